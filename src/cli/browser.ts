@@ -1,0 +1,108 @@
+/** Chromium for measuring: pages from memory, boxes and lines read back. */
+import { type Browser, chromium, type Page } from '@playwright/test'
+import type { SiteFiles } from '../core/handoff/site'
+import type { Rect } from '../core/layout/page'
+import { woff2 } from '../server/fonts'
+
+export const CHROMIUM = '/usr/bin/chromium'
+export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-background-networking', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-component-update', '--disable-sync']
+
+const ORIGIN = 'http://site.test/'
+const TYPES: Record<string, string> = {
+  html: 'text/html; charset=utf-8', css: 'text/css', svg: 'image/svg+xml', png: 'image/png', jpg: 'image/jpeg', webp: 'image/webp',
+  woff2: 'font/woff2', json: 'application/json',
+}
+
+export const launch = () => chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+
+export type Measured = { boxes: Record<string, Rect>; lines: Record<string, string[]> }
+
+/** A browser tab that shows a handed-off site straight from memory. */
+export class SiteViewer {
+  private files: SiteFiles | undefined
+  private constructor(
+    readonly browser: Browser,
+    readonly page: Page,
+  ) {}
+
+  static async open(): Promise<SiteViewer> {
+    const browser = await launch()
+    const page = await browser.newPage()
+    const viewer = new SiteViewer(browser, page)
+    await page.route(`${ORIGIN}**`, async (route) => {
+      const path = decodeURIComponent(new URL(route.request().url()).pathname.slice(1))
+      const contentType = TYPES[path.split('.').pop()!] ?? 'application/octet-stream'
+      const text = viewer.files?.text.get(path)
+      if (text !== undefined) return route.fulfill({ body: text, contentType })
+      const base64 = viewer.files?.base64.get(path)
+      if (base64 !== undefined) return route.fulfill({ body: Buffer.from(base64, 'base64'), contentType })
+      const font = /^fonts\/(.+)\.woff2$/.exec(path)
+      if (font) return route.fulfill({ body: await woff2(font[1]), contentType })
+      return route.fulfill({ status: 404, body: '' })
+    })
+    return viewer
+  }
+
+  async show(files: SiteFiles, file: string, width: number, height: number) {
+    this.files = files
+    await this.page.setViewportSize({ width, height })
+    await this.page.goto(ORIGIN + file, { waitUntil: 'load' })
+    await this.page.evaluate(() => document.fonts.ready)
+  }
+
+  async resize(width: number, height: number) {
+    await this.page.setViewportSize({ width: Math.round(width), height: Math.round(height) })
+  }
+
+  /** Border boxes from the page's top left, and the text of every line, of each `[data-node]`. */
+  async measure(texts: string[]): Promise<Measured> {
+    return this.page.evaluate((ids) => {
+      const boxes: Record<string, { x: number; y: number; width: number; height: number }> = {}
+      const lines: Record<string, string[]> = {}
+      for (const element of document.querySelectorAll('[data-node]')) {
+        const rect = element.getBoundingClientRect()
+        if (getComputedStyle(element).display === 'none' || element.getClientRects().length === 0) continue
+        boxes[element.getAttribute('data-node')!] = { x: rect.x + scrollX, y: rect.y + scrollY, width: rect.width, height: rect.height }
+      }
+      const range = document.createRange()
+      for (const id of ids) {
+        const element = document.querySelector(`[data-node="${id}"]`)
+        if (!element || !(id in boxes)) continue
+        const out: string[] = []
+        let bottom = Number.NEGATIVE_INFINITY
+        let pendingBreak = false
+        const walk = (node: Node) => {
+          if (node.nodeName === 'BR') {
+            if (pendingBreak || out.length === 0) out.push('')
+            pendingBreak = true
+          }
+          if (node.nodeType === 3) {
+            const text = node.textContent ?? ''
+            for (let i = 0; i < text.length; i++) {
+              range.setStart(node, i)
+              range.setEnd(node, i + 1)
+              const rects = range.getClientRects()
+              const rect = rects[rects.length - 1]
+              if (!rect) continue
+              if (rect.width === 0 && /\s/.test(text[i])) continue
+              const middle = (rect.top + rect.bottom) / 2
+              if (out.length === 0 || pendingBreak || middle > bottom) {
+                out.push('')
+                bottom = rect.bottom
+                pendingBreak = false
+              }
+              out[out.length - 1] += text[i]
+            }
+          } else for (const child of node.childNodes) walk(child)
+        }
+        walk(element)
+        lines[id] = out.map((line) => line.trim())
+      }
+      return { boxes, lines }
+    }, texts)
+  }
+
+  close() {
+    return this.browser.close()
+  }
+}

@@ -1,0 +1,193 @@
+/** Opening a project file: from text to a document, or a message that names the place and the reason. */
+import * as v from 'valibot'
+import { Document } from './document'
+import {
+  AssetSchema, FORMAT, MAX_DEPTH, NodeOwnSchema, type NodeTree, PageOwnSchema, type ProjectFile, ProjectSchema, VERSION,
+} from './schema'
+import { Tokens } from './tokens'
+
+/** Largest project file, in UTF-16 code units. */
+export const MAX_FILE = 64_000_000
+
+export class FormatError extends Error {
+  override name = 'FormatError'
+  constructor(
+    /** Where in the file, such as `pages[0].sections[2].props.rowGap`. */
+    readonly path: string,
+    readonly reason: string,
+  ) {
+    super(`${path || 'the file'}: ${reason}`)
+  }
+}
+
+function pathOf(prefix: string, issue: v.BaseIssue<unknown>): string {
+  let path = prefix
+  for (const step of issue.path ?? []) {
+    const key = step.key
+    path += typeof key === 'number' ? `[${key}]` : path ? `.${String(key)}` : String(key)
+  }
+  return path
+}
+
+function describe(value: unknown): string {
+  if (value === undefined) return 'nothing'
+  const text = JSON.stringify(value) ?? String(value)
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text
+}
+
+/** Checks `value` and turns the first issue into a FormatError at `prefix`. */
+export function check<S extends v.GenericSchema>(schema: S, value: unknown, prefix = ''): v.InferOutput<S> {
+  const result = v.safeParse(schema, value, { abortPipeEarly: true })
+  if (result.success) return result.output
+  const deepest = (issue: v.BaseIssue<unknown>): v.BaseIssue<unknown> => {
+    // In a union, the branch that got furthest says most; a plain type mismatch says least.
+    const inner = issue.issues?.filter((candidate) => candidate.path && candidate.path.length > 0)
+    return inner && inner.length > 0 ? inner[0] : issue
+  }
+  const issue = result.issues[0]
+  const at = issue.type === 'variant' ? issue : deepest(issue)
+  const own = at.type === 'strict_object' && at.expected === 'never'
+  const expected = own ? 'no such property' : /^[A-Z]/.test(at.message) ? `expected ${at.expected ?? at.message}` : `expected ${at.message}`
+  const found = own ? '' : `, found ${describe(at.input)}`
+  throw new FormatError(pathOf(at === issue ? prefix : pathOf(prefix, issue), at), own ? `${describe(lastKey(at))} is not a property known here` : expected + found)
+}
+
+const lastKey = (issue: v.BaseIssue<unknown>) => issue.path?.at(-1)?.key
+
+const MAY_HOLD: Record<string, ReadonlySet<string>> = {
+  section: new Set(['box', 'text', 'button', 'picture']),
+  box: new Set(['box', 'text', 'button', 'picture']),
+}
+
+class TreeReader {
+  readonly ids = new Map<string, string>()
+  constructor(
+    private readonly assets: ReadonlySet<string>,
+    private readonly views: ReadonlySet<string>,
+  ) {}
+
+  claim(id: string, path: string) {
+    const first = this.ids.get(id)
+    if (first !== undefined) throw new FormatError(`${path}.id`, `the id ${describe(id)} stands twice, first at ${first}`)
+    this.ids.set(id, path)
+  }
+
+  read(value: unknown, path: string, parent: string, depth: number): NodeTree {
+    if (depth > MAX_DEPTH) throw new FormatError(path, `blocks nest deeper than ${MAX_DEPTH} levels`)
+    const own = check(NodeOwnSchema, value, path)
+    const { children, ...rest } = own
+    const allowed = parent === 'page' ? own.kind === 'section' : MAY_HOLD[parent]?.has(own.kind)
+    if (!allowed) throw new FormatError(`${path}.kind`, `a ${parent} cannot hold a ${own.kind}`)
+    this.claim(own.id, path)
+    for (const [view, props] of [['', own.props] as const, ...Object.entries(own.overrides ?? {})]) {
+      const where = view ? `${path}.overrides.${view}` : `${path}.props`
+      if (view && !this.views.has(view)) throw new FormatError(where, `there is no view ${describe(view)}`)
+      if (props.asset !== undefined && !this.assets.has(props.asset)) {
+        throw new FormatError(`${where}.asset`, `there is no asset ${describe(props.asset)} in this file`)
+      }
+    }
+    if (!children) return rest as NodeTree
+    return { ...rest, children: children.map((child, i) => this.read(child, `${path}.children[${i}]`, own.kind, depth + 1)) } as NodeTree
+  }
+}
+
+/** Checks one tree that is to be put under a node of kind `parent`. @throws FormatError */
+export function checkTree(value: unknown, parent: string, depth: number, doc: Document): NodeTree {
+  const reader = new TreeReader(new Set(doc.assets.keys()), new Set(doc.views.map((view) => view.id)))
+  const tree = reader.read(value, 'tree', parent, depth)
+  for (const id of reader.ids.keys()) {
+    if (doc.nodes.has(id)) throw new FormatError('tree', `the id ${describe(id)} is already taken`)
+  }
+  return tree
+}
+
+/** Checks parsed JSON. @throws FormatError naming the place and the reason. */
+export function checkProject(value: unknown): ProjectFile {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    throw new FormatError('', `expected a project object, found ${describe(value)}`)
+  }
+  const { format, version } = value as { format?: unknown; version?: unknown }
+  if (format !== FORMAT) throw new FormatError('format', `expected ${describe(FORMAT)}, found ${describe(format)}`)
+  if (typeof version === 'number' && version > VERSION) {
+    throw new FormatError('version', `this file is of version ${version}, newer than the ${VERSION} this program reads; update the program`)
+  }
+  const project = check(ProjectSchema, value)
+  const once = (list: { id: string }[], path: string) => {
+    const seen = new Set<string>()
+    list.forEach((item, i) => {
+      if (seen.has(item.id)) throw new FormatError(`${path}[${i}].id`, `the id ${describe(item.id)} stands twice`)
+      seen.add(item.id)
+    })
+    return seen
+  }
+  const views = once(project.views, 'views')
+  checkViews(project.views)
+  project.assets.forEach((asset, i) => { check(AssetSchema, asset, `assets[${i}]`) })
+  const assets = once(project.assets, 'assets')
+  const tokens = problemOfTokens(project.tokens)
+  if (tokens) throw tokens
+  const reader = new TreeReader(assets, views)
+  const paths = new Map<string, number>()
+  const pages = project.pages.map((page, i) => {
+    const path = `pages[${i}]`
+    const own = check(PageOwnSchema, page, path)
+    reader.claim(own.id, path)
+    if (paths.has(own.path)) throw new FormatError(`${path}.path`, `${describe(own.path)} is already the path of pages[${paths.get(own.path)}]`)
+    paths.set(own.path, i)
+    for (const view of own.views) if (!views.has(view)) throw new FormatError(`${path}.views`, `there is no view ${describe(view)}`)
+    const { sections, ...rest } = own
+    return { ...rest, sections: (sections ?? []).map((section, k) => reader.read(section, `${path}.sections[${k}]`, 'page', 1)) }
+  })
+  return { ...project, pages }
+}
+
+function problemOfTokens(tree: Record<string, unknown>): FormatError | undefined {
+  let message: string | undefined
+  try {
+    message = new Tokens(tree).problem()
+  } catch (error) {
+    message = (error as Error).message
+  }
+  if (!message) return undefined
+  const at = message.indexOf(': ')
+  return new FormatError(message.slice(0, at), message.slice(at + 2))
+}
+
+/** Views stand widest first; each but the first has a breakpoint, falling. @throws FormatError */
+export function checkViews(views: ProjectFile['views']) {
+  views.forEach((view, i) => {
+    const path = `views[${i}]`
+    if (i === 0) {
+      if (view.breakpoint !== null) throw new FormatError(`${path}.breakpoint`, 'the widest view has none, expected null')
+      return
+    }
+    const wider = views[i - 1]
+    if (view.width >= wider.width) throw new FormatError(`${path}.width`, `views stand widest first, but ${view.width} is not below ${wider.width}`)
+    if (view.breakpoint === null) throw new FormatError(`${path}.breakpoint`, 'expected the largest width at which this view applies')
+    if (view.breakpoint < view.width) throw new FormatError(`${path}.breakpoint`, `expected at least the view's own width ${view.width}, found ${view.breakpoint}`)
+    if (view.breakpoint >= wider.width) throw new FormatError(`${path}.breakpoint`, `expected less than the wider view's width ${wider.width}, found ${view.breakpoint}`)
+  })
+}
+
+/** Reads a project file's text. @throws FormatError */
+export function openProject(text: string): Document {
+  if (text.length > MAX_FILE) throw new FormatError('', `is larger than ${MAX_FILE / 1_000_000} MB`)
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch (error) {
+    throw new FormatError('', syntaxReason(text, (error as Error).message))
+  }
+  return Document.fromFile(checkProject(value))
+}
+
+function syntaxReason(text: string, message: string): string {
+  const position = /position (\d+)/.exec(message)
+  if (/end of JSON|Unterminated/i.test(message) || (position && Number(position[1]) >= text.trimEnd().length)) {
+    return `is cut short: it ends after ${text.length} characters, in the middle of a value`
+  }
+  if (!position) return 'is not JSON'
+  const before = text.slice(0, Number(position[1]))
+  const line = before.split('\n').length
+  return `is not JSON: line ${line}, character ${before.length - before.lastIndexOf('\n')}`
+}

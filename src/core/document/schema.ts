@@ -1,0 +1,262 @@
+/**
+ * The open document format, version 1: what a project file may hold.
+ * CSS-shaped: a property means what the CSS property of that name means.
+ * Lengths are CSS px unless a field says otherwise.
+ */
+import * as v from 'valibot'
+
+export const FORMAT = 'just-lattice'
+export const VERSION = 1
+/** Deepest nesting of blocks that a file may hold. */
+export const MAX_DEPTH = 64
+/** Longest single text, in UTF-16 code units. */
+export const MAX_TEXT = 1_000_000
+/** Largest length a document may hold, in px. */
+export const MAX_LENGTH = 100_000
+
+const finite = v.pipe(v.number(), v.finite('a finite number'))
+const px = v.pipe(finite, v.minValue(-MAX_LENGTH), v.maxValue(MAX_LENGTH))
+const positivePx = v.pipe(finite, v.minValue(0), v.maxValue(MAX_LENGTH))
+const shortText = v.pipe(v.string(), v.maxLength(400))
+
+export const IdSchema = v.pipe(
+  v.string(),
+  v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id of 1 to 64 letters, digits, - or _'),
+)
+/** A reference to a token in the form of the W3C Design Tokens format: `{group.name}`. */
+export const TokenRefSchema = v.pipe(
+  v.string(),
+  v.regex(/^\{[^{}]{1,200}\}$/, 'a token reference such as {space.m}'),
+)
+const HexSchema = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}([0-9a-fA-F]{2})?$/, 'a colour such as #1d5c45'))
+const ColorSchema = v.union([HexSchema, TokenRefSchema], 'a colour such as #1d5c45, or a token reference')
+const LengthSchema = v.union([px, TokenRefSchema], 'a length in px, or a token reference')
+const PositiveSchema = v.union([positivePx, TokenRefSchema], 'a length in px of at least 0, or a token reference')
+
+export const SizeSchema = v.variant('kind', [
+  v.strictObject({ kind: v.literal('exact'), px: PositiveSchema }),
+  v.strictObject({ kind: v.literal('snug') }),
+  v.strictObject({ kind: v.literal('stretch'), weight: v.pipe(finite, v.minValue(0.01), v.maxValue(1000)) }),
+  v.strictObject({ kind: v.literal('percent'), percent: v.pipe(finite, v.minValue(0), v.maxValue(1000)) }),
+  v.strictObject({
+    kind: v.literal('columns'),
+    span: v.pipe(finite, v.integer(), v.minValue(1), v.maxValue(48)),
+    /** First column, counted from 1; left out: placed automatically. */
+    from: v.optional(v.pipe(finite, v.integer(), v.minValue(1), v.maxValue(48))),
+  }),
+  v.strictObject({ kind: v.literal('svh'), percent: v.pipe(finite, v.minValue(0), v.maxValue(1000)) }),
+])
+
+/** Where a lifted block's edge stays: px or a share of the parent's padding box. */
+const PinSchema = v.union([
+  v.strictObject({ px }),
+  v.strictObject({ percent: v.pipe(finite, v.minValue(-1000), v.maxValue(1000)) }),
+])
+
+export const GradientSchema = v.strictObject({
+  angle: finite,
+  stops: v.pipe(
+    v.array(v.strictObject({ color: ColorSchema, at: v.pipe(finite, v.minValue(0), v.maxValue(100)) })),
+    v.minLength(2),
+    v.maxLength(16),
+  ),
+})
+
+export const ShadowSchema = v.strictObject({ x: px, y: px, blur: positivePx, spread: px, color: ColorSchema })
+
+export const LineHeightSchema = v.union([
+  v.strictObject({ ratio: v.pipe(finite, v.minValue(0), v.maxValue(20)) }),
+  v.strictObject({ px: positivePx }),
+])
+
+export const SpanSchema = v.strictObject({
+  text: v.pipe(v.string(), v.maxLength(MAX_TEXT, 'a text of at most 1,000,000 characters')),
+  weight: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(1000))),
+  italic: v.optional(v.boolean()),
+  color: v.optional(ColorSchema),
+  link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+})
+
+const GapJustify = v.picklist(['start', 'center', 'end', 'space-between', 'space-around', 'space-evenly'])
+
+/** Every property a node or a per-view override may set. All optional; `kinds.ts` has the defaults. */
+export const PropsSchema = v.strictObject({
+  // flow
+  flow: v.optional(v.picklist(['row', 'column', 'lattice', 'free'])),
+  wrap: v.optional(v.boolean()),
+  reverse: v.optional(v.boolean()),
+  dense: v.optional(v.boolean()),
+  rowGap: v.optional(PositiveSchema),
+  columnGap: v.optional(PositiveSchema),
+  columns: v.optional(v.pipe(finite, v.integer(), v.minValue(1), v.maxValue(48))),
+  justify: v.optional(GapJustify),
+  align: v.optional(v.picklist(['start', 'center', 'end', 'baseline'])),
+  alignContent: v.optional(v.union([GapJustify, v.literal('stretch')])),
+  alignSelf: v.optional(v.picklist(['start', 'center', 'end', 'baseline'])),
+  paddingTop: v.optional(PositiveSchema),
+  paddingRight: v.optional(PositiveSchema),
+  paddingBottom: v.optional(PositiveSchema),
+  paddingLeft: v.optional(PositiveSchema),
+  order: v.optional(v.pipe(finite, v.integer(), v.minValue(-9999), v.maxValue(9999))),
+  hidden: v.optional(v.boolean()),
+  // size
+  width: v.optional(SizeSchema),
+  height: v.optional(SizeSchema),
+  minWidth: v.optional(PositiveSchema),
+  maxWidth: v.optional(PositiveSchema),
+  minHeight: v.optional(PositiveSchema),
+  maxHeight: v.optional(PositiveSchema),
+  /** Width divided by height. */
+  ratio: v.optional(v.pipe(finite, v.minValue(0.001), v.maxValue(1000))),
+  fullBleed: v.optional(v.boolean()),
+  // lifted
+  lifted: v.optional(v.boolean()),
+  pinLeft: v.optional(PinSchema),
+  pinRight: v.optional(PinSchema),
+  pinTop: v.optional(PinSchema),
+  pinBottom: v.optional(PinSchema),
+  /** Offset in px from the parent's centre. */
+  pinCenterX: v.optional(px),
+  pinCenterY: v.optional(px),
+  z: v.optional(v.pipe(finite, v.integer(), v.minValue(-9999), v.maxValue(9999))),
+  // look
+  fill: v.optional(ColorSchema),
+  gradient: v.optional(GradientSchema),
+  borderTop: v.optional(positivePx),
+  borderRight: v.optional(positivePx),
+  borderBottom: v.optional(positivePx),
+  borderLeft: v.optional(positivePx),
+  borderColor: v.optional(ColorSchema),
+  borderStyle: v.optional(v.picklist(['solid', 'dashed', 'dotted'])),
+  radius: v.optional(PositiveSchema),
+  shadow: v.optional(ShadowSchema),
+  opacity: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(1))),
+  blend: v.optional(v.picklist(['normal', 'multiply', 'screen', 'overlay', 'darken', 'lighten'])),
+  clip: v.optional(v.boolean()),
+  // type
+  type: v.optional(TokenRefSchema),
+  fontFamily: v.optional(v.pipe(v.string(), v.maxLength(100))),
+  fontSize: v.optional(v.union([v.pipe(finite, v.minValue(1), v.maxValue(2000)), TokenRefSchema])),
+  fontWeight: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(1000))),
+  italic: v.optional(v.boolean()),
+  lineHeight: v.optional(LineHeightSchema),
+  letterSpacing: v.optional(px),
+  textAlign: v.optional(v.picklist(['left', 'center', 'right'])),
+  textCase: v.optional(v.picklist(['none', 'uppercase', 'lowercase', 'capitalize'])),
+  textDecoration: v.optional(v.picklist(['none', 'underline', 'line-through'])),
+  color: v.optional(ColorSchema),
+  spans: v.optional(v.pipe(v.array(SpanSchema), v.maxLength(5000))),
+  // content
+  tag: v.optional(
+    v.picklist([
+      'header', 'section', 'footer', 'main', 'nav', 'aside', 'article', 'div', 'ul', 'li', 'figure', 'blockquote',
+      'p', 'h1', 'h2', 'h3', 'h4', 'span', 'a', 'button', 'label', 'small', 'figcaption', 'cite',
+    ]),
+  ),
+  link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+  asset: v.optional(IdSchema),
+  alt: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+  fit: v.optional(v.picklist(['cover', 'contain', 'fill'])),
+  focusX: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(100))),
+  focusY: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(100))),
+})
+
+export const KINDS = ['page', 'section', 'box', 'text', 'button', 'picture'] as const
+export const KindSchema = v.picklist(KINDS)
+
+/** A block as the file holds it; `children` are nested. */
+export type NodeTree = {
+  id: string
+  kind: Kind
+  name: string
+  /** Fractional key: siblings stand in the order of their keys' code units. */
+  order: string
+  locked?: boolean
+  props: Props
+  overrides?: Record<string, Props>
+  children?: NodeTree[]
+}
+
+/** One node without its children: what `NodeTree` is checked with, level by level. */
+export const NodeOwnSchema = v.strictObject({
+  id: IdSchema,
+  kind: KindSchema,
+  name: shortText,
+  order: v.pipe(v.string(), v.regex(/^[0-9A-Za-z]{1,200}$/, 'an order key of digits and letters')),
+  locked: v.optional(v.boolean()),
+  props: PropsSchema,
+  overrides: v.optional(v.record(IdSchema, PropsSchema)),
+  children: v.optional(v.array(v.unknown())),
+})
+
+export const ViewLatticeSchema = v.strictObject({
+  columns: v.pipe(finite, v.integer(), v.minValue(1, 'at least 1 column'), v.maxValue(48)),
+  gutter: positivePx,
+  /** Largest container width; null: fluid, the margins are fixed and the container takes the rest. */
+  container: v.nullable(v.pipe(finite, v.minValue(1), v.maxValue(MAX_LENGTH))),
+  /** Fixed margin when fluid, else the least margin once the window is too narrow. */
+  margin: positivePx,
+  halfGutters: v.boolean(),
+  place: v.picklist(['left', 'center']),
+  baseline: v.pipe(finite, v.minValue(1), v.maxValue(1000)),
+})
+
+export const ViewSchema = v.strictObject({
+  id: IdSchema,
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(100)),
+  width: v.pipe(finite, v.minValue(200, 'a width of at least 200 px'), v.maxValue(10_000)),
+  /** Largest window width at which this view still applies; null on the widest. */
+  breakpoint: v.nullable(v.pipe(finite, v.minValue(100), v.maxValue(10_000))),
+  /** Height of the first screen, px: where the fold is, and what `svh` is taken of. */
+  fold: v.pipe(finite, v.minValue(100), v.maxValue(10_000)),
+  lattice: ViewLatticeSchema,
+})
+
+export const AssetSchema = v.strictObject({
+  id: IdSchema,
+  name: shortText,
+  type: v.picklist(['image/svg+xml', 'image/png', 'image/jpeg', 'image/webp']),
+  width: v.pipe(finite, v.minValue(1), v.maxValue(20_000)),
+  height: v.pipe(finite, v.minValue(1), v.maxValue(20_000)),
+  /** The file's bytes, base64. */
+  data: v.pipe(v.string(), v.maxLength(16_000_000), v.regex(/^[A-Za-z0-9+/]*={0,2}$/, 'base64')),
+})
+
+export const PageOwnSchema = v.strictObject({
+  id: IdSchema,
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
+  path: v.pipe(v.string(), v.regex(/^\/[a-z0-9/_-]*$/, 'a path such as /catalogue, in small letters')),
+  order: v.string(),
+  /** The views this page is drawn at; empty: all. */
+  views: v.array(IdSchema),
+  sections: v.optional(v.array(v.unknown())),
+})
+
+export const ProjectSchema = v.strictObject({
+  format: v.literal(FORMAT),
+  version: v.literal(VERSION),
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
+  tokens: v.record(v.string(), v.unknown()),
+  views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(8)),
+  assets: v.array(AssetSchema),
+  pages: v.array(PageOwnSchema),
+})
+
+export type Kind = (typeof KINDS)[number]
+export type Props = v.InferOutput<typeof PropsSchema>
+export type PropKey = keyof Props
+export type Size = v.InferOutput<typeof SizeSchema>
+export type Span = v.InferOutput<typeof SpanSchema>
+export type View = v.InferOutput<typeof ViewSchema>
+export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
+export type Asset = v.InferOutput<typeof AssetSchema>
+export type Gradient = v.InferOutput<typeof GradientSchema>
+export type Shadow = v.InferOutput<typeof ShadowSchema>
+export type LineHeight = v.InferOutput<typeof LineHeightSchema>
+export type Pin = v.InferOutput<typeof PinSchema>
+export { LengthSchema }
+
+/** A page as the file holds it. */
+export type PageFile = Omit<v.InferOutput<typeof PageOwnSchema>, 'sections'> & { sections: NodeTree[] }
+/** A whole project as the file holds it. */
+export type ProjectFile = Omit<v.InferOutput<typeof ProjectSchema>, 'pages'> & { pages: PageFile[] }

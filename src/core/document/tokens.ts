@@ -1,0 +1,152 @@
+/**
+ * Design tokens in the W3C Design Tokens format: groups nest, a token has `$value`, `$type` is inherited from the
+ * group, `{group.name}` refers to another token.
+ */
+export type TokenTree = Record<string, unknown>
+
+export type Typography = {
+  fontFamily: string
+  fontSize: number
+  fontWeight: number
+  lineHeight: number
+  letterSpacing: number
+}
+
+export type ResolvedToken =
+  | { type: 'color'; value: string }
+  | { type: 'dimension'; value: number }
+  | { type: 'number'; value: number }
+  | { type: 'fontFamily'; value: string }
+  | { type: 'typography'; value: Typography }
+
+export class TokenError extends Error {
+  override name = 'TokenError'
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Visits every token with its dotted name, in document order. */
+export function eachToken(tree: TokenTree, visit: (name: string, token: Record<string, unknown>, type?: string) => void) {
+  const walk = (group: Record<string, unknown>, path: string[], inherited?: string) => {
+    const type = typeof group.$type === 'string' ? group.$type : inherited
+    if ('$value' in group) {
+      visit(path.join('.'), group, type)
+      return
+    }
+    if (path.length > 20) throw new TokenError(`tokens.${path.join('.')}: groups nest deeper than 20 levels`)
+    for (const [key, child] of Object.entries(group)) {
+      if (!key.startsWith('$') && isObject(child)) walk(child, [...path, key], type)
+    }
+  }
+  walk(tree, [])
+}
+
+function hexOfColor(value: unknown): string | undefined {
+  if (typeof value === 'string') return /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value) ? value.toLowerCase() : undefined
+  if (!isObject(value) || value.colorSpace !== 'srgb' || !Array.isArray(value.components)) return undefined
+  const parts = value.components.map((part) => (part === 'none' ? 0 : Number(part)))
+  if (parts.length !== 3 || parts.some((part) => !(part >= 0 && part <= 1))) return undefined
+  const alpha = typeof value.alpha === 'number' ? value.alpha : 1
+  const bytes = alpha < 1 ? [...parts, alpha] : parts
+  return `#${bytes.map((part) => Math.round(part * 255).toString(16).padStart(2, '0')).join('')}`
+}
+
+function pixels(value: unknown): number | undefined {
+  if (typeof value === 'number' && Number.isFinite(value)) return value
+  if (isObject(value) && typeof value.value === 'number' && (value.unit === 'px' || value.unit === 'rem')) {
+    return value.unit === 'rem' ? value.value * 16 : value.value
+  }
+  return undefined
+}
+
+/** All tokens of a project with aliases followed. Build once per token tree. */
+export class Tokens {
+  private readonly raw = new Map<string, { token: Record<string, unknown>; type?: string }>()
+  private readonly resolved = new Map<string, ResolvedToken>()
+
+  constructor(readonly tree: TokenTree) {
+    eachToken(tree, (name, token, type) => this.raw.set(name, { token, type }))
+  }
+
+  names(type?: ResolvedToken['type']): string[] {
+    return [...this.raw.keys()].filter((name) => !type || this.lookup(name)?.type === type)
+  }
+
+  /** `reference` is `{group.name}` or `group.name`; undefined when it names nothing usable. */
+  lookup(reference: string): ResolvedToken | undefined {
+    const name = reference.replace(/^\{|\}$/g, '')
+    const known = this.resolved.get(name)
+    if (known) return known
+    try {
+      const token = this.read(name, [])
+      this.resolved.set(name, token)
+      return token
+    } catch (error) {
+      if (error instanceof TokenError) return undefined
+      throw error
+    }
+  }
+
+  /** Like `lookup`, but says why it fails. @throws TokenError naming the token and the reason. */
+  read(name: string, trail: string[]): ResolvedToken {
+    const entry = this.raw.get(name)
+    if (!entry) throw new TokenError(`tokens.${name}: there is no such token`)
+    if (trail.includes(name)) throw new TokenError(`tokens.${name}: refers to itself (${[...trail, name].join(' → ')})`)
+    const value = entry.token.$value
+    if (typeof value === 'string' && /^\{.+\}$/.test(value)) return this.read(value.slice(1, -1), [...trail, name])
+    const inner = (part: unknown): unknown => {
+      if (typeof part !== 'string' || !/^\{.+\}$/.test(part)) return part
+      const found = this.read(part.slice(1, -1), [...trail, name])
+      return found.value
+    }
+    const fail = (expected: string): never => {
+      throw new TokenError(`tokens.${name}: expected ${expected}`)
+    }
+    switch (entry.type) {
+      case 'color':
+        return { type: 'color', value: hexOfColor(value) ?? fail('a colour in sRGB') }
+      case 'dimension':
+        return { type: 'dimension', value: pixels(value) ?? fail('{"value": number, "unit": "px"}') }
+      case 'number':
+        return { type: 'number', value: typeof value === 'number' ? value : fail('a number') }
+      case 'fontFamily':
+        return { type: 'fontFamily', value: typeof value === 'string' ? value : fail('a family name') }
+      case 'typography': {
+        if (!isObject(value)) return fail('an object with fontFamily, fontSize, fontWeight, lineHeight, letterSpacing')
+        const family = inner(value.fontFamily)
+        return {
+          type: 'typography',
+          value: {
+            fontFamily: typeof family === 'string' ? family : fail('fontFamily to be a name'),
+            fontSize: pixels(inner(value.fontSize)) ?? fail('fontSize in px'),
+            fontWeight: typeof value.fontWeight === 'number' ? value.fontWeight : fail('fontWeight to be a number'),
+            lineHeight: typeof value.lineHeight === 'number' ? value.lineHeight : fail('lineHeight to be a ratio'),
+            letterSpacing: pixels(inner(value.letterSpacing)) ?? 0,
+          },
+        }
+      }
+      default:
+        return fail(`$type color, dimension, number, fontFamily or typography, found ${JSON.stringify(entry.type)}`)
+    }
+  }
+
+  /** The first thing wrong with any token, or undefined. */
+  problem(): string | undefined {
+    for (const name of this.raw.keys()) {
+      try {
+        this.read(name, [])
+      } catch (error) {
+        if (error instanceof TokenError) return error.message
+        throw error
+      }
+    }
+    return undefined
+  }
+}
+
+/** A colour token's `$value` from `#rrggbb`. */
+export function colorValue(hex: string) {
+  const channel = (at: number) => Math.round((Number.parseInt(hex.slice(at, at + 2), 16) / 255) * 10_000) / 10_000
+  return { colorSpace: 'srgb', components: [channel(1), channel(3), channel(5)], alpha: hex.length > 7 ? channel(7) : 1, hex: hex.slice(0, 7) }
+}

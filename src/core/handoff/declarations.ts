@@ -1,0 +1,323 @@
+/** The CSS of one block in one view: the right-hand side of the document's meaning. */
+import type { Document, Node } from '../document/document'
+import { isText } from '../document/kinds'
+import { cascaded, DEFAULT_FAMILY, resolve, type Resolved } from '../document/resolve'
+import type { Pin, PropKey, Props, Size } from '../document/schema'
+import { Flow } from '../layout/box'
+import { flowOf, isLifted, placeColumns } from '../layout/style'
+import { FALLBACK, familyNamed } from '../text/fonts'
+import { customProperty } from './names'
+
+export type Declarations = Map<string, string>
+
+/** What a declaration goes back to when a narrower view drops it. */
+export const INITIAL: Record<string, string> = {
+  display: 'block', 'flex-direction': 'row', 'flex-wrap': 'nowrap', gap: '0', 'row-gap': '0', 'column-gap': '0',
+  'justify-content': 'normal', 'align-items': 'normal', 'justify-items': 'normal', 'align-content': 'normal', 'align-self': 'auto',
+  'justify-self': 'auto', 'grid-template-columns': 'none', 'grid-auto-flow': 'row', 'grid-column': 'auto', flex: '0 1 auto', 'flex-shrink': '1',
+  width: 'auto', height: 'auto', 'min-width': 'auto', 'max-width': 'none', 'min-height': 'auto', 'max-height': 'none',
+  'aspect-ratio': 'auto', padding: '0', position: 'static', left: 'auto', right: 'auto', top: 'auto', bottom: 'auto',
+  'margin-inline': '0', 'margin-block': '0', 'z-index': 'auto', order: '0', overflow: 'visible', 'background-color': 'transparent',
+  'background-image': 'none', 'border-width': '0', 'border-style': 'none', 'border-color': 'currentcolor', 'border-radius': '0',
+  'box-shadow': 'none', opacity: '1', 'mix-blend-mode': 'normal', color: 'inherit', 'font-style': 'normal', 'letter-spacing': 'normal',
+  'text-align': 'start', 'text-transform': 'none', 'text-decoration': 'none', 'object-fit': 'fill', 'object-position': '50% 50%',
+}
+
+export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
+export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
+const percent = (value: number) => `${num(value)}%`
+
+const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
+const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
+
+/** Quoted families with the fallbacks that the text engine uses, then a generic one. */
+export function fontStack(family: string): string {
+  const generic = { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[familyNamed(family)?.category ?? ''] ?? 'sans-serif'
+  const own = familyNamed(family) ? family : DEFAULT_FAMILY
+  return [own, ...FALLBACK.filter((each) => each !== own)].map((each) => `"${each}"`).concat(generic).join(', ')
+}
+
+class Writer {
+  readonly out: Declarations = new Map()
+  constructor(
+    readonly raw: Props,
+    readonly resolved: Resolved,
+  ) {}
+
+  set(property: string, value: string | undefined) {
+    if (value !== undefined) this.out.set(property, value)
+  }
+
+  /** A length prop: its token's custom property when it refers to one. */
+  length(key: PropKey): string {
+    const raw = this.raw[key]
+    if (typeof raw === 'string') return `var(${customProperty(raw)})`
+    return px(this.resolved[key] as number)
+  }
+
+  color(key: 'fill' | 'borderColor' | 'color'): string | undefined {
+    const raw = this.raw[key]
+    if (raw?.startsWith('{')) return `var(${customProperty(raw)})`
+    return raw
+  }
+}
+
+export type Place = {
+  doc: Document
+  view: string
+  /** In this view; undefined for a section. */
+  parent: { node: Node; resolved: Resolved; flow: Flow; columns: number } | undefined
+}
+
+/** Column count of a lattice as its children see it. */
+export function columnsOf(place: Place, node: Node, resolved: Resolved): number {
+  const own = place.doc.view(place.view).lattice.columns
+  if (node.kind === 'section') return own
+  if (place.parent?.flow === Flow.Lattice && !isLifted(resolved, Flow.Lattice)) {
+    return resolved.width.kind === 'columns' ? placeColumns(resolved.width, place.parent.columns).span : 1
+  }
+  return resolved.columns ?? own
+}
+
+export function declarationsOf(place: Place, node: Node): Declarations {
+  const raw = cascaded(place.doc, node, place.view)
+  const resolved = resolve(place.doc, node, place.view)
+  const writer = new Writer(raw, resolved)
+  const flow = flowOf(node.kind, resolved)
+  const parentFlow = place.parent?.flow ?? Flow.Stack
+  const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)
+  if (resolved.hidden) {
+    writer.set('display', 'none')
+    return writer.out
+  }
+  if (resolved.order) writer.set('order', String(resolved.order))
+  writeFlow(writer, place, node, flow, lifted)
+  writeBox(writer, node)
+  if (lifted) writePins(writer)
+  const around = lifted ? Flow.Free : parentFlow
+  writeWidth(writer, place, node, around)
+  writeHeight(writer, node, around)
+  writeLook(writer, node)
+  if (isText(node.kind)) writeType(writer)
+  const holdsLifted = node.children.some((id) => {
+    const child = resolve(place.doc, place.doc.node(id), place.view)
+    return !child.hidden && isLifted(child, flow)
+  })
+  if (holdsLifted && !lifted) writer.set('position', 'relative')
+  return writer.out
+}
+
+function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted: boolean) {
+  const { resolved, raw } = writer
+  if (flow === Flow.Row || flow === Flow.Column) {
+    writer.set('display', 'flex')
+    const direction = (flow === Flow.Row ? 'row' : 'column') + (resolved.reverse ? '-reverse' : '')
+    if (direction !== 'row') writer.set('flex-direction', direction)
+    if (flow === Flow.Row && resolved.wrap) {
+      writer.set('flex-wrap', 'wrap')
+      if (resolved.alignContent !== 'stretch') writer.set('align-content', flexWord(resolved.alignContent!))
+    }
+    if (resolved.columnGap !== undefined && resolved.columnGap !== resolved.rowGap) {
+      writer.set('gap', `${writer.length('rowGap')} ${writer.length('columnGap')}`)
+    } else if (resolved.rowGap !== 0) writer.set('gap', writer.length('rowGap'))
+    if (resolved.justify !== 'start') writer.set('justify-content', flexWord(resolved.justify!))
+    writer.set('align-items', flexWord(resolved.align!))
+  } else if (flow === Flow.Lattice) {
+    writer.set('display', 'grid')
+    const subgrid = place.parent?.flow === Flow.Lattice && !lifted
+    const own = node.kind === 'section' || resolved.columns === undefined
+    writer.set('grid-template-columns', subgrid ? 'subgrid' : `repeat(${own ? 'var(--columns)' : resolved.columns}, minmax(0, 1fr))`)
+    if (resolved.rowGap !== 0) writer.set('row-gap', writer.length('rowGap'))
+    if (!subgrid) writer.set('column-gap', raw.columnGap === undefined ? 'var(--gutter)' : writer.length('columnGap'))
+    if (resolved.dense) writer.set('grid-auto-flow', 'row dense')
+    writer.set('align-items', resolved.align!)
+    writer.set('justify-items', resolved.justify === 'center' || resolved.justify === 'end' ? resolved.justify : 'start')
+    if (resolved.alignContent !== 'stretch') writer.set('align-content', resolved.alignContent!)
+  }
+  if (node.kind === 'button') writer.set('align-content', 'center')
+}
+
+function writeBox(writer: Writer, node: Node) {
+  const { resolved } = writer
+  const sides = [writer.length('paddingTop'), writer.length('paddingRight'), writer.length('paddingBottom'), writer.length('paddingLeft')]
+  if (node.kind === 'section' && !resolved.fullBleed) {
+    const edge = (side: string, own: number, text: string) => (own === 0 ? `var(--edge-${side})` : `calc(var(--edge-${side}) + ${text})`)
+    sides[1] = edge('end', resolved.paddingRight, sides[1])
+    sides[3] = edge('start', resolved.paddingLeft, sides[3])
+  }
+  if (sides.some((side) => side !== '0')) writer.set('padding', shorthand(sides))
+  if (writer.raw.minWidth !== undefined) writer.set('min-width', writer.length('minWidth'))
+  if (writer.raw.maxWidth !== undefined) writer.set('max-width', writer.length('maxWidth'))
+  if (writer.raw.minHeight !== undefined) writer.set('min-height', writer.length('minHeight'))
+  if (writer.raw.maxHeight !== undefined) writer.set('max-height', writer.length('maxHeight'))
+  if (resolved.clip) writer.set('overflow', 'hidden')
+}
+
+export function shorthand(sides: string[]): string {
+  const [top, right, bottom, left] = sides
+  if (right !== left) return sides.join(' ')
+  if (top !== bottom) return `${top} ${right} ${bottom}`
+  return top === right ? top : `${top} ${right}`
+}
+
+const pinText = (pin: Pin) => ('px' in pin ? px(pin.px) : percent(pin.percent))
+
+function writePins(writer: Writer) {
+  const { resolved } = writer
+  writer.set('position', 'absolute')
+  if (resolved.z) writer.set('z-index', String(resolved.z))
+  const axis = (start: string, end: string, from?: Pin, to?: Pin, center?: number, fills?: boolean) => {
+    if (center !== undefined) {
+      writer.set(start, px(center))
+      writer.set(end, px(-center))
+      writer.set(start === 'left' ? 'margin-inline' : 'margin-block', 'auto')
+      return
+    }
+    if (from || !to || fills) writer.set(start, from ? pinText(from) : '0')
+    if (to || fills) writer.set(end, to ? pinText(to) : '0')
+  }
+  axis('left', 'right', resolved.pinLeft, resolved.pinRight, resolved.pinCenterX, resolved.width.kind === 'stretch')
+  axis('top', 'bottom', resolved.pinTop, resolved.pinBottom, resolved.pinCenterY, resolved.height.kind === 'stretch')
+}
+
+function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean): string {
+  const used = centred ? [] : [from, to].filter((pin) => pin && pinText(pin) !== '0').map((pin) => pinText(pin!))
+  return used.length === 0 ? '100%' : `calc(100% - ${used.join(' - ')})`
+}
+
+function exactText(size: Size): string {
+  const raw = size.kind === 'exact' ? size.px : 0
+  return typeof raw === 'string' ? `var(${customProperty(raw)})` : px(raw)
+}
+
+function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
+  const { resolved, raw } = writer
+  const { width } = resolved
+  const picture = node.kind === 'picture'
+  if (around === Flow.Stack) return
+  let rigid = false
+  switch (width.kind) {
+    case 'exact':
+      writer.set('width', exactText(raw.width ?? width))
+      rigid = true
+      break
+    case 'percent':
+      writer.set('width', percent(width.percent))
+      break
+    case 'stretch':
+      if (around === Flow.Row) writer.set('flex', `${num(width.weight)} 1 0px`)
+      else if (around === Flow.Free) {
+        writer.set('width', remainder(resolved.pinLeft, resolved.pinRight, resolved.pinCenterX !== undefined))
+      } else if (around === Flow.Lattice) writer.set('justify-self', 'stretch')
+      else writer.set('align-self', 'stretch')
+      if (picture && around !== Flow.Row && around !== Flow.Free) writer.set('width', '100%')
+      break
+    case 'columns': {
+      if (around === Flow.Lattice) {
+        const { from, span } = placeColumns(width, place.parent!.columns)
+        writer.set('grid-column', from > 0 ? `${from} / span ${span}` : `span ${span}`)
+        writer.set('justify-self', 'stretch')
+        if (picture) writer.set('width', '100%')
+      } else {
+        const span = Math.min(width.span, place.doc.view(place.view).lattice.columns)
+        writer.set('width', `calc(${span} * var(--column) + ${span - 1} * var(--gutter))`)
+        rigid = true
+      }
+      break
+    }
+    default:
+      if (picture) {
+        const asset = resolved.asset ? place.doc.assets.get(resolved.asset) : undefined
+        const ratio = resolved.ratio ?? (asset ? asset.width / asset.height : 1.5)
+        writer.set('width', resolved.height.kind === 'exact' ? px((resolved.height.px as number) * ratio) : px(asset?.width ?? 300))
+        rigid = true
+      } else writer.set('width', 'fit-content')
+  }
+  if (rigid && around === Flow.Row) writer.set('flex-shrink', '0')
+}
+
+function writeHeight(writer: Writer, node: Node, around: Flow) {
+  const { resolved, raw } = writer
+  const { height } = resolved
+  const inFlow = around === Flow.Row || around === Flow.Column || around === Flow.Lattice
+  const aligned = () => {
+    if (!inFlow || around === Flow.Column) return
+    if (resolved.alignSelf) writer.set('align-self', around === Flow.Lattice ? resolved.alignSelf : flexWord(resolved.alignSelf))
+  }
+  const picture = node.kind === 'picture'
+  if (around === Flow.Column && resolved.alignSelf && resolved.width.kind !== 'stretch') writer.set('align-self', flexWord(resolved.alignSelf))
+  switch (height.kind) {
+    case 'exact':
+      writer.set('height', exactText(raw.height ?? height))
+      if (around === Flow.Column) writer.set('flex-shrink', '0')
+      aligned()
+      break
+    case 'svh':
+      writer.set('height', `${num(height.percent)}svh`)
+      if (around === Flow.Column) writer.set('flex-shrink', '0')
+      aligned()
+      break
+    case 'percent':
+      writer.set('height', percent(height.percent))
+      aligned()
+      break
+    case 'stretch':
+      if (around === Flow.Column) writer.set('flex', `${num(height.weight)} 1 0px`)
+      else if (around === Flow.Free) writer.set('height', remainder(resolved.pinTop, resolved.pinBottom, resolved.pinCenterY !== undefined))
+      else if (inFlow) writer.set('align-self', 'stretch')
+      break
+    default:
+      aligned()
+  }
+  if (resolved.ratio !== undefined) writer.set('aspect-ratio', num(resolved.ratio))
+  else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
+  if (picture) {
+    writer.set('object-fit', resolved.fit!)
+    if (resolved.focusX !== 50 || resolved.focusY !== 50) writer.set('object-position', `${percent(resolved.focusX!)} ${percent(resolved.focusY!)}`)
+  }
+}
+
+function colorText(raw: string): string {
+  return raw.startsWith('{') ? `var(${customProperty(raw)})` : raw
+}
+
+function writeLook(writer: Writer, node: Node) {
+  const { resolved, raw } = writer
+  writer.set('background-color', writer.color('fill'))
+  if (raw.gradient) {
+    const stops = raw.gradient.stops.map((stop) => `${colorText(stop.color)} ${percent(stop.at)}`)
+    writer.set('background-image', `linear-gradient(${num(raw.gradient.angle)}deg, ${stops.join(', ')})`)
+  }
+  const borders = [resolved.borderTop!, resolved.borderRight!, resolved.borderBottom!, resolved.borderLeft!]
+  if (borders.some((border) => border > 0)) {
+    writer.set('border-width', shorthand(borders.map(px)))
+    writer.set('border-style', resolved.borderStyle!)
+    writer.set('border-color', writer.color('borderColor') ?? 'currentcolor')
+  }
+  if (resolved.radius) writer.set('border-radius', writer.length('radius'))
+  if (raw.shadow) {
+    const { x, y, blur, spread, color } = raw.shadow
+    writer.set('box-shadow', `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${colorText(color)}`)
+  }
+  if (resolved.opacity !== 1) writer.set('opacity', num(resolved.opacity!))
+  if (resolved.blend !== 'normal') writer.set('mix-blend-mode', resolved.blend!)
+  if (!isText(node.kind)) return
+  writer.set('color', writer.color('color'))
+}
+
+function writeType(writer: Writer) {
+  const { resolved, raw } = writer
+  const token = raw.type && writer.resolved.type ? customProperty(raw.type) : undefined
+  const from = (key: PropKey, part: string, own: string) => (token && raw[key] === undefined ? `var(${token}-${part})` : own)
+  writer.set('font-family', from('fontFamily', 'family', fontStack(resolved.fontFamily)))
+  writer.set('font-size', from('fontSize', 'size', writer.length('fontSize')))
+  writer.set('font-weight', from('fontWeight', 'weight', num(resolved.fontWeight!)))
+  const height = resolved.lineHeight!
+  writer.set('line-height', from('lineHeight', 'line', 'px' in height ? px(height.px) : num(height.ratio)))
+  if (token && raw.letterSpacing === undefined) writer.set('letter-spacing', `var(${token}-spacing)`)
+  else if (resolved.letterSpacing) writer.set('letter-spacing', px(resolved.letterSpacing))
+  if (resolved.italic) writer.set('font-style', 'italic')
+  if (resolved.textAlign !== 'left') writer.set('text-align', resolved.textAlign!)
+  if (resolved.textCase !== 'none') writer.set('text-transform', resolved.textCase!)
+  if (resolved.textDecoration !== 'none') writer.set('text-decoration', resolved.textDecoration!)
+}

@@ -1,0 +1,44 @@
+/** File, class and custom property names for the handoff. */
+
+/** `Hero words` → `hero-words`; always a valid CSS identifier. */
+export function slug(name: string, fallback = 'block'): string {
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[̀-ͯ]/g, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+  if (plain === '') return fallback
+  return /^[0-9]/.test(plain) ? `${fallback}-${plain}` : plain
+}
+
+/** Custom property of a token: `{space.m}` → `--space-m`. */
+export const customProperty = (reference: string) =>
+  `--${reference.replace(/^\{|\}$/g, '').split('.').map((part) => slug(part, 'token')).join('-')}`
+
+/** Page path → file: `/` → `index.html`, `/catalogue` → `catalogue/index.html`. */
+export const pageFileName = (path: string) => (path === '/' ? 'index.html' : `${path.replace(/^\/|\/$/g, '')}/index.html`)
+
+/** `../` as often as a page's file lies deep. */
+export const rootOf = (path: string) => '../'.repeat(pageFileName(path).split('/').length - 1)
+
+/** Classes by name and content: blocks that look the same and are named the same share one. */
+export class ClassNames {
+  private readonly bySignature = new Map<string, string>()
+  private readonly used = new Set<string>()
+
+  pick(name: string, signature: string, kind: string): string {
+    const base = slug(name, kind)
+    const key = `${base} ${signature}`
+    const known = this.bySignature.get(key)
+    if (known) return known
+    let candidate = base
+    for (let n = 2; this.used.has(candidate); n++) candidate = `${base}-${n}`
+    this.used.add(candidate)
+    this.bySignature.set(key, candidate)
+    return candidate
+  }
+}
+
+export const escapeHtml = (text: string) =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')

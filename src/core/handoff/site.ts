@@ -1,0 +1,156 @@
+/** The whole handoff as files: HTML, CSS, pictures, font files to add, tokens and the project itself. */
+import type { Document, Node, Page } from '../document/document'
+import { cascaded } from '../document/resolve'
+import type { Span } from '../document/schema'
+import { escapeHtml, pageFileName, rootOf, slug } from './names'
+import { spanClasses, styleSite } from './stylesheet'
+
+export type SiteFiles = {
+  /** Text files by path. */
+  text: Map<string, string>
+  /** Binary files by path, base64. */
+  base64: Map<string, string>
+  /** Font files to be put at `fonts/<id>.woff2`. */
+  fonts: string[]
+}
+
+export type SiteOptions = {
+  /** Write `data-node="id"` on every element. */
+  mark?: boolean
+}
+
+const EXTENSION: Record<string, string> = { 'image/svg+xml': 'svg', 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' }
+
+/** File names for pictures, from their names. */
+function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
+  const names = new Map<string, string>()
+  const taken = new Set<string>()
+  for (const id of [...used].sort()) {
+    const asset = doc.assets.get(id)!
+    const base = slug(asset.name.replace(/\.[a-z0-9]+$/i, ''), 'picture')
+    let name = base
+    for (let n = 2; taken.has(name); n++) name = `${base}-${n}`
+    taken.add(name)
+    names.set(id, `pictures/${name}.${EXTENSION[asset.type]}`)
+  }
+  return names
+}
+
+class PageWriter {
+  private readonly lines: string[] = []
+  constructor(
+    private readonly doc: Document,
+    private readonly page: Page,
+    private readonly classes: Map<string, string>,
+    private readonly pictures: Map<string, string>,
+    private readonly options: SiteOptions,
+  ) {}
+
+  write(): string {
+    const root = rootOf(this.page.path)
+    this.lines.push(
+      '<!doctype html>',
+      '<html lang="en">',
+      '  <head>',
+      '    <meta charset="utf-8">',
+      '    <meta name="viewport" content="width=device-width, initial-scale=1">',
+      `    <title>${escapeHtml(`${this.page.name} · ${this.doc.name}`)}</title>`,
+      `    <link rel="stylesheet" href="${root}styles.css">`,
+      '  </head>',
+      '  <body>',
+    )
+    const sections = this.doc.node(this.page.id).children.map((id) => this.doc.node(id))
+    const outer = (node: Node) => node.props.tag === 'header' || node.props.tag === 'footer'
+    let open = false
+    const isLead = (i: number) => sections.slice(0, i + 1).every(outer)
+    const isTail = (i: number) => sections.slice(i).every(outer)
+    sections.forEach((section, i) => {
+      const inMain = !isLead(i) && !isTail(i)
+      if (inMain && !open) this.lines.push('    <main>')
+      if (!inMain && open) this.lines.push('    </main>')
+      open = inMain
+      this.block(section, inMain ? 3 : 2)
+    })
+    if (open) this.lines.push('    </main>')
+    this.lines.push('  </body>', '</html>')
+    return `${this.lines.join('\n')}\n`
+  }
+
+  private attributes(node: Node): string {
+    const mark = this.options.mark ? ` data-node="${node.id}"` : ''
+    return ` class="${this.classes.get(node.id)}"${mark}`
+  }
+
+  private link(target: string): string {
+    if (!target.startsWith('/')) return escapeHtml(target)
+    const page = [...this.doc.pages.values()].find((each) => each.path === target)
+    return escapeHtml(page ? `${rootOf(this.page.path)}${pageFileName(page.path)}` : target)
+  }
+
+  private block(node: Node, depth: number) {
+    const pad = '  '.repeat(depth)
+    const props = cascaded(this.doc, node, this.doc.views[0].id)
+    const attributes = this.attributes(node)
+    if (node.kind === 'picture') {
+      const asset = props.asset ? this.doc.assets.get(props.asset) : undefined
+      const source = props.asset && asset ? `${rootOf(this.page.path)}${this.pictures.get(props.asset)}` : PLACEHOLDER
+      const size = asset ? ` width="${asset.width}" height="${asset.height}"` : ''
+      this.lines.push(`${pad}<img${attributes} src="${source}" alt="${escapeHtml(props.alt ?? '')}"${size}>`)
+      return
+    }
+    if (node.kind === 'text' || node.kind === 'button') {
+      const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : (props.tag ?? 'p')
+      let extra = ''
+      if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
+      if (tag === 'button') extra = ' type="button"'
+      this.lines.push(`${pad}<${tag}${attributes}${extra}>${this.spans(props.spans ?? [], tag === 'a')}</${tag}>`)
+      return
+    }
+    const tag = props.tag ?? (node.kind === 'section' ? 'section' : 'div')
+    const href = tag === 'a' ? ` href="${this.link(props.link ?? '#')}"` : ''
+    if (node.children.length === 0) {
+      this.lines.push(`${pad}<${tag}${attributes}${href}></${tag}>`)
+      return
+    }
+    this.lines.push(`${pad}<${tag}${attributes}${href}>`)
+    for (const child of node.children) this.block(this.doc.node(child), depth + 1)
+    this.lines.push(`${pad}</${tag}>`)
+  }
+
+  private spans(spans: readonly Span[], insideLink: boolean): string {
+    return spans
+      .map((span) => {
+        let html = escapeHtml(span.text).replace(/\r\n?|\n/g, '<br>')
+        const classes = spanClasses(span)
+        const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
+        if (span.italic) html = `<em${attribute}>${html}</em>`
+        else if (span.weight !== undefined && span.weight >= 600) html = `<strong${attribute}>${html}</strong>`
+        else if (attribute) html = `<span${attribute}>${html}</span>`
+        return span.link !== undefined && !insideLink ? `<a href="${this.link(span.link)}">${html}</a>` : html
+      })
+      .join('')
+  }
+}
+
+/** A grey field for a picture that has not been chosen. */
+const PLACEHOLDER =
+  'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22300%22 height=%22200%22%3E%3Crect width=%22300%22 height=%22200%22 fill=%22%23d8d4ca%22/%3E%3C/svg%3E'
+
+/** W3C Design Tokens of the project: its own tokens as they stand. */
+export const tokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
+export const projectFile = (doc: Document) => `${JSON.stringify(doc.toFile(), null, 1)}\n`
+
+/** Builds every file of the site. Pure; fonts are named, not read. */
+export function buildSite(doc: Document, options: SiteOptions = {}): SiteFiles {
+  const pages = doc.pagesInOrder()
+  const site = styleSite(doc, pages)
+  const pictures = pictureNames(doc, site.assets)
+  const text = new Map<string, string>()
+  for (const page of pages) text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
+  text.set('styles.css', site.css)
+  text.set('tokens.json', tokensFile(doc))
+  text.set('project.json', projectFile(doc))
+  const base64 = new Map<string, string>()
+  for (const [id, path] of pictures) base64.set(path, doc.assets.get(id)!.data)
+  return { text, base64, fonts: site.fonts.map((file) => file.id) }
+}

@@ -1,0 +1,231 @@
+/** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
+import type { Document, Node } from '../document/document'
+import { isText } from '../document/kinds'
+import { cascaded, resolve } from '../document/resolve'
+import type { Page } from '../document/document'
+import type { View } from '../document/schema'
+import { flowOf } from '../layout/style'
+import { type FontFile, filesNeeded, fontFile } from '../text/fonts'
+import { columnsOf, type Declarations, declarationsOf, fontStack, INITIAL, num, type Place, px } from './declarations'
+import { ClassNames, customProperty } from './names'
+import { transformCase } from '../text/paragraph'
+
+export type StyledSite = {
+  css: string
+  /** Class of every block. */
+  classes: Map<string, string>
+  fonts: FontFile[]
+  assets: Set<string>
+}
+
+type Rule = { className: string; base: Declarations; changes: Map<string, Declarations> }
+
+/** Declarations of every block of a page in a view, parents first. */
+function eachBlock(doc: Document, page: string, view: string, visit: (node: Node, declarations: Declarations) => void) {
+  const walk = (node: Node, place: Place) => {
+    visit(node, declarationsOf(place, node))
+    if (node.children.length === 0) return
+    const resolved = resolve(doc, node, view)
+    const parent = { node, resolved, flow: flowOf(node.kind, resolved), columns: columnsOf(place, node, resolved) }
+    for (const child of node.children) walk(doc.node(child), { doc, view, parent })
+  }
+  for (const section of doc.node(page).children) walk(doc.node(section), { doc, view, parent: undefined })
+}
+
+function difference(wide: Declarations, narrow: Declarations): Declarations {
+  const changes: Declarations = new Map()
+  for (const [property, value] of narrow) if (wide.get(property) !== value) changes.set(property, value)
+  // A hidden block keeps its other declarations; they do no harm.
+  if (narrow.get('display') === 'none') return changes
+  for (const property of wide.keys()) if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
+  return changes
+}
+
+const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
+
+/** Classes that spans of a different weight or colour wear. */
+export function spanClasses(span: { weight?: number; color?: string }): string[] {
+  const classes: string[] = []
+  if (span.weight !== undefined) classes.push(`weight-${num(span.weight)}`)
+  if (span.color) classes.push(inkClass(span.color))
+  return classes
+}
+
+export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
+  const names = new ClassNames()
+  const classes = new Map<string, string>()
+  const rules = new Map<string, Rule>()
+  const fontIds = new Set<string>()
+  const assets = new Set<string>()
+  const spans = new Map<string, string>()
+  const reorders = new Set<string>()
+  for (const page of pages) {
+    const byView = doc.views.map((view) => {
+      const own = new Map<string, Declarations>()
+      eachBlock(doc, page.id, view.id, (node, declarations) => {
+        own.set(node.id, declarations)
+        collect(doc, node, view, fontIds, assets, spans)
+        if (node.kind === 'section' && declarations.has('order')) reorders.add(page.id)
+      })
+      return own
+    })
+    for (const id of byView[0].keys()) {
+      const node = doc.node(id)
+      const base = byView[0].get(id)!
+      const changes = new Map<string, Declarations>()
+      let wide = base
+      let shown = base
+      doc.views.forEach((view, i) => {
+        if (i === 0) return
+        const narrow = byView[i].get(id)!
+        // Shown again below a view that hides it: compare with what it last looked like.
+        const change = difference(wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide, narrow)
+        if (change.size > 0) changes.set(view.id, change)
+        wide = narrow
+        if (narrow.get('display') !== 'none') shown = narrow
+      })
+      const signature = JSON.stringify([[...base], [...changes].map(([view, change]) => [view, [...change]])])
+      const className = names.pick(node.name, signature, node.kind)
+      classes.set(id, className)
+      if (!rules.has(className)) rules.set(className, { className, base, changes })
+    }
+  }
+  const fonts = [...fontIds].sort().map((id) => fontFile(id)!)
+  const parts = [
+    fonts.map((file) => fontFace(file, fontPath)).join('\n'),
+    rootRule(doc),
+    RESET,
+    [...rules.values()].map((rule) => ruleText(`.${rule.className}`, rule.base)).filter(Boolean).join('\n\n'),
+    [...spans].map(([name, declaration]) => `.${name} {\n  ${declaration};\n}`).join('\n\n'),
+    ...doc.views.slice(1).map((view) => mediaText(view, [...rules.values()])),
+  ]
+  if (reorders.size > 0) parts.push('body {\n  display: flex;\n  flex-direction: column;\n}\n\nmain {\n  display: contents;\n}')
+  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, assets }
+}
+
+function collect(doc: Document, node: Node, view: View, fontIds: Set<string>, assets: Set<string>, spans: Map<string, string>) {
+  if (!isText(node.kind)) {
+    const raw = cascaded(doc, node, view.id)
+    if (raw.asset) assets.add(raw.asset)
+    return
+  }
+  const resolved = resolve(doc, node, view.id)
+  const raw = cascaded(doc, node, view.id)
+  raw.spans?.forEach((span) => {
+    filesNeeded(resolved.fontFamily, span.italic ?? resolved.italic!, transformCase(span.text, resolved.textCase), fontIds)
+    if (span.weight !== undefined) spans.set(`weight-${num(span.weight)}`, `font-weight: ${num(span.weight)}`)
+    if (span.color) spans.set(inkClass(span.color), `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : span.color}`)
+  })
+}
+
+function fontFace(file: FontFile, path: string): string {
+  return `@font-face {
+  font-family: "${file.family}";
+  font-style: ${file.italic ? 'italic' : 'normal'};
+  font-weight: ${file.weights[0]} ${file.weights[1]};
+  font-display: swap;
+  src: url("${path}${file.id}.woff2") format("woff2");
+  unicode-range: ${file.ranges};
+}`
+}
+
+/** Custom properties of a view's lattice. Percentages resolve where they are used: against the section's parent. */
+function latticeProperties(view: View): [string, string][] {
+  const { lattice } = view
+  const half = lattice.halfGutters ? ` + ${px(lattice.gutter / 2)}` : ''
+  const wrapped = (text: string) => (half ? `calc(${text}${half})` : text)
+  let start = px(lattice.margin)
+  let end = px(lattice.margin)
+  // Container units stand for the page's width, scroll bar left out.
+  let container = `(100cqw - ${px(2 * lattice.margin)})`
+  if (lattice.container !== null) {
+    container = `min(${px(lattice.container)}, 100cqw - ${px(2 * lattice.margin)})`
+    if (lattice.place === 'center') start = end = `max(${px(lattice.margin)}, (100% - ${px(lattice.container)}) / 2)`
+    else end = `max(${px(lattice.margin)}, 100% - ${px(lattice.container + lattice.margin)})`
+  }
+  const gutters = (lattice.halfGutters ? lattice.columns : lattice.columns - 1) * lattice.gutter
+  return [
+    ['--columns', String(lattice.columns)],
+    ['--gutter', px(lattice.gutter) === '0' ? '0px' : px(lattice.gutter)],
+    ['--edge-start', wrapped(start === '0' ? '0px' : start)],
+    ['--edge-end', wrapped(end === '0' ? '0px' : end)],
+    ['--column', `calc((${container} - ${px(gutters)}) / ${lattice.columns})`],
+    ['--baseline', px(lattice.baseline)],
+  ]
+}
+
+function rootRule(doc: Document): string {
+  const lines: string[] = []
+  for (const name of doc.tokenTable.names()) {
+    const token = doc.tokenTable.lookup(name)!
+    const property = customProperty(name)
+    if (token.type === 'typography') {
+      const { fontFamily, fontSize, fontWeight, lineHeight, letterSpacing } = token.value
+      lines.push(
+        `${property}-family: ${fontStack(fontFamily)}`, `${property}-size: ${px(fontSize)}`, `${property}-weight: ${num(fontWeight)}`,
+        `${property}-line: ${num(lineHeight)}`, `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
+      )
+    } else if (token.type === 'dimension') lines.push(`${property}: ${token.value === 0 ? '0px' : px(token.value)}`)
+    else lines.push(`${property}: ${token.value}`)
+  }
+  for (const [property, value] of latticeProperties(doc.views[0])) lines.push(`${property}: ${value}`)
+  return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
+}
+
+const RESET = `*,
+*::before,
+*::after {
+  box-sizing: border-box;
+  margin: 0;
+  padding: 0;
+  border: 0 solid;
+}
+
+html {
+  text-rendering: geometricPrecision;
+  -webkit-text-size-adjust: none;
+  text-size-adjust: none;
+}
+
+body {
+  container-type: inline-size;
+}
+
+img {
+  display: block;
+  min-width: 0;
+  min-height: 0;
+}
+
+a,
+button {
+  color: inherit;
+  text-decoration: none;
+}
+
+button {
+  appearance: none;
+  background: none;
+  cursor: pointer;
+}
+
+ul {
+  list-style: none;
+}`
+
+function ruleText(selector: string, declarations: Declarations, indent = ''): string {
+  if (declarations.size === 0) return ''
+  const lines = [...declarations].map(([property, value]) => `${indent}  ${property}: ${value};`)
+  return `${indent}${selector} {\n${lines.join('\n')}\n${indent}}`
+}
+
+function mediaText(view: View, rules: Rule[]): string {
+  const inner = [
+    `  :root {\n${latticeProperties(view).map(([property, value]) => `    ${property}: ${value};`).join('\n')}\n  }`,
+    ...rules.flatMap((rule) => {
+      const change = rule.changes.get(view.id)
+      return change ? [ruleText(`.${rule.className}`, change, '  ')] : []
+    }),
+  ]
+  return `/* ${view.name.replace(/\*\//g, '')} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner.join('\n\n')}\n}`
+}

@@ -1,0 +1,35 @@
+/** First baselines (CSS Box Alignment 3 §9, Flexbox §8.5, Grid 2 §10.6). */
+import { Align, Flow, type LayoutBox } from './box'
+
+/** From the border box's top to the first baseline, px; NaN when nothing inside has one. */
+function ownBaseline(box: LayoutBox): number {
+  switch (box.flow) {
+    case Flow.Text: {
+      if (box.paragraph!.text === '') return Number.NaN
+      return box.borT + box.padT + box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
+    }
+    case Flow.Row: {
+      const line = box.kids.filter((kid, i) => i === 0 || kid.row === box.kids[0].row)
+      const kid = line.find((each) => each.alignSelf === Align.Baseline) ?? box.kids[0]
+      return kid ? kid.y + baselineOf(kid) : Number.NaN
+    }
+    case Flow.Column:
+    case Flow.Stack: {
+      const kid = box.kids[0]
+      return kid ? kid.y + baselineOf(kid) : Number.NaN
+    }
+    case Flow.Lattice: {
+      const first = box.kids.filter((kid) => kid.row === 0)
+      const kid = first.find((each) => each.alignSelf === Align.Baseline) ?? first.sort((a, b) => a.column - b.column)[0]
+      return kid ? kid.y + baselineOf(kid) : Number.NaN
+    }
+    default:
+      return Number.NaN
+  }
+}
+
+/** The baseline other boxes align with; a box without one is aligned by its bottom edge. Needs the box laid out. */
+export function baselineOf(box: LayoutBox): number {
+  const own = ownBaseline(box)
+  return Number.isNaN(own) ? box.lastResult : own
+}

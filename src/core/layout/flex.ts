@@ -1,0 +1,323 @@
+/** Rows and columns: the flex layout algorithm (CSS Flexbox 1 §9). */
+import { baselineOf } from './baseline'
+import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
+import { fitContent, minContent } from './intrinsic'
+import { layoutBox, measureHeight, ratioHeight } from './place'
+
+/** Tolerance for "does it still fit", px: Chromium's layout unit. */
+const UNIT = 1 / 64
+
+type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
+
+/** Distributes free space: the offset of the first item and the extra between two. */
+export function spread(kind: Spread, free: number, count: number): { lead: number; between: number } {
+  switch (kind) {
+    case Spread.Center:
+      return { lead: free / 2, between: 0 }
+    case Spread.End:
+      return { lead: free, between: 0 }
+    case Spread.Between:
+      return { lead: 0, between: free > 0 && count > 1 ? free / (count - 1) : 0 }
+    case Spread.Around:
+      return free > 0 ? { lead: free / count / 2, between: free / count } : { lead: 0, between: 0 }
+    case Spread.Evenly:
+      return free > 0 ? { lead: free / (count + 1), between: free / (count + 1) } : { lead: 0, between: 0 }
+    default:
+      return { lead: 0, between: 0 }
+  }
+}
+
+/**
+ * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low, high; writes target.
+ */
+function resolveFlexible(items: LayoutBox[], from: number, to: number, inner: number, gap: number, row: boolean) {
+  const gaps = gap * (to - from - 1)
+  let hypothetical = gaps
+  for (let i = from; i < to; i++) hypothetical += items[i].hypothetical
+  const growing = hypothetical < inner
+  let free = 0
+  let initialFree = inner - gaps
+  let unfrozen = 0
+  for (let i = from; i < to; i++) {
+    const item = items[i]
+    const factor = growing ? growOf(item, row) : shrinkOf(item, row)
+    item.frozen = factor === 0 || (growing ? item.base > item.hypothetical : item.base < item.hypothetical)
+    item.target = item.frozen ? item.hypothetical : item.base
+    initialFree -= item.target
+    if (!item.frozen) unfrozen++
+  }
+  while (unfrozen > 0) {
+    free = inner - gaps
+    let factors = 0
+    let scaled = 0
+    for (let i = from; i < to; i++) {
+      const item = items[i]
+      free -= item.frozen ? item.target : item.base
+      if (item.frozen) continue
+      const factor = growing ? growOf(item, row) : shrinkOf(item, row)
+      factors += factor
+      scaled += factor * contentBase(item, row)
+    }
+    if (factors < 1 && Math.abs(initialFree * factors) < Math.abs(free)) free = initialFree * factors
+    let violation = 0
+    for (let i = from; i < to; i++) {
+      const item = items[i]
+      if (item.frozen) continue
+      let size = item.base
+      if (growing) size += factors > 0 ? (free * growOf(item, row)) / factors : 0
+      else if (free < 0 && scaled > 0) size += (free * shrinkOf(item, row) * contentBase(item, row)) / scaled
+      item.target = clamp(size, item.low, item.high)
+      violation += item.target - size
+    }
+    for (let i = from; i < to; i++) {
+      const item = items[i]
+      if (item.frozen) continue
+      if (Math.abs(violation) < 1e-9) item.frozen = true
+      else {
+        const size = unclamped(item, row, growing, free, factors, scaled)
+        if (violation > 0 ? item.target > size : item.target < size) item.frozen = true
+      }
+      if (item.frozen) unfrozen--
+    }
+  }
+}
+
+function unclamped(item: LayoutBox, row: boolean, growing: boolean, free: number, factors: number, scaled: number) {
+  if (growing) return item.base + (factors > 0 ? (free * growOf(item, row)) / factors : 0)
+  return item.base + (free < 0 && scaled > 0 ? (free * shrinkOf(item, row) * contentBase(item, row)) / scaled : 0)
+}
+
+const mainKind = (item: LayoutBox, row: boolean) => (row ? item.widthKind : item.heightKind)
+const growOf = (item: LayoutBox, row: boolean) =>
+  mainKind(item, row) === Sizing.Stretch ? (row ? item.widthValue : item.heightValue) : 0
+const shrinkOf = (item: LayoutBox, row: boolean) => (mainKind(item, row) === Sizing.Exact ? 0 : 1)
+const contentBase = (item: LayoutBox, row: boolean) => Math.max(0, item.base - (row ? item.padX : item.padY))
+
+/** Lays out a row or column at border-box `width`; `height` NaN: as high as the content. Returns the border-box height. */
+export function layoutFlex(box: LayoutBox, width: number, height: number, definite: boolean): number {
+  const items = box.kids
+  return box.flow === Flow.Row ? layoutRow(box, items, width, height, definite) : layoutColumn(box, items, width, height, definite)
+}
+
+function layoutRow(box: LayoutBox, items: LayoutBox[], width: number, height: number, definite: boolean): number {
+  const inner = Math.max(0, width - box.padX)
+  const innerHeight = Number.isNaN(height) ? Number.NaN : Math.max(0, height - box.padY)
+  const percentBase = definite ? innerHeight : Number.NaN
+  for (const item of items) rowItem(item, inner)
+
+  const lines: FlexLine[] = []
+  let from = 0
+  let used = 0
+  items.forEach((item, i) => {
+    const next = i === from ? item.hypothetical : used + box.colGap + item.hypothetical
+    if (box.wrap && i > from && next > inner + UNIT) {
+      lines.push({ from, to: i, cross: 0, at: 0, ascent: 0 })
+      from = i
+      used = item.hypothetical
+    } else used = next
+  })
+  if (items.length > from) lines.push({ from, to: items.length, cross: 0, at: 0, ascent: 0 })
+
+  for (const line of lines) {
+    resolveFlexible(items, line.from, line.to, inner, box.colGap, true)
+    let ascent = 0
+    let descent = 0
+    for (let i = line.from; i < line.to; i++) {
+      const item = items[i]
+      item.cross = rowItemHeight(item, percentBase)
+      if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
+        layoutBox(item, item.target, crossGiven(item, percentBase), !Number.isNaN(crossGiven(item, percentBase)))
+        const above = baselineOf(item)
+        ascent = Math.max(ascent, above)
+        descent = Math.max(descent, item.cross - above)
+      } else line.cross = Math.max(line.cross, item.cross)
+    }
+    line.ascent = ascent
+    line.cross = Math.max(line.cross, ascent + descent)
+  }
+
+  const gaps = box.rowGap * Math.max(0, lines.length - 1)
+  let total = gaps
+  for (const line of lines) total += line.cross
+  let available = innerHeight
+  if (Number.isNaN(available)) available = clamp(total + box.padY, box.minH, box.maxH) - box.padY
+  available = Math.max(0, available)
+  let offset = 0
+  let between = 0
+  if (!box.wrap) {
+    if (lines.length > 0) lines[0].cross = available
+  } else if (lines.length > 0) {
+    const free = available - total
+    if (box.alignContent === Spread.Stretch) {
+      if (free > 0) for (const line of lines) line.cross += free / lines.length
+    } else ({ lead: offset, between } = spread(box.alignContent, free, lines.length))
+  }
+
+  for (const [index, line] of lines.entries()) {
+    for (let i = line.from; i < line.to; i++) items[i].row = index
+    line.at = offset
+    offset += line.cross + box.rowGap + between
+    placeRowLine(box, items, line, inner, percentBase)
+  }
+  return available + box.padY
+}
+
+function rowItem(item: LayoutBox, inner: number) {
+  const pad = item.padX
+  switch (item.widthKind) {
+    case Sizing.Exact:
+      item.base = Math.max(pad, item.widthValue)
+      break
+    case Sizing.Percent:
+      item.base = Math.max(pad, inner * item.widthValue)
+      break
+    case Sizing.Stretch:
+      item.base = pad
+      break
+    default:
+      item.base = fitContent(item, inner)
+  }
+  item.high = item.maxW
+  if (!Number.isNaN(item.minW)) item.low = Math.max(item.minW, pad)
+  else if (item.clip || item.flow === Flow.Picture) item.low = pad
+  else {
+    // Automatic minimum (§4.5): the content, but no more than a definite width or the maximum.
+    let least = minContent(item)
+    if (item.widthKind === Sizing.Exact || item.widthKind === Sizing.Percent) least = Math.min(least, item.base)
+    item.low = Math.max(pad, item.maxW < least ? item.maxW : least)
+  }
+  item.hypothetical = clamp(item.base, item.low, item.high)
+}
+
+/** The height a row item has of its own, NaN when it comes from content or line. */
+function crossGiven(item: LayoutBox, percentBase: number): number {
+  if (item.heightKind === Sizing.Exact) return Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
+  if (item.heightKind === Sizing.Percent && !Number.isNaN(percentBase)) {
+    return Math.max(item.padY, clamp(percentBase * item.heightValue, item.minH, item.maxH))
+  }
+  return Number.NaN
+}
+
+function rowItemHeight(item: LayoutBox, percentBase: number): number {
+  const given = crossGiven(item, percentBase)
+  return Number.isNaN(given) ? measureHeight(item, item.target) : given
+}
+
+function placeRowLine(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner: number, percentBase: number) {
+  const count = line.to - line.from
+  let free = inner - box.colGap * (count - 1)
+  for (let i = line.from; i < line.to; i++) free -= items[i].target
+  const { lead, between } = spread(box.justify, free, count)
+  let x = box.borL + box.padL + lead
+  const top = box.borT + box.padT + line.at
+  for (let k = 0; k < count; k++) {
+    const item = items[line.from + k]
+    const given = crossGiven(item, percentBase)
+    if (item.heightKind === Sizing.Stretch) {
+      const cross = Math.max(item.padY, clamp(line.cross, item.minH, item.maxH))
+      layoutBox(item, item.target, cross, true)
+      item.cross = cross
+    } else layoutBox(item, item.target, given, !Number.isNaN(given))
+    item.width = item.target
+    item.height = item.cross
+    item.x = x
+    if (item.heightKind === Sizing.Stretch) item.y = top
+    else if (item.alignSelf === Align.Baseline) item.y = top + line.ascent - baselineOf(item)
+    else item.y = top + alignOffset(item.alignSelf, line.cross - item.cross)
+    x += item.target + box.colGap + between
+  }
+  if (box.reverse) mirrorRow(box, items, line, inner)
+}
+
+function mirrorRow(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner: number) {
+  const left = box.borL + box.padL
+  for (let i = line.from; i < line.to; i++) items[i].x = left + inner - (items[i].x - left) - items[i].width
+}
+
+export const alignOffset = (align: Align, free: number) => (align === Align.Center ? free / 2 : align === Align.End ? free : 0)
+
+function columnItemWidth(item: LayoutBox, inner: number): number {
+  let size: number
+  switch (item.widthKind) {
+    case Sizing.Exact:
+      size = item.widthValue
+      break
+    case Sizing.Percent:
+      size = inner * item.widthValue
+      break
+    case Sizing.Stretch:
+      size = inner
+      break
+    default:
+      size = fitContent(item, inner)
+  }
+  return Math.max(item.padX, clamp(size, item.minW, item.maxW))
+}
+
+function layoutColumn(box: LayoutBox, items: LayoutBox[], width: number, height: number, definite: boolean): number {
+  const inner = Math.max(0, width - box.padX)
+  const innerHeight = Number.isNaN(height) ? Number.NaN : Math.max(0, height - box.padY)
+  const percentBase = definite ? innerHeight : Number.NaN
+  let total = box.rowGap * Math.max(0, items.length - 1)
+  for (const item of items) {
+    item.cross = columnItemWidth(item, inner)
+    columnItem(item, percentBase)
+    total += item.hypothetical
+  }
+  let available = innerHeight
+  if (Number.isNaN(available)) available = clamp(total + box.padY, box.minH, box.maxH) - box.padY
+  available = Math.max(0, available)
+  resolveFlexible(items, 0, items.length, available, box.rowGap, false)
+
+  let free = available - box.rowGap * Math.max(0, items.length - 1)
+  for (const item of items) free -= item.target
+  const { lead, between } = spread(box.justify, free, items.length)
+  let y = box.borT + box.padT + lead
+  const left = box.borL + box.padL
+  for (const item of items) {
+    const own = item.heightKind === Sizing.Exact || (item.heightKind === Sizing.Percent && !Number.isNaN(percentBase))
+    const flexed = Math.abs(item.target - item.hypothetical) > 1e-9 || item.heightKind === Sizing.Stretch
+    // Content of a flexed item sees a definite height only where the container's is.
+    layoutBox(item, item.cross, item.target, own || (flexed && !Number.isNaN(innerHeight) && definite))
+    item.width = item.cross
+    item.height = item.target
+    item.y = y
+    item.x = item.widthKind === Sizing.Stretch ? left : left + alignOffset(item.alignSelf, inner - item.cross)
+    y += item.target + box.rowGap + between
+  }
+  if (box.reverse) {
+    const top = box.borT + box.padT
+    for (const item of items) item.y = top + available - (item.y - top) - item.height
+  }
+  return available + box.padY
+}
+
+function columnItem(item: LayoutBox, percentBase: number) {
+  const pad = item.padY
+  const content = () => measureHeight(item, item.cross)
+  let given = Number.NaN
+  switch (item.heightKind) {
+    case Sizing.Exact:
+      given = item.heightValue
+      break
+    case Sizing.Percent:
+      if (!Number.isNaN(percentBase)) given = percentBase * item.heightValue
+      break
+  }
+  if (item.heightKind === Sizing.Stretch) item.base = pad
+  else item.base = Number.isNaN(given) ? content() : Math.max(pad, given)
+  item.high = item.maxH
+  if (!Number.isNaN(item.minH)) item.low = Math.max(item.minH, pad)
+  else if (item.clip || item.flow === Flow.Picture) item.low = pad
+  else {
+    let least = autoHeight(item)
+    if (!Number.isNaN(given)) least = Math.min(least, Math.max(pad, given))
+    item.low = Math.max(pad, item.maxH < least ? item.maxH : least)
+  }
+  item.hypothetical = clamp(item.base, item.low, item.high)
+}
+
+/** The content's height at the item's width. */
+function autoHeight(item: LayoutBox): number {
+  return Math.max(measureHeight(item, item.cross), ratioHeight(item, item.cross) || 0)
+}

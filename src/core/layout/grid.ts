@@ -1,0 +1,202 @@
+/** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
+import { baselineOf } from './baseline'
+import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
+import { alignOffset, spread } from './flex'
+import { fitContent } from './intrinsic'
+import { layoutBox, measureHeight } from './place'
+
+/** Column and row of every child, both from 0. Returns the number of rows. */
+export function placeItems(items: LayoutBox[], columns: number, dense: boolean): number {
+  const taken: Uint8Array[] = []
+  const free = (row: number, column: number, span: number) => {
+    const line = taken[row]
+    if (!line) return true
+    for (let c = column; c < column + span; c++) if (line[c]) return false
+    return true
+  }
+  let cursorRow = 0
+  let cursorColumn = 0
+  for (const item of items) {
+    const span = Math.min(item.span, columns)
+    let row = dense ? 0 : cursorRow
+    let column = dense ? 0 : cursorColumn
+    if (item.from > 0) {
+      const fixed = Math.min(item.from - 1, columns - span)
+      if (!dense && fixed < cursorColumn) row++
+      column = fixed
+      while (!free(row, column, span)) row++
+    } else {
+      for (;;) {
+        if (column + span > columns) {
+          row++
+          column = 0
+        } else if (free(row, column, span)) break
+        else column++
+      }
+    }
+    while (taken.length <= row) taken.push(new Uint8Array(columns))
+    taken[row].fill(1, column, column + span)
+    item.row = row
+    item.column = column
+    cursorRow = row
+    cursorColumn = column
+  }
+  return taken.length
+}
+
+function ownTracks(box: LayoutBox, width: number): Tracks {
+  const inner = Math.max(0, width - box.padX)
+  const each = Math.max(0, (inner - box.colGap * (box.columns - 1)) / box.columns)
+  const left = new Float64Array(box.columns)
+  const size = new Float64Array(box.columns).fill(each)
+  for (let i = 0; i < box.columns; i++) left[i] = box.borL + box.padL + i * (each + box.colGap)
+  return { left, width: size, gap: box.colGap }
+}
+
+/** The parent's tracks as a subgrid sees them: the same lines, the outer ones moved in by its padding and border. */
+function subTracks(parent: Tracks, item: LayoutBox, span: number): Tracks {
+  const origin = parent.left[item.column]
+  const left = new Float64Array(span)
+  const width = new Float64Array(span)
+  for (let i = 0; i < span; i++) {
+    left[i] = parent.left[item.column + i] - origin
+    width[i] = parent.width[item.column + i]
+  }
+  const startPad = item.padL + item.borL
+  left[0] += startPad
+  width[0] = width[0] - startPad
+  width[span - 1] = width[span - 1] - item.padR - item.borR
+  if (width[0] < 0) width[0] = 0
+  if (width[span - 1] < 0) width[span - 1] = 0
+  return { left, width, gap: parent.gap }
+}
+
+const sameTracks = (a: Tracks | null, b: Tracks) =>
+  a !== null && a.left.length === b.left.length && a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
+
+export function layoutLattice(box: LayoutBox, width: number, height: number): number {
+  const tracks = box.subgrid && box.tracks ? box.tracks : ownTracks(box, width)
+  const items = box.kids
+  const columns = tracks.left.length
+  const rows = placeItems(items, columns, box.dense)
+  const need = new Float64Array(rows)
+  const least = new Float64Array(rows)
+  const ascent = new Float64Array(rows)
+  const descent = new Float64Array(rows)
+
+  for (const item of items) {
+    const span = Math.min(item.span, columns)
+    const last = item.column + span - 1
+    item.low = tracks.left[last] + tracks.width[last] - tracks.left[item.column]
+    item.target = itemWidth(item, item.low)
+    if (item.subgrid && item.flow === Flow.Lattice) {
+      const inherited = subTracks(tracks, item, span)
+      if (!sameTracks(item.tracks, inherited)) {
+        item.tracks = inherited
+        item.lastW = item.measuredW = Number.NaN
+      }
+    }
+    const given = item.heightKind === Sizing.Exact ? Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH)) : Number.NaN
+    item.cross = Number.isNaN(given) ? measureHeight(item, item.target) : given
+    const shrinks = item.clip && Number.isNaN(given)
+    if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
+      layoutBox(item, item.target, given, !Number.isNaN(given))
+      const above = baselineOf(item)
+      item.base = above
+      ascent[item.row] = Math.max(ascent[item.row], above)
+      descent[item.row] = Math.max(descent[item.row], item.cross - above)
+    } else need[item.row] = Math.max(need[item.row], item.cross)
+    const floor = shrinks ? Math.max(item.padY, Number.isNaN(item.minH) ? 0 : item.minH) : item.cross
+    least[item.row] = Math.max(least[item.row], floor)
+  }
+  const gaps = box.rowGap * Math.max(0, rows - 1)
+  let total = gaps
+  for (let r = 0; r < rows; r++) {
+    need[r] = Math.max(need[r], ascent[r] + descent[r])
+    least[r] = Math.max(least[r], ascent[r] + descent[r])
+    total += need[r]
+  }
+
+  let available = Number.isNaN(height) ? clamp(total + box.padY, box.minH, box.maxH) - box.padY : height - box.padY
+  available = Math.max(0, available)
+  const sizes = Number.isNaN(height) ? need : fitRows(need, least, available - gaps)
+  let used = gaps
+  for (let r = 0; r < rows; r++) used += sizes[r]
+  const free = available - used
+  let offset = box.borT + box.padT
+  let between = 0
+  if (rows > 0) {
+    if (box.alignContent === Spread.Stretch) {
+      if (free > 0) for (let r = 0; r < rows; r++) sizes[r] += free / rows
+    } else {
+      const share = spread(box.alignContent, free, rows)
+      offset += share.lead
+      between = share.between
+    }
+  }
+  const tops = new Float64Array(rows)
+  for (let r = 0; r < rows; r++) {
+    tops[r] = offset
+    offset += sizes[r] + box.rowGap + between
+  }
+  for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], ascent[item.row])
+  return available + box.padY
+}
+
+/** Rows under a fixed height: from their least to what they need, sharing the room equally (§11.6). */
+function fitRows(need: Float64Array, least: Float64Array, room: number): Float64Array {
+  const sizes = least.slice()
+  let free = room
+  for (const size of sizes) free -= size
+  for (let guard = 0; guard <= sizes.length && free > 1e-9; guard++) {
+    const growing = [...sizes.keys()].filter((r) => sizes[r] < need[r] - 1e-9)
+    if (growing.length === 0) break
+    const share = free / growing.length
+    for (const r of growing) {
+      const add = Math.min(share, need[r] - sizes[r])
+      sizes[r] += add
+      free -= add
+    }
+  }
+  return sizes
+}
+
+function itemWidth(item: LayoutBox, area: number): number {
+  if (item.subgrid && item.flow === Flow.Lattice) return Math.max(item.padX, area)
+  let size: number
+  switch (item.widthKind) {
+    case Sizing.Exact:
+      size = item.widthValue
+      break
+    case Sizing.Percent:
+      size = area * item.widthValue
+      break
+    case Sizing.Stretch:
+      size = area
+      break
+    default:
+      size = fitContent(item, area)
+  }
+  return Math.max(item.padX, clamp(size, item.minW, item.maxW))
+}
+
+function placeItem(box: LayoutBox, item: LayoutBox, tracks: Tracks, top: number, rowHeight: number, ascent: number) {
+  let given = Number.NaN
+  if (item.heightKind === Sizing.Exact) given = item.heightValue
+  else if (item.heightKind === Sizing.Percent) given = rowHeight * item.heightValue
+  else if (item.heightKind === Sizing.Stretch) given = rowHeight
+  if (!Number.isNaN(given)) {
+    item.cross = Math.max(item.padY, clamp(given, item.minH, item.maxH))
+    layoutBox(item, item.target, item.cross, true)
+  } else item.cross = layoutBox(item, item.target, Number.NaN, false)
+  item.width = item.target
+  item.height = item.cross
+  const left = tracks.left[item.column]
+  const spare = item.low - item.width
+  const filled = item.widthKind === Sizing.Stretch
+  const justify = box.justify === Spread.Center ? Align.Center : box.justify === Spread.End ? Align.End : Align.Start
+  item.x = filled ? left : left + alignOffset(justify, spare)
+  if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) item.y = top + ascent - baselineOf(item)
+  else if (item.heightKind === Sizing.Stretch) item.y = top
+  else item.y = top + alignOffset(item.alignSelf, rowHeight - item.height)
+}

@@ -1,0 +1,63 @@
+/** Lifted blocks: positioned against their parent's padding box by pins (CSS Positioned Layout 3 §4). */
+import { clamp, type LayoutBox, Sizing } from './box'
+import { fitContent } from './intrinsic'
+import { layoutBox, ratioHeight } from './place'
+
+const UNPINNED = {
+  left: Number.NaN, leftRatio: 0, right: Number.NaN, rightRatio: 0, top: Number.NaN, topRatio: 0, bottom: Number.NaN,
+  bottomRatio: 0, centerX: Number.NaN, centerY: Number.NaN,
+}
+
+/** Places every lifted child of `box`, whose border box is `width` × `height`. */
+export function placeLifted(box: LayoutBox, width: number, height: number) {
+  const blockW = Math.max(0, width - box.borL - box.borR)
+  const blockH = Math.max(0, height - box.borT - box.borB)
+  for (const item of box.lifted) {
+    const pins = item.pins ?? UNPINNED
+    const start = pins.left + pins.leftRatio * blockW
+    const end = pins.right + pins.rightRatio * blockW
+    const across = axis(start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
+      let size: number
+      if (item.widthKind === Sizing.Exact) size = item.widthValue
+      else if (item.widthKind === Sizing.Percent) size = blockW * item.widthValue
+      else if (item.widthKind === Sizing.Stretch) size = room
+      else size = fitContent(item, room)
+      return Math.max(item.padX, clamp(size, item.minW, item.maxW))
+    })
+    const above = pins.top + pins.topRatio * blockH
+    const below = pins.bottom + pins.bottomRatio * blockH
+    const down = axis(above, below, pins.centerY, blockH, item.heightKind === Sizing.Stretch, (room) => {
+      let size = Number.NaN
+      if (item.heightKind === Sizing.Exact) size = item.heightValue
+      else if (item.heightKind === Sizing.Percent) size = blockH * item.heightValue
+      else if (item.heightKind === Sizing.Stretch) size = room
+      else if (item.ratio > 0 && item.kids.length === 0 && !item.paragraph) size = ratioHeight(item, across.size)
+      if (Number.isNaN(size)) return layoutBox(item, across.size, Number.NaN, false)
+      return Math.max(item.padY, clamp(size, item.minH, item.maxH))
+    })
+    if (item.heightKind === Sizing.Snug) layoutBox(item, across.size, Number.NaN, false)
+    else layoutBox(item, across.size, down.size, true)
+    item.width = across.size
+    item.height = down.size
+    item.x = box.borL + across.at
+    item.y = box.borT + down.at
+  }
+}
+
+/**
+ * One axis. Unpinned: the start edge. A centre pin is `inset: offset / -offset` with automatic margins, so the size
+ * has the whole block for room and an oversized block keeps to its start along the inline axis.
+ */
+function axis(start: number, end: number, center: number, block: number, fills: boolean, sizeIn: (room: number) => number) {
+  if (!Number.isNaN(center)) {
+    const size = sizeIn(block)
+    return { at: center + Math.max(0, (block - size) / 2), size }
+  }
+  const noStart = Number.isNaN(start)
+  const noEnd = Number.isNaN(end)
+  const from = noStart ? 0 : start
+  const to = noEnd ? 0 : end
+  const size = sizeIn(Math.max(0, block - from - to))
+  if (noStart && !noEnd && !fills) return { at: block - to - size, size }
+  return { at: from, size }
+}

@@ -1,0 +1,75 @@
+/** Laying out one box: dispatch by flow, with the caches that make a second visit free. */
+import { clamp, Flow, type LayoutBox, Sizing } from './box'
+import { layoutFlex } from './flex'
+import { layoutLattice } from './grid'
+import { placeLifted } from './lifted'
+
+/** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none or a height of its own. */
+export function ratioHeight(box: LayoutBox, width: number): number {
+  if (!(box.ratio > 0)) return Number.NaN
+  return box.flow === Flow.Picture && box.padX + box.padY > 0
+    ? Math.max(0, width - box.padX) / box.ratio + box.padY
+    : width / box.ratio
+}
+
+/** Border-box height at border-box width `width` when nothing fixes the height, within min and max. */
+export function measureHeight(box: LayoutBox, width: number): number {
+  if (box.measuredW === width) return box.measuredHeight
+  const height = layoutBox(box, width, Number.NaN, false)
+  box.measuredW = width
+  box.measuredHeight = height
+  return height
+}
+
+/**
+ * Lays out everything in `box`, with its border box `width` wide and `height` high (NaN: from the content).
+ * `definite`: whether percentages of the height resolve inside. Returns the border-box height.
+ */
+export function layoutBox(box: LayoutBox, width: number, height: number, definite: boolean): number {
+  const same = box.lastW === width && box.lastDefinite === definite
+  if (same && (box.lastH === height || (Number.isNaN(box.lastH) && Number.isNaN(height)))) return box.lastResult
+  box.lastW = width
+  box.lastH = height
+  box.lastDefinite = definite
+  const result = layoutContent(box, width, height, definite)
+  box.lastResult = result
+  if (box.lifted.length > 0) placeLifted(box, width, result)
+  return result
+}
+
+function layoutContent(box: LayoutBox, width: number, height: number, definite: boolean): number {
+  const auto = Number.isNaN(height)
+  switch (box.flow) {
+    case Flow.Text: {
+      if (!auto) return height
+      const content = box.paragraph!.height(Math.max(0, width - box.padX)) + box.padY
+      return limit(box, Math.max(content, ratioHeight(box, width) || 0))
+    }
+    case Flow.Picture:
+      return auto ? limit(box, ratioHeight(box, width) || box.padY) : height
+    case Flow.Free:
+      return auto ? limit(box, Math.max(box.padY, ratioHeight(box, width) || 0)) : height
+    case Flow.Stack: {
+      let y = 0
+      for (const kid of box.kids) {
+        const own = kid.heightKind === Sizing.Exact ? Math.max(kid.padY, clamp(kid.heightValue, kid.minH, kid.maxH)) : Number.NaN
+        kid.width = width
+        kid.height = layoutBox(kid, width, own, !Number.isNaN(own))
+        kid.x = 0
+        kid.y = y
+        y += kid.height
+      }
+      return y
+    }
+    default: {
+      const run = box.flow === Flow.Lattice ? layoutLattice : layoutFlex
+      const result = run(box, width, height, definite)
+      if (!auto || !(box.ratio > 0)) return result
+      // aspect-ratio with content: the content's height is the automatic minimum (CSS Sizing 4 §5.1).
+      const wanted = limit(box, box.clip ? ratioHeight(box, width) : Math.max(result, ratioHeight(box, width)))
+      return Math.abs(wanted - result) < 1e-9 ? result : run(box, width, wanted, true)
+    }
+  }
+}
+
+const limit = (box: LayoutBox, height: number) => Math.max(box.padY, clamp(height, box.minH, box.maxH))
