@@ -29,6 +29,8 @@ export class SiteViewer {
     const browser = await launch()
     const page = await browser.newPage()
     const viewer = new SiteViewer(browser, page)
+    // The TypeScript runner names inner functions through a helper that the page does not have.
+    await page.addInitScript('globalThis.__name = (value) => value')
     await page.route(`${ORIGIN}**`, async (route) => {
       const path = decodeURIComponent(new URL(route.request().url()).pathname.slice(1))
       const contentType = TYPES[path.split('.').pop()!] ?? 'application/octet-stream'
@@ -69,7 +71,8 @@ export class SiteViewer {
         const element = document.querySelector(`[data-node="${id}"]`)
         if (!element || !(id in boxes)) continue
         const out: string[] = []
-        let bottom = Number.NEGATIVE_INFINITY
+        let lineMiddle = 0
+        const half = Number.parseFloat(getComputedStyle(element).lineHeight) / 2
         let pendingBreak = false
         const walk = (node: Node) => {
           if (node.nodeName === 'BR') {
@@ -86,9 +89,9 @@ export class SiteViewer {
               if (!rect) continue
               if (rect.width === 0 && /\s/.test(text[i])) continue
               const middle = (rect.top + rect.bottom) / 2
-              if (out.length === 0 || pendingBreak || middle > bottom) {
+              if (out.length === 0 || pendingBreak || middle > lineMiddle + half) {
                 out.push('')
-                bottom = rect.bottom
+                lineMiddle = middle
                 pendingBreak = false
               }
               out[out.length - 1] += text[i]

@@ -1,6 +1,6 @@
 /** `lattice conformance`: random documents, core against Chromium, box for box and line for line. */
 import fc from 'fast-check'
-import type { ProjectFile } from '../../core/document/schema'
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { SiteViewer } from '../browser'
 import { compareDocument, type Comparison } from './compare'
 import { documents, FEATURES, type Feature } from './documents'
@@ -62,11 +62,18 @@ async function explain(viewer: SiteViewer, features: ReadonlySet<Feature>, optio
   if (!smallest) return
   const result = await compareDocument(viewer, smallest, options.widths)
   print('smallest failing document:')
-  print(JSON.stringify(smallest.pages[0].sections, null, 1))
+  for (const section of smallest.pages[0].sections) printTree(section, '  ', print)
   for (const off of result.boxesOff.slice(0, 12)) {
     print(`  box ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`)
   }
   for (const off of result.linesOff.slice(0, 6)) {
     print(`  lines ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`)
   }
+}
+
+function printTree(node: NodeTree, indent: string, print: (line: string) => void) {
+  const words = (props: object) => Object.entries(props).map(([key, value]) => `${key}=${JSON.stringify(value)}`).join(' ')
+  const overrides = Object.entries(node.overrides ?? {}).map(([view, props]) => ` | ${view}: ${words(props)}`).join('')
+  print(`${indent}${node.id} ${node.kind} ${words(node.props)}${overrides}`)
+  for (const child of node.children ?? []) printTree(child, `${indent}  `, print)
 }

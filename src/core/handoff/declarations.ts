@@ -268,6 +268,10 @@ function writeHeight(writer: Writer, node: Node, around: Flow) {
       break
     default:
       aligned()
+      // Between two insets an automatic height would fill the room.
+      if (around === Flow.Free && !picture && (resolved.pinCenterY !== undefined || (resolved.pinTop && resolved.pinBottom))) {
+        writer.set('height', 'fit-content')
+      }
   }
   if (resolved.ratio !== undefined) writer.set('aspect-ratio', num(resolved.ratio))
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')

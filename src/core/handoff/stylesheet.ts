@@ -129,28 +129,30 @@ function fontFace(file: FontFile, path: string): string {
 }`
 }
 
-/** Custom properties of a view's lattice. Percentages resolve where they are used: against the section's parent. */
+/** Inside math functions a zero needs its unit too. */
+const unit = (value: number) => `${num(value)}px`
+
 function latticeProperties(view: View): [string, string][] {
   const { lattice } = view
-  const half = lattice.halfGutters ? ` + ${px(lattice.gutter / 2)}` : ''
+  const half = lattice.halfGutters ? ` + ${unit(lattice.gutter / 2)}` : ''
   const wrapped = (text: string) => (half ? `calc(${text}${half})` : text)
-  let start = px(lattice.margin)
-  let end = px(lattice.margin)
+  let start = unit(lattice.margin)
+  let end = unit(lattice.margin)
   // Container units stand for the page's width, scroll bar left out.
-  let container = `(100cqw - ${px(2 * lattice.margin)})`
+  let container = `(100cqw - ${unit(2 * lattice.margin)})`
   if (lattice.container !== null) {
-    container = `min(${px(lattice.container)}, 100cqw - ${px(2 * lattice.margin)})`
-    if (lattice.place === 'center') start = end = `max(${px(lattice.margin)}, (100% - ${px(lattice.container)}) / 2)`
-    else end = `max(${px(lattice.margin)}, 100% - ${px(lattice.container + lattice.margin)})`
+    container = `min(${unit(lattice.container)}, 100cqw - ${unit(2 * lattice.margin)})`
+    if (lattice.place === 'center') start = end = `max(${unit(lattice.margin)}, (100% - ${unit(lattice.container)}) / 2)`
+    else end = `max(${unit(lattice.margin)}, 100% - ${unit(lattice.container + lattice.margin)})`
   }
   const gutters = (lattice.halfGutters ? lattice.columns : lattice.columns - 1) * lattice.gutter
   return [
     ['--columns', String(lattice.columns)],
-    ['--gutter', px(lattice.gutter) === '0' ? '0px' : px(lattice.gutter)],
-    ['--edge-start', wrapped(start === '0' ? '0px' : start)],
-    ['--edge-end', wrapped(end === '0' ? '0px' : end)],
-    ['--column', `calc((${container} - ${px(gutters)}) / ${lattice.columns})`],
-    ['--baseline', px(lattice.baseline)],
+    ['--gutter', unit(lattice.gutter)],
+    ['--edge-start', wrapped(start)],
+    ['--edge-end', wrapped(end)],
+    ['--column', `calc((${container} - ${unit(gutters)}) / ${lattice.columns})`],
+    ['--baseline', unit(lattice.baseline)],
   ]
 }
 
@@ -165,7 +167,7 @@ function rootRule(doc: Document): string {
         `${property}-family: ${fontStack(fontFamily)}`, `${property}-size: ${px(fontSize)}`, `${property}-weight: ${num(fontWeight)}`,
         `${property}-line: ${num(lineHeight)}`, `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
       )
-    } else if (token.type === 'dimension') lines.push(`${property}: ${token.value === 0 ? '0px' : px(token.value)}`)
+    } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
     else lines.push(`${property}: ${token.value}`)
   }
   for (const [property, value] of latticeProperties(doc.views[0])) lines.push(`${property}: ${value}`)
@@ -193,6 +195,8 @@ body {
 
 img {
   display: block;
+  width: auto;
+  height: auto;
   min-width: 0;
   min-height: 0;
 }

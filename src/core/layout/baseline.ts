@@ -1,12 +1,18 @@
 /** First baselines (CSS Box Alignment 3 §9, Flexbox §8.5, Grid 2 §10.6). */
 import { Align, Flow, type LayoutBox } from './box'
 
+/** How far a text's lines stand below its content edge, px: a button's label is centred in its height. */
+export function textOffset(box: LayoutBox, width: number, height: number): number {
+  if (box.node.kind !== 'button') return 0
+  return Math.max(0, (height - box.padY - box.paragraph!.height(Math.max(0, width - box.padX))) / 2)
+}
+
 /** From the border box's top to the first baseline, px; NaN when nothing inside has one. */
 function ownBaseline(box: LayoutBox): number {
   switch (box.flow) {
     case Flow.Text: {
       if (box.paragraph!.text === '') return Number.NaN
-      return box.borT + box.padT + box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
+      return box.borT + box.padT + textOffset(box, box.lastW, box.lastResult) + box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
     }
     case Flow.Row: {
       const line = box.kids.filter((kid, i) => i === 0 || kid.row === box.kids[0].row)

@@ -97,6 +97,8 @@ export class LayoutBox {
   maxH = NONE
   /** Width divided by height; NaN: none. */
   ratio = NONE
+  /** The ratio is the picture file's own: it holds between content edges; `aspect-ratio` holds between borders. */
+  naturalRatio = false
   /** Of the picture file, px. */
   naturalWidth = 0
   clip = false

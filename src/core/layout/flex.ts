@@ -10,7 +10,9 @@ const UNIT = 1 / 64
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
 
 /** Distributes free space: the offset of the first item and the extra between two. */
-export function spread(kind: Spread, free: number, count: number): { lead: number; between: number } {
+export function spread(kind: Spread, free: number, count: number, reverse = false): { lead: number; between: number } {
+  // Space around items that overflow falls back to the start of the writing mode, whatever the direction.
+  if (free < 0 && reverse && (kind === Spread.Around || kind === Spread.Evenly)) return { lead: free, between: 0 }
   switch (kind) {
     case Spread.Center:
       return { lead: free / 2, between: 0 }
@@ -207,7 +209,7 @@ function placeRowLine(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner:
   const count = line.to - line.from
   let free = inner - box.colGap * (count - 1)
   for (let i = line.from; i < line.to; i++) free -= items[i].target
-  const { lead, between } = spread(box.justify, free, count)
+  const { lead, between } = spread(box.justify, free, count, box.reverse)
   let x = box.borL + box.padL + lead
   const top = box.borT + box.padT + line.at
   for (let k = 0; k < count; k++) {
@@ -271,14 +273,14 @@ function layoutColumn(box: LayoutBox, items: LayoutBox[], width: number, height:
 
   let free = available - box.rowGap * Math.max(0, items.length - 1)
   for (const item of items) free -= item.target
-  const { lead, between } = spread(box.justify, free, items.length)
+  const { lead, between } = spread(box.justify, free, items.length, box.reverse)
   let y = box.borT + box.padT + lead
   const left = box.borL + box.padL
   for (const item of items) {
-    const own = item.heightKind === Sizing.Exact || (item.heightKind === Sizing.Percent && !Number.isNaN(percentBase))
-    const flexed = Math.abs(item.target - item.hypothetical) > 1e-9 || item.heightKind === Sizing.Stretch
-    // Content of a flexed item sees a definite height only where the container's is.
-    layoutBox(item, item.cross, item.target, own || (flexed && !Number.isNaN(innerHeight) && definite))
+    // §9.8: in a container of definite height every item's final height is definite. Chromium takes it so wherever
+    // the item has a definite height or flex basis of its own, too.
+    const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
+    layoutBox(item, item.cross, item.target, own || (definite && !Number.isNaN(innerHeight)))
     item.width = item.cross
     item.height = item.target
     item.y = y

@@ -97,7 +97,9 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       }
     }
     const given = item.heightKind === Sizing.Exact ? Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH)) : Number.NaN
-    item.cross = Number.isNaN(given) ? measureHeight(item, item.target) : given
+    // A picture with a percentage height is compressible: it asks nothing of its row (CSS Sizing 3 §5.2.2).
+    const compressible = item.flow === Flow.Picture && item.heightKind === Sizing.Percent
+    item.cross = compressible ? Math.max(item.padY, item.minH || 0) : Number.isNaN(given) ? measureHeight(item, item.target) : given
     const shrinks = item.clip && Number.isNaN(given)
     if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
@@ -162,7 +164,8 @@ function fitRows(need: Float64Array, least: Float64Array, room: number): Float64
 }
 
 function itemWidth(item: LayoutBox, area: number): number {
-  if (item.subgrid && item.flow === Flow.Lattice) return Math.max(item.padX, area)
+  // Chromium gives a subgrid its area even where padding and border alone are wider.
+  if (item.subgrid && item.flow === Flow.Lattice) return area
   let size: number
   switch (item.widthKind) {
     case Sizing.Exact:

@@ -16,7 +16,7 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     const pins = item.pins ?? UNPINNED
     const start = pins.left + pins.leftRatio * blockW
     const end = pins.right + pins.rightRatio * blockW
-    const across = axis(start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
+    const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
       let size: number
       if (item.widthKind === Sizing.Exact) size = item.widthValue
       else if (item.widthKind === Sizing.Percent) size = blockW * item.widthValue
@@ -26,7 +26,7 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     })
     const above = pins.top + pins.topRatio * blockH
     const below = pins.bottom + pins.bottomRatio * blockH
-    const down = axis(above, below, pins.centerY, blockH, item.heightKind === Sizing.Stretch, (room) => {
+    const down = axis(false, above, below, pins.centerY, blockH, item.heightKind === Sizing.Stretch, (room) => {
       let size = Number.NaN
       if (item.heightKind === Sizing.Exact) size = item.heightValue
       else if (item.heightKind === Sizing.Percent) size = blockH * item.heightValue
@@ -48,10 +48,19 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
  * One axis. Unpinned: the start edge. A centre pin is `inset: offset / -offset` with automatic margins, so the size
  * has the whole block for room and an oversized block keeps to its start along the inline axis.
  */
-function axis(start: number, end: number, center: number, block: number, fills: boolean, sizeIn: (room: number) => number) {
+function axis(
+  inline: boolean,
+  start: number,
+  end: number,
+  center: number,
+  block: number,
+  fills: boolean,
+  sizeIn: (room: number) => number,
+) {
   if (!Number.isNaN(center)) {
     const size = sizeIn(block)
-    return { at: center + Math.max(0, (block - size) / 2), size }
+    const margin = (block - size) / 2
+    return { at: center + (inline ? Math.max(0, margin) : margin), size }
   }
   const noStart = Number.isNaN(start)
   const noEnd = Number.isNaN(end)

@@ -7,9 +7,7 @@ import { placeLifted } from './lifted'
 /** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none or a height of its own. */
 export function ratioHeight(box: LayoutBox, width: number): number {
   if (!(box.ratio > 0)) return Number.NaN
-  return box.flow === Flow.Picture && box.padX + box.padY > 0
-    ? Math.max(0, width - box.padX) / box.ratio + box.padY
-    : width / box.ratio
+  return box.naturalRatio ? Math.max(0, width - box.padX) / box.ratio + box.padY : width / box.ratio
 }
 
 /** Border-box height at border-box width `width` when nothing fixes the height, within min and max. */

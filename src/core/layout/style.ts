@@ -62,6 +62,7 @@ export function applyStyle(box: LayoutBox, resolved: Resolved, around: Surroundi
   const asset = resolved.asset ? doc.assets.get(resolved.asset) : undefined
   box.naturalWidth = asset?.width ?? 300
   box.ratio = resolved.ratio ?? (kind === 'picture' ? (asset ? asset.width / asset.height : 1.5) : Number.NaN)
+  box.naturalRatio = resolved.ratio === undefined && asset !== undefined && kind === 'picture'
   const out = box.parent !== null && isLifted(resolved, parentFlow)
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
   const hostColumns = box.parent?.columns ?? used.columns

@@ -113,12 +113,15 @@ export class Face {
     this.extents = font.hExtents()
   }
 
-  /** Ascent and descent at a size, rounded to whole px as browsers do. */
+  /**
+   * Ascent and descent at a size, whole px. Rounded as Chromium does with subpixel positioning: a descent that
+   * rounding cut short takes a px from the ascent.
+   */
   metrics(size: number): FaceMetrics {
-    return {
-      ascent: Math.round((this.extents.ascender * size) / this.upem),
-      descent: Math.round((-this.extents.descender * size) / this.upem),
-    }
+    const depth = (-this.extents.descender * size) / this.upem
+    const ascent = Math.round((this.extents.ascender * size) / this.upem)
+    const descent = Math.round(depth)
+    return descent < depth && ascent >= 1 ? { ascent: ascent - 1, descent: descent + 1 } : { ascent, descent }
   }
 
   has(code: number): boolean {

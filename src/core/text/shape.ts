@@ -23,7 +23,8 @@ export type GlyphRun = {
   cluster: Uint32Array
 }
 
-const NO_LIGATURES = [new hb.Feature('liga', 0), new hb.Feature('clig', 0), new hb.Feature('dlig', 0)]
+/** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
+const NO_LIGATURES = [new hb.Feature('liga', 0), new hb.Feature('clig', 0), new hb.Feature('dlig', 0), new hb.Feature('hlig', 0), new hb.Feature('calt', 0)]
 
 /** Splits text into runs that one font file covers. */
 function* runsByFile(fonts: FontLibrary, text: string, style: TextStyle): Generator<{ start: number; end: number; face: Face }> {

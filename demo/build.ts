@@ -1,0 +1,78 @@
+/** Writes demo/hollow-oak.json: the demo project in the open format. Run with `npm run demo:build`. */
+import { writeFileSync } from 'node:fs'
+import { generateNKeysBetween } from 'fractional-indexing'
+import { checkProject } from '../src/core/document/open'
+import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
+import { Builder, type Draft, plant } from '../src/core/shelf/build'
+import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
+import { starterTokens, starterViews } from '../src/core/shelf/starter'
+import { PICTURES } from './pictures'
+
+const views = starterViews()
+const b = new Builder(views)
+let count = 0
+const makeId = () => `oak-${String(++count).padStart(3, '0')}`
+
+const assets: Asset[] = Object.entries(PICTURES).map(([id, picture]) => ({
+  id, name: picture.name, type: 'image/svg+xml', width: picture.width, height: picture.height, data: Buffer.from(picture.svg).toString('base64'),
+}))
+
+const LINKS: Record<string, string> = { Catalogue: '/catalogue', 'Browse the catalogue': '/catalogue', 'Hollow Oak': '/' }
+const NAMES: Record<string, string> = { 'Falling leaves': 'Leaves falling in green, gold and rust' }
+
+/** Links that lead somewhere in the demo, and words for who cannot see the pictures. */
+function finish(draft: Draft): Draft {
+  const label = draft.props.spans?.[0]?.text
+  const props = { ...draft.props }
+  if (label && props.link === '#' && LINKS[label]) props.link = LINKS[label]
+  if (draft.kind === 'picture' && props.asset) {
+    const name = PICTURES[props.asset].name
+    props.alt = NAMES[name] ?? name
+  }
+  return { ...draft, props, children: draft.children.map(finish) }
+}
+
+const head = () => header(b, 'Hollow Oak', ['Catalogue', 'Workshops', 'Borrow'], 'Sign in')
+const foot = () =>
+  footer(b, 'Hollow Oak', [
+    { title: 'Visit', links: ['Open Saturdays, ten to four', 'The old glasshouse, Plot 1'] },
+    { title: 'Library', links: ['How lending works', 'Terms and contact'] },
+  ], 'A neighbourhood library that lends vegetable and flower seeds.')
+
+const opening = hero(b, {
+  eyebrow: 'Free to borrow since spring', heading: 'Borrow a packet. Return a harvest.',
+  text: 'Take home heirloom vegetable and flower seed, grow it, and bring some back in autumn for the next gardener.',
+  action: 'Browse the catalogue', second: 'How lending works',
+}, 'pic-hero')
+
+const ready = cards(b, 'Ready to sow this week', [
+  { title: 'Lantern Ridge corn', text: 'Sow May to June · 90 days', action: 'Reserve a packet', asset: 'pic-corn' },
+  { title: 'Tall Meadow bean', text: 'Sow April to July · 65 days', action: 'Reserve a packet', asset: 'pic-bean' },
+  { title: 'Glasshouse pepper', text: 'Start indoors · 80 days', action: 'Reserve a packet', asset: 'pic-pepper' },
+])
+
+const catalogue = cards(b, 'All seed, by the month you sow it', [
+  { title: 'Early packets', text: 'Sow February to April', action: 'See twelve kinds', asset: 'pic-packets' },
+  { title: 'Under glass', text: 'Start indoors, plant out in May', action: 'See nine kinds', asset: 'pic-glasshouse' },
+])
+
+const pages: { name: string; path: string; sections: Draft[] }[] = [
+  { name: 'Home', path: '/', sections: [head(), { ...opening }, { ...ready, name: 'Ready to sow' }, quote(b, '“We saved eleven packets from one row of peas.”', 'A borrower, plot 14'), foot()] },
+  { name: 'Catalogue', path: '/catalogue', sections: [head(), { ...catalogue, name: 'Catalogue' }, foot()] },
+]
+
+const pageKeys = generateNKeysBetween(null, null, pages.length)
+const project: ProjectFile = {
+  format: FORMAT, version: VERSION, name: 'Hollow Oak Seed Library', tokens: starterTokens(), views, assets,
+  pages: pages.map((page, i) => {
+    const keys = generateNKeysBetween(null, null, page.sections.length)
+    return {
+      id: `page-${page.name.toLowerCase()}`, name: page.name, path: page.path, order: pageKeys[i], views: [],
+      sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k])),
+    }
+  }),
+}
+
+const checked = checkProject(JSON.parse(JSON.stringify(project)))
+writeFileSync(new URL('hollow-oak.json', import.meta.url), `${JSON.stringify(checked, null, 1)}\n`)
+console.log(`demo/hollow-oak.json: ${pages.length} pages, ${count} blocks, ${assets.length} pictures`)

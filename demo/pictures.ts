@@ -1,0 +1,91 @@
+/** Draws the demo's pictures: leaves, pods, packets, a glasshouse. Plain SVG from a seeded generator. */
+type Picture = { name: string; width: number; height: number; svg: string }
+
+/** Mulberry32: small, seeded, the same everywhere. */
+function random(seed: number) {
+  let state = seed
+  return () => {
+    state = (state + 0x6d2b79f5) | 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+const INKS = ['#1f4d3a', '#2f6b4f', '#8fae7c', '#dba53a', '#e9c67a', '#b5532d']
+const r = (value: number) => Math.round(value * 10) / 10
+
+function leaf(length: number, width: number, fill: string): string {
+  return (
+    `<path d="M0 0C${r(length * 0.25)} ${r(-width)} ${r(length * 0.75)} ${r(-width)} ${r(length)} 0C${r(length * 0.75)} ${r(width)} ${r(length * 0.25)} ${r(width)} 0 0Z" fill="${fill}"/>` +
+    `<path d="M0 0H${r(length)}" stroke="#ffffff" stroke-opacity=".35" stroke-width="2"/>`
+  )
+}
+
+function leaves(name: string, seed: number, ground: string, count: number, width = 1200, height = 960): Picture {
+  const next = random(seed)
+  let body = ''
+  for (let i = 0; i < count; i++) {
+    const length = 160 + next() * 260
+    const fill = INKS[Math.floor(next() * INKS.length)]
+    body += `<g transform="translate(${r(next() * width)} ${r(next() * height)}) rotate(${r(next() * 360)})">${leaf(length, length * (0.28 + next() * 0.2), fill)}</g>`
+  }
+  return picture(name, width, height, ground, body)
+}
+
+function picture(name: string, width: number, height: number, ground: string, body: string): Picture {
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}"><rect width="${width}" height="${height}" fill="${ground}"/>${body}</svg>`
+  return { name, width, height, svg }
+}
+
+function pods(name: string, seed: number, ground: string, ink: string): Picture {
+  const next = random(seed)
+  const width = 960
+  const height = 720
+  let body = ''
+  for (let i = 0; i < 5; i++) {
+    const length = 420 + next() * 120
+    let pod = `<path d="M0 0C60 -90 ${r(length - 60)} -90 ${r(length)} 0C${r(length - 60)} 90 60 90 0 0Z" fill="${ink}"/>`
+    for (let k = 1; k < 7; k++) pod += `<circle cx="${r((length * k) / 7)}" cy="0" r="${r(24 + next() * 8)}" fill="#e9c67a"/>`
+    body += `<g transform="translate(${r(60 + next() * 420)} ${r(90 + i * 130)}) rotate(${r(-18 + next() * 36)})">${pod}</g>`
+  }
+  return picture(name, width, height, ground, body)
+}
+
+function packets(name: string, seed: number, ground: string): Picture {
+  const next = random(seed)
+  const width = 960
+  const height = 720
+  let body = ''
+  for (let i = 0; i < 4; i++) {
+    const ink = INKS[(i * 2) % INKS.length]
+    const front =
+      `<rect x="-110" y="-160" width="220" height="320" rx="6" fill="#fffdf7"/><rect x="-110" y="-160" width="220" height="70" fill="${ink}"/>` +
+      `<g transform="translate(-70 60) rotate(-35)">${leaf(190, 60, INKS[(i + 1) % INKS.length])}</g><rect x="-70" y="118" width="140" height="12" fill="${ink}" opacity=".5"/>`
+    body += `<g transform="translate(${170 + i * 205} ${r(340 + next() * 60)}) rotate(${r(-14 + next() * 28)})">${front}</g>`
+  }
+  return picture(name, width, height, ground, body)
+}
+
+function glasshouse(name: string): Picture {
+  const width = 1440
+  const height = 900
+  let body = '<rect y="700" width="1440" height="200" fill="#8fae7c"/><path d="M220 700V360L720 140L1220 360V700Z" fill="#f3efe2"/>'
+  for (let i = 0; i <= 10; i++) body += `<path d="M${220 + i * 100} 700V${r(i <= 5 ? 360 - i * 44 : 140 + (i - 5) * 44)}" stroke="#2f6b4f" stroke-width="8"/>`
+  body += '<path d="M220 360H1220M220 530H1220M220 700V360L720 140L1220 360V700Z" fill="none" stroke="#1f4d3a" stroke-width="12"/>'
+  const next = random(31)
+  for (let i = 0; i < 26; i++) {
+    const length = 70 + next() * 110
+    body += `<g transform="translate(${r(260 + next() * 920)} 700) rotate(${r(-120 + next() * 60)})">${leaf(length, length * 0.3, INKS[Math.floor(next() * 4)])}</g>`
+  }
+  return picture(name, width, height, '#cfe0dc', body)
+}
+
+export const PICTURES: Record<string, Picture> = {
+  'pic-hero': leaves('Falling leaves', 7, '#efdcb2', 15),
+  'pic-corn': leaves('Lantern Ridge corn', 11, '#e3ede0', 13, 960, 720),
+  'pic-bean': pods('Tall Meadow bean', 5, '#f6e6cb', '#2f6b4f'),
+  'pic-pepper': leaves('Glasshouse pepper', 23, '#efe0d8', 13, 960, 720),
+  'pic-packets': packets('Seed packets', 3, '#e0ebe3'),
+  'pic-glasshouse': glasshouse('The glasshouse'),
+}

@@ -1,0 +1,112 @@
+/** Building trees: what shelf items and the demo are written with. */
+import { generateNKeysBetween } from 'fractional-indexing'
+import type { Kind, NodeTree, Props, Span, View } from '../document/schema'
+
+export type Draft = {
+  kind: Kind
+  name: string
+  props: Props
+  /** By view id. */
+  overrides: Record<string, Props>
+  children: Draft[]
+}
+
+export type Styled = { props: Props; overrides?: Record<string, Props> }
+
+/** Views up to this width get one block below the other. */
+export const NARROW = 640
+
+/** Says props once for all views, and again where narrow views differ. */
+export class Builder {
+  constructor(readonly views: View[]) {}
+
+  private get narrow(): View | undefined {
+    return this.views.slice(1).find((view) => view.width <= NARROW)
+  }
+
+  /** `narrow` goes to the widest narrow view and cascades on from there. */
+  make(kind: Kind, name: string, props: Props, narrow: Props = {}, children: Draft[] = []): Draft {
+    const overrides: Record<string, Props> = {}
+    if (this.narrow && Object.keys(narrow).length > 0) overrides[this.narrow.id] = narrow
+    return { kind, name, props, overrides, children }
+  }
+
+  /** Puts a block on columns given for a lattice of 12: scaled to each view's own count, full width when narrow. */
+  on(draft: Draft, from: number, span: number): Draft {
+    const place = (view: View) => {
+      const { columns } = view.lattice
+      if (view.width <= NARROW) return { from: 1, span: columns }
+      const first = Math.min(columns, Math.round(((from - 1) * columns) / 12) + 1)
+      return { from: first, span: Math.max(1, Math.min(columns - first + 1, Math.round((span * columns) / 12))) }
+    }
+    return this.placed(draft, place)
+  }
+
+  /** A span without a start: placed one after the other. `narrowSpan` counts in halves of the lattice. */
+  flowing(draft: Draft, span: number, narrowHalf = false): Draft {
+    return this.placed(draft, (view) => {
+      const { columns } = view.lattice
+      if (view.width <= NARROW) return { span: narrowHalf ? Math.max(1, Math.floor(columns / 2)) : columns }
+      return { span: Math.max(1, Math.round((span * columns) / 12)) }
+    })
+  }
+
+  private placed(draft: Draft, place: (view: View) => { span: number; from?: number }): Draft {
+    const overrides = { ...draft.overrides }
+    let before = place(this.views[0])
+    const props: Props = { ...draft.props, width: { kind: 'columns', ...before } }
+    for (const view of this.views.slice(1)) {
+      const here = place(view)
+      if (here.span === before.span && here.from === before.from) continue
+      overrides[view.id] = { ...overrides[view.id], width: { kind: 'columns', ...here } }
+      before = here
+    }
+    return { ...draft, props, overrides }
+  }
+
+  text(name: string, text: string | Span[], props: Props = {}, narrow: Props = {}): Draft {
+    const spans = typeof text === 'string' ? [{ text }] : text
+    return this.make('text', name, { color: '{color.ink}', type: '{type.body}', ...props, spans }, narrow)
+  }
+
+  button(name: string, label: string, props: Props = {}, narrow: Props = {}): Draft {
+    const look: Props = { type: '{type.label}', color: '{color.paper}', fill: '{color.pine}', radius: 4, link: '#' }
+    return this.make('button', name, { ...look, ...props, spans: [{ text: label }] }, narrow)
+  }
+
+  quiet(name: string, label: string, props: Props = {}): Draft {
+    return this.button(name, label, {
+      fill: undefined, color: '{color.ink}', borderTop: 1, borderRight: 1, borderBottom: 1, borderLeft: 1, borderColor: '{color.ink}', ...props,
+    })
+  }
+
+  row(name: string, props: Props, children: Draft[], narrow: Props = {}): Draft {
+    return this.make('box', name, { flow: 'row', align: 'center', ...props }, narrow, children)
+  }
+
+  column(name: string, props: Props, children: Draft[], narrow: Props = {}): Draft {
+    return this.make('box', name, { flow: 'column', ...props }, narrow, children)
+  }
+
+  picture(name: string, props: Props = {}, narrow: Props = {}): Draft {
+    return this.make('picture', name, { alt: '', ...props }, narrow)
+  }
+
+  section(name: string, props: Props, children: Draft[], narrow: Props = {}): Draft {
+    return this.make('section', name, props, narrow, children)
+  }
+}
+
+const clean = (props: Props): Props =>
+  Object.fromEntries(Object.entries(props).filter(([, value]) => value !== undefined)) as Props
+
+/** Gives a draft ids and order keys. `order`: the root's key among its new siblings. */
+export function plant(draft: Draft, makeId: () => string, order: string): NodeTree {
+  const tree: NodeTree = { id: makeId(), kind: draft.kind, name: draft.name, order, props: clean(draft.props) }
+  if (Object.keys(draft.overrides).length > 0) tree.overrides = draft.overrides
+  if (draft.children.length > 0) {
+    const keys = generateNKeysBetween(null, null, draft.children.length)
+    tree.children = draft.children.map((child, i) => plant(child, makeId, keys[i]))
+  }
+  return tree
+}
