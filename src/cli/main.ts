@@ -1,0 +1,53 @@
+/** The command line: `lattice VERB …`. */
+import { Refusal } from './refusal'
+
+const HELP = `Just Lattice
+
+  lattice demo [--port 4600] [--data .data] [--fresh]   start with the demo project, print the address
+  lattice start [--port 4600] [--data .data]            start with your own data
+  lattice test [--only unit|browser|check]              every test; last line "N passed, N failed"
+  lattice check                                         types, lint, architecture
+  lattice solve --width 1512 --container 1224 --columns 12 --gutter 24 [--half-gutters]
+  lattice layout FILE --page NAME --width 1440          boxes and lines as JSON
+  lattice export FILE --to html|svg|png|pdf|tokens|json --out DIR [--mark]
+  lattice conformance [--documents 200] [--seed 1] [--widths 1440,390] [--only flex,text] [--explain]
+  lattice bench [--only NAME] [--json FILE]
+  lattice screenshots                                   docs/screenshots from the demo data`
+
+type Verb = (args: string[]) => Promise<number>
+const VERBS: Record<string, () => Promise<Verb>> = {
+  demo: async () => (await import('./serve')).demo,
+  start: async () => (await import('./serve')).start,
+  test: async () => (await import('./test')).test,
+  check: async () => (await import('./test')).check,
+  solve: async () => (await import('./solve')).solve,
+  layout: async () => (await import('./layout')).layout,
+  export: async () => (await import('./export')).exportProject,
+  conformance: async () => (await import('./conformance/verb')).conformance,
+  bench: async () => (await import('./bench/verb')).bench,
+  screenshots: async () => (await import('./screenshots')).screenshots,
+}
+
+async function main(): Promise<number> {
+  const [verb, ...args] = process.argv.slice(2)
+  if (verb === undefined || verb === 'help' || verb === '--help') {
+    console.log(HELP)
+    return 0
+  }
+  const load = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined
+  if (!load) throw new Refusal(`there is no “${verb}”; “lattice help” lists what there is`)
+  return (await load())(args)
+}
+
+main().then(
+  (status) => { process.exitCode = status },
+  (error) => {
+    if (error instanceof Refusal) {
+      console.error(`lattice: ${error.message}`)
+      process.exitCode = 2
+    } else {
+      console.error(error)
+      process.exitCode = 1
+    }
+  },
+)

@@ -1,0 +1,88 @@
+/** `lattice demo` and `lattice start`: database, migrations, web build, app server; all stopped together. */
+import { spawnSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
+import { readFile, rm, stat, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { pino } from 'pino'
+import { openProject } from '../core/document/open'
+import { createApp, listen } from '../server/app'
+import { migrate } from '../server/db/migrate'
+import { openPool } from '../server/db/pool'
+import { startMariaDb } from '../server/mariadb'
+import { newestSource } from './sources'
+import { numberOption, pathFrom, readArgs, Refusal } from './refusal'
+
+const ROOT = fileURLToPath(new URL('../../', import.meta.url))
+export const DEMO_FILE = join(ROOT, 'demo/hollow-oak.json')
+
+/** Builds the web app unless the last build is newer than every source. */
+export async function buildWeb() {
+  const built = join(ROOT, 'dist/web/index.html')
+  const at = existsSync(built) ? (await stat(built)).mtimeMs : 0
+  if (at > (await newestSource(ROOT))) return
+  console.error('lattice: building …')
+  const result = spawnSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: ROOT, stdio: ['ignore', 2, 2] })
+  if (result.status !== 0) throw new Error('the web app could not be built')
+}
+
+export type Running = { address: string; port: number; stop: () => Promise<void> }
+
+export type ServeOptions = { data: string; port: number; demo: boolean; databasePort?: number; logLevel?: string }
+
+/** Starts everything on a data folder. */
+export async function serve(options: ServeOptions): Promise<Running> {
+  const log = pino({ level: options.logLevel ?? process.env.LATTICE_LOG ?? 'warn' })
+  const database = await startMariaDb(options.data, options.databasePort)
+  const pool = openPool(database.address)
+  try {
+    await migrate(pool)
+    const { app, projects } = createApp(pool, log)
+    if (options.demo) await loadDemo(projects, options.data)
+    const { server, port } = await listen(app, options.port)
+    const stop = async () => {
+      server.closeAllConnections()
+      await new Promise((resolve) => server.close(resolve))
+      await pool.end().catch(() => undefined)
+      await database.stop()
+    }
+    return { address: `http://localhost:${port}/`, port, stop }
+  } catch (error) {
+    await pool.end().catch(() => undefined)
+    await database.stop()
+    throw error
+  }
+}
+
+/** The demo project goes in once; what the user makes of it, deleting it included, stays. */
+async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data: string) {
+  const mark = join(data, 'demo-loaded')
+  if (existsSync(mark)) return
+  await projects.create(openProject(await readFile(DEMO_FILE, 'utf8')).toFile())
+  await writeFile(mark, `${new Date().toISOString()}\n`)
+}
+
+async function run(args: string[], isDemo: boolean): Promise<number> {
+  const { values } = readArgs(args, { port: { type: 'string' }, data: { type: 'string' }, fresh: { type: 'boolean' } })
+  if (values.fresh && !isDemo) throw new Refusal('--fresh belongs to “lattice demo”: “start” never throws your data away')
+  const port = numberOption('port', values.port, { min: 1, max: 65_535, integer: true }) ?? 4600
+  // Another port is another instance, with data of its own.
+  const data = values.data ? pathFrom(values.data) : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
+  if (values.fresh) await rm(data, { recursive: true, force: true })
+  await buildWeb()
+  const running = await serve({ data, port, demo: isDemo }).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE') throw new Refusal(`port ${port} is taken; choose another with --port`)
+    throw error
+  })
+  console.log(`Just Lattice is at ${running.address}  (Ctrl-C stops it)`)
+  await new Promise<void>((resolve) => {
+    process.once('SIGINT', () => resolve())
+    process.once('SIGTERM', () => resolve())
+  })
+  console.log('stopping …')
+  await running.stop()
+  return 0
+}
+
+export const demo = (args: string[]) => run(args, true)
+export const start = (args: string[]) => run(args, false)

@@ -1,0 +1,31 @@
+/** The handoff as one zip: HTML, CSS, pictures, fonts with their licences, tokens, the project. */
+import { readFile } from 'node:fs/promises'
+import { zipSync } from 'fflate'
+import type { Document } from '../core/document/document'
+import { buildSite, type SiteOptions } from '../core/handoff/site'
+import { fontFile } from '../core/text/fonts'
+import { woff2 } from './fonts'
+
+/** Every file by path, as bytes. */
+export async function siteBytes(doc: Document, options: SiteOptions = {}): Promise<Map<string, Uint8Array>> {
+  const site = buildSite(doc, options)
+  const files = new Map<string, Uint8Array>()
+  for (const [path, text] of site.text) files.set(path, new TextEncoder().encode(text))
+  for (const [path, data] of site.base64) files.set(path, Buffer.from(data, 'base64'))
+  const families = new Set<string>()
+  for (const id of site.fonts) {
+    files.set(`fonts/${id}.woff2`, await woff2(id))
+    families.add(fontFile(id)!.slug)
+  }
+  for (const slug of families) {
+    const licence = new URL(`../../node_modules/@fontsource-variable/${slug}/LICENSE`, import.meta.url)
+    files.set(`fonts/${slug}-LICENSE.txt`, await readFile(licence))
+  }
+  return files
+}
+
+export async function siteZip(doc: Document): Promise<Uint8Array> {
+  const files = await siteBytes(doc)
+  // A fixed date: the same project gives the same bytes.
+  return zipSync(Object.fromEntries(files), { level: 6, mtime: new Date('2026-01-01T00:00:00Z') })
+}

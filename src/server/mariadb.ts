@@ -1,0 +1,117 @@
+/** A MariaDB server of our own: private data folder, loopback, own port and socket. */
+import { type ChildProcess, execFile, spawn } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { existsSync } from 'node:fs'
+import { mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { createServer } from 'node:net'
+import { tmpdir, userInfo } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import mysql from 'mysql2/promise'
+import type { DatabaseAddress } from './db/pool'
+
+const run = promisify(execFile)
+const DATABASE = 'just_lattice'
+const USER = 'just_lattice'
+
+/** A loopback port nobody listens on. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.on('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => resolve(port))
+    })
+  })
+}
+
+export type MariaDb = {
+  address: DatabaseAddress
+  /** Shuts the server down cleanly and waits for it. */
+  stop: () => Promise<void>
+}
+
+/**
+ * Starts a server on `folder`, making the data folder the first time.
+ * @param port left out: any free one
+ * @throws when the server does not come up, with the last lines of its log
+ */
+export async function startMariaDb(folder: string, port?: number): Promise<MariaDb> {
+  await mkdir(folder, { recursive: true })
+  const data = join(folder, 'mariadb')
+  const user = userInfo().username
+  if (!existsSync(join(data, 'mysql'))) {
+    await run('mariadb-install-db', ['--no-defaults', `--datadir=${data}`, `--user=${user}`, '--skip-test-db', '--auth-root-authentication-method=normal'])
+  }
+  const password = await secret(join(folder, 'database-password'))
+  const init = join(folder, 'database-init.sql')
+  await writeFile(
+    init,
+    [
+      `CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
+      `CREATE OR REPLACE USER ${USER}@'127.0.0.1' IDENTIFIED BY '${password}';`,
+      `GRANT ALL ON ${DATABASE}.* TO ${USER}@'127.0.0.1';`,
+      `ALTER USER root@localhost ACCOUNT LOCK;`,
+    ].join('\n'),
+    { mode: 0o600 },
+  )
+  const used = port ?? (await freePort())
+  // A socket's path may be 107 bytes long at most, whatever the project's folder is.
+  const runtime = await mkdtemp(join(tmpdir(), 'just-lattice-'))
+  const child = spawn(
+    'mariadbd',
+    [
+      '--no-defaults', `--datadir=${data}`, `--user=${user}`, '--bind-address=127.0.0.1', `--port=${used}`, `--socket=${join(runtime, 'db.sock')}`,
+      `--pid-file=${join(runtime, 'db.pid')}`, `--init-file=${init}`, '--skip-name-resolve', '--skip-log-bin', '--max-allowed-packet=256M',
+      '--innodb-buffer-pool-size=128M', '--innodb-flush-log-at-trx-commit=1', '--character-set-server=utf8mb4',
+    ],
+    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+  )
+  let tail = ''
+  child.stderr!.on('data', (chunk: Buffer) => { tail = (tail + chunk.toString()).slice(-4000) })
+  const address: DatabaseAddress = { host: '127.0.0.1', port: used, user: USER, password, database: DATABASE }
+  await whenUp(child, address, () => tail)
+  const stop = async () => {
+    await ended(child, () => child.kill('SIGTERM'))
+    await rm(runtime, { recursive: true, force: true })
+  }
+  return { address, stop }
+}
+
+async function secret(path: string): Promise<string> {
+  if (existsSync(path)) return (await readFile(path, 'utf8')).trim()
+  const made = randomBytes(24).toString('hex')
+  await writeFile(path, made, { mode: 0o600 })
+  return made
+}
+
+async function whenUp(child: ChildProcess, address: DatabaseAddress, log: () => string) {
+  const started = Date.now()
+  for (;;) {
+    if (child.exitCode !== null) throw new Error(`MariaDB stopped while starting:\n${log()}`)
+    try {
+      const connection = await mysql.createConnection({ ...address, connectTimeout: 1000 })
+      await connection.end()
+      return
+    } catch {
+      if (Date.now() - started > 60_000) {
+        child.kill('SIGKILL')
+        throw new Error(`MariaDB did not answer within a minute:\n${log()}`)
+      }
+      await new Promise((resolve) => setTimeout(resolve, 60))
+    }
+  }
+}
+
+function ended(child: ChildProcess, ask: () => void): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve()
+  return new Promise((resolve) => {
+    const force = setTimeout(() => child.kill('SIGKILL'), 20_000)
+    child.once('exit', () => {
+      clearTimeout(force)
+      resolve()
+    })
+    ask()
+  })
+}
