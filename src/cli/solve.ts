@@ -11,10 +11,10 @@ export async function solve(args: string[]): Promise<number> {
   const { values } = readArgs(args, { ...options, 'half-gutters': { type: 'boolean' } })
   const known: LatticeKnown = {}
   for (const [name, key] of Object.entries(OPTIONS)) {
-    const value = numberOption(name, values[name] as string | undefined)
+    const value = numberOption(name, (values as Record<string, string | undefined>)[name])
     if (value !== undefined) known[key] = value
   }
-  const solution = solveLattice(known, values['half-gutters'] === true)
+  const solution = solveLattice(known, (values as Record<string, unknown>)['half-gutters'] === true)
   if (solution.status !== 'solved') throw new Refusal(solution.reason)
   const { width, container, margin, columns, columnWidth, gutter, whole } = solution.lattice
   console.log(JSON.stringify({ width, container, margin, columns, columnWidth, gutter, whole }))

@@ -2,10 +2,8 @@
 import { readFile } from 'node:fs/promises'
 import { decompress } from 'wawoff2'
 import type { Document } from '../core/document/document'
-import { isText } from '../core/document/kinds'
-import { resolve } from '../core/document/resolve'
-import { FontLibrary, filesNeeded, fontFile } from '../core/text/fonts'
-import { transformCase } from '../core/text/paragraph'
+import { FontLibrary, fontFile } from '../core/text/fonts'
+import { fontsOf } from '../core/text/needed'
 
 const packages = new URL('../../node_modules/@fontsource-variable/', import.meta.url)
 const uncompressed = new Map<string, Promise<Uint8Array>>()
@@ -29,22 +27,6 @@ export function openType(id: string): Promise<Uint8Array> {
     uncompressed.set(id, bytes)
   }
   return bytes
-}
-
-/** Ids of the font files that a document's texts need. */
-export function fontsOf(doc: Document): Set<string> {
-  const ids = new Set<string>()
-  for (const node of doc.nodes.values()) {
-    if (!isText(node.kind)) continue
-    for (const view of doc.views) {
-      const resolved = resolve(doc, node, view.id)
-      filesNeeded(resolved.fontFamily, resolved.italic!, '', ids)
-      for (const span of resolved.spans ?? []) {
-        filesNeeded(resolved.fontFamily, span.italic ?? resolved.italic!, transformCase(span.text, resolved.textCase), ids)
-      }
-    }
-  }
-  return ids
 }
 
 export const library = new FontLibrary()

@@ -1,0 +1,108 @@
+/** The numbered header above a sheet: shows the lattice, and says and changes the selected block's columns. */
+import { useRef, useState } from 'react'
+import type { View } from '../../core/document/schema'
+import { columnLeft, type UsedLattice } from '../../core/lattice/used'
+import { formatPx } from '../../core/lattice/solve'
+import type { PageLayout } from '../../core/layout/page'
+import { makeId } from '../editor/editor-state'
+import { useEditor } from '../editor/use-editor'
+import { columnAt, coverOf, isOnLattice, sizeOnColumns } from './span-drag'
+
+export function latticeWords(used: UsedLattice): string {
+  return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`
+}
+
+type Props = { view: View; layout: PageLayout; left: number; top: number; zoom: number }
+
+export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
+  const editor = useEditor()
+  const bar = useRef<HTMLDivElement>(null)
+  const [drag, setDrag] = useState<{ start: number; gesture: string; grip: 'span' | 'from' | 'to'; moved: boolean; cover: { from: number; to: number } } | undefined>()
+  const { used } = layout
+  const active = editor.view.id === view.id
+  const node = editor.selected
+  const cover = node && node.kind !== 'section' ? coverOf(layout, node.id) : undefined
+  const column = (event: React.PointerEvent) => columnAt(used, (event.clientX - bar.current!.getBoundingClientRect().left) / zoom)
+  const place = (from: number, to: number, gesture: string) => {
+    if (node) editor.commit([editor.setEdit(node, { width: sizeOnColumns(layout, node, from, to) })], `Place ${node.name} on columns`, gesture)
+  }
+  const down = (event: React.PointerEvent) => {
+    if (!cover || !node || event.button !== 0) return
+    event.preventDefault()
+    event.stopPropagation()
+    if (editor.viewId !== view.id) editor.select(node.id, view.id)
+    bar.current!.setPointerCapture(event.pointerId)
+    const at = column(event)
+    const x = (event.clientX - bar.current!.getBoundingClientRect().left) / zoom
+    const near = 8 / zoom
+    const leftEdge = columnLeft(used, cover.from)
+    const rightEdge = columnLeft(used, cover.to) + used.columnWidth
+    const grip = Math.abs(x - leftEdge) < near ? 'from' : Math.abs(x - rightEdge) < near ? 'to' : 'span'
+    setDrag({ start: at, gesture: makeId(), grip, moved: false, cover })
+  }
+  const move = (event: React.PointerEvent) => {
+    if (!drag) return
+    const at = column(event)
+    if (at === drag.start && !drag.moved && drag.grip === 'span') return
+    if (!drag.moved) setDrag({ ...drag, moved: true })
+    if (drag.grip === 'from') place(Math.min(at, drag.cover.to), drag.cover.to, drag.gesture)
+    else if (drag.grip === 'to') place(drag.cover.from, Math.max(at, drag.cover.from), drag.gesture)
+    else place(drag.start, at, drag.gesture)
+  }
+  const up = () => {
+    if (!drag || !cover || !node) return
+    // A click on a number moves the block there, as wide as it is.
+    if (!drag.moved && drag.grip === 'span' && isOnLattice(layout, node)) {
+      const width = drag.cover.to - drag.cover.from
+      const from = Math.min(drag.start, used.columns - width)
+      place(from, from + width, drag.gesture)
+    }
+    setDrag(undefined)
+  }
+  const cancel = () => {
+    if (drag?.moved) editor.session.undo()
+    setDrag(undefined)
+  }
+  const numbers = used.columnWidth * zoom >= 11
+  return (
+    <div style={{ position: 'absolute', left, top: top - 44, width: view.width * zoom }}>
+      <div className="truncate whitespace-nowrap text-[12px] leading-5" style={{ maxWidth: Math.max(90, view.width * zoom) }} title={`${view.name} ${view.width} · ${latticeWords(used)}`}>
+        <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span> <span className="soft">{view.width} · {latticeWords(used)}</span>
+      </div>
+      <div
+        ref={bar}
+        role="group"
+        aria-label={`Columns of ${view.name}`}
+        className="relative h-[22px] touch-none"
+        style={{ cursor: cover ? 'pointer' : 'default' }}
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={cancel}
+        onLostPointerCapture={() => drag && up()}
+        onKeyDown={(event) => event.key === 'Escape' && cancel()}
+      >
+        <i aria-hidden className="absolute top-0 h-[22px] w-px bg-primary" style={{ left: Math.round(used.left * zoom) }} />
+        <i aria-hidden className="absolute top-0 h-[22px] w-px bg-primary" style={{ left: Math.round((used.left + used.container) * zoom) - 1 }} />
+        {Array.from({ length: used.columns }, (_, i) => {
+          const number = i + 1
+          const filled = cover && number >= cover.from && number <= cover.to
+          const x = Math.round(columnLeft(used, number) * zoom)
+          const end = Math.round((columnLeft(used, number) + used.columnWidth) * zoom)
+          // The gutters inside a span belong to it.
+          const joined = filled && number < cover.to ? Math.round(columnLeft(used, number + 1) * zoom) : end
+          return (
+            <span
+              key={number}
+              data-column={number}
+              className={`absolute top-[3px] h-4 text-center text-[11px] leading-4 tabular-nums ${filled ? 'bg-primary font-semibold text-primary-content' : 'bg-base-100 soft'}`}
+              style={{ left: x, width: Math.max(1, joined - x) }}
+            >
+              {numbers ? <span style={{ display: 'inline-block', width: Math.max(1, end - x), float: 'left' }}>{number}</span> : null}
+            </span>
+          )
+        })}
+      </div>
+    </div>
+  )
+}

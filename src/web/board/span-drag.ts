@@ -1,0 +1,46 @@
+/** Spans by pointer: from columns under the pointer to the edit that places a block on them. */
+import type { Node } from '../../core/document/document'
+import type { Size } from '../../core/document/schema'
+import { Flow } from '../../core/layout/box'
+import type { PageLayout } from '../../core/layout/page'
+import { columnsOf, type UsedLattice } from '../../core/lattice/used'
+
+/** The column (from 1) nearest to x, px from the sheet's left edge. */
+export function columnAt(used: UsedLattice, x: number): number {
+  const step = used.columnWidth + used.gutter || 1
+  return Math.min(used.columns, Math.max(1, Math.floor((x - used.left - used.inset + used.gutter / 2) / step) + 1))
+}
+
+/** Where a block's parent begins on the view's lattice: subgrids count their own columns from 1. */
+function columnsBefore(layout: PageLayout, node: Node): number {
+  const parent = node.parent ? layout.boxes.get(node.parent) : undefined
+  if (!parent?.subgrid) return 0
+  const rect = layout.rect(parent.id)
+  return rect ? columnsOf(layout.used, rect.x, rect.width).from - 1 : 0
+}
+
+/** Whether a block's place is said in columns, or only its width. */
+export function isOnLattice(layout: PageLayout, node: Node): boolean {
+  const parent = node.parent ? layout.boxes.get(node.parent) : undefined
+  const box = layout.boxes.get(node.id)
+  return parent?.flow === Flow.Lattice && box?.pins === null
+}
+
+/** The columns a block covers on the view's lattice, counted from 1. */
+export function coverOf(layout: PageLayout, id: string): { from: number; to: number; exact: boolean } | undefined {
+  const rect = layout.rect(id)
+  if (!rect) return undefined
+  const { from, span, exact } = columnsOf(layout.used, rect.x, rect.width)
+  return { from, to: from + span - 1, exact }
+}
+
+/** The size that puts a block on columns `from`–`to` of the view's lattice. */
+export function sizeOnColumns(layout: PageLayout, node: Node, from: number, to: number): Size {
+  const low = Math.min(from, to)
+  const high = Math.max(from, to)
+  if (!isOnLattice(layout, node)) return { kind: 'columns', span: high - low + 1 }
+  const before = columnsBefore(layout, node)
+  const columns = layout.boxes.get(node.parent!)!.columns
+  const first = Math.min(columns, Math.max(1, low - before))
+  return { kind: 'columns', span: Math.max(1, Math.min(columns, high - before) - first + 1), from: first }
+}

@@ -1,0 +1,105 @@
+/** The editor: bar, ledger, board, spec, shelf; and the keyboard. */
+import { useEffect, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { Board } from '../board/board'
+import { Ledger } from '../ledger/ledger'
+import { commandFor, keysOf } from '../palette/commands'
+import { Palette, Shortcuts } from '../palette/palette'
+import { ProjectSession } from '../session/project-session'
+import { ensureFonts } from '../session/fonts'
+import { Shelf } from '../shelf/shelf'
+import { Spec } from '../spec/spec'
+import { Editor } from './editor-state'
+import { PageDialog, ViewsDialog } from './page-dialog'
+import { TopBar } from './top-bar'
+import { EditorContext, useEditor } from './use-editor'
+
+export function EditorScreen() {
+  const { id = '' } = useParams()
+  const [editor, setEditor] = useState<Editor>()
+  const [problem, setProblem] = useState<string>()
+  useEffect(() => {
+    let session: ProjectSession | undefined
+    let left = false
+    ProjectSession.open(id)
+      .then(async (opened) => {
+        session = opened
+        await ensureFonts(opened.doc)
+        if (left) opened.close()
+        else setEditor(new Editor(opened))
+      })
+      .catch((error: Error) => setProblem(error.message))
+    return () => {
+      left = true
+      session?.close()
+    }
+  }, [id])
+  if (problem) {
+    return (
+      <main className="grid h-full place-items-center">
+        <div className="max-w-[420px] text-center">
+          <h1 className="mb-2 text-[18px] font-bold">This project cannot be opened</h1>
+          <p className="mb-4 soft">{problem}.</p>
+          <Link to="/" className="main-button">
+            All projects
+          </Link>
+        </div>
+      </main>
+    )
+  }
+  if (!editor) return <main className="grid h-full place-items-center soft">Opening …</main>
+  return (
+    <EditorContext value={editor}>
+      <Desk />
+    </EditorContext>
+  )
+}
+
+function Desk() {
+  const editor = useEditor()
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement
+      if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
+      const keys = keysOf(event)
+      // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.
+      if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
+      const command = commandFor(keys)
+      if (!command || (command.when && !command.when(editor))) return
+      if (event.defaultPrevented) return
+      event.preventDefault()
+      command.run(editor)
+    }
+    addEventListener('keydown', key)
+    return () => removeEventListener('keydown', key)
+  }, [editor])
+  useEffect(() => {
+    document.title = `${editor.doc.name} · Just Lattice`
+  })
+  return (
+    <div className="flex h-full flex-col">
+      <TopBar />
+      <main className="flex min-h-0 flex-1">
+        {editor.panels.ledger && <Ledger />}
+        <Board />
+        {editor.panels.spec && <Spec />}
+      </main>
+      <Shelf />
+      {editor.session.notice && (
+        <div role="alert" className="floating fixed bottom-14 left-1/2 z-50 flex max-w-[560px] -translate-x-1/2 items-center gap-3 px-4 py-2.5">
+          <span>{editor.session.notice.charAt(0).toUpperCase() + editor.session.notice.slice(1)}.</span>
+          <button type="button" className="plain-button font-semibold text-primary" onClick={() => editor.session.say(undefined)}>
+            Understood
+          </button>
+        </div>
+      )}
+      <div className="sr-only" aria-live="polite">
+        {editor.announcement}
+      </div>
+      {editor.dialog === 'page' && <PageDialog />}
+      {editor.dialog === 'views' && <ViewsDialog />}
+      {editor.dialog === 'palette' && <Palette />}
+      {editor.dialog === 'shortcuts' && <Shortcuts />}
+    </div>
+  )
+}

@@ -1,0 +1,33 @@
+/** The ledger's rows: what is open of the page's tree, top down. */
+import type { Document, Node } from '../../core/document/document'
+import type { PageLayout } from '../../core/layout/page'
+import { type Resolved, resolve } from '../../core/document/resolve'
+import { coverOf, isOnLattice } from '../board/span-drag'
+
+export type Row = { node: Node; depth: number; open: boolean; parent: string; position: number; siblings: number }
+
+export function rowsOf(doc: Document, page: string, open: ReadonlySet<string>): Row[] {
+  const rows: Row[] = []
+  const visit = (id: string, depth: number, position: number, siblings: number) => {
+    const node = doc.node(id)
+    const isOpen = open.has(id) && node.children.length > 0
+    rows.push({ node, depth, open: isOpen, parent: node.parent ?? page, position, siblings })
+    if (isOpen) node.children.forEach((child, i) => { visit(child, depth + 1, i, node.children.length) })
+  }
+  const sections = doc.node(page).children
+  sections.forEach((id, i) => { visit(id, 0, i, sections.length) })
+  return rows
+}
+
+/** A few words on what a block is, for the row's right end. */
+export function wordsFor(doc: Document, node: Node, view: string, layout: PageLayout | undefined): string {
+  const resolved: Resolved = resolve(doc, node, view)
+  if (resolved.hidden) return 'hidden here'
+  if (layout && isOnLattice(layout, node)) {
+    const cover = coverOf(layout, node.id)
+    if (cover) return cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`
+  }
+  if (resolved.lifted) return 'lifted'
+  if (node.kind === 'box') return resolved.flow === 'free' || resolved.flow === 'lattice' ? resolved.flow : `${resolved.flow} · ${resolved.rowGap}`
+  return node.kind
+}

@@ -1,0 +1,74 @@
+/** One list of every command, found by typing. */
+import { Command as Cmdk } from 'cmdk'
+import { SHELF } from '../../core/shelf/items'
+import { useEditor } from '../editor/use-editor'
+import { Dialog } from '../parts/dialog'
+import { placeItem } from '../shelf/place-item'
+import { COMMANDS, showKeys } from './commands'
+
+const ROW = 'flex items-center justify-between rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
+const HEADING = '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-bold'
+
+export function Palette() {
+  const editor = useEditor()
+  const close = () => editor.set({ dialog: undefined })
+  const groups = ['Block', 'Page', 'Board', 'Project'] as const
+  return (
+    <Dialog title="All commands" onClose={close} width={480}>
+      <Cmdk label="Commands" loop>
+        <Cmdk.Input autoFocus placeholder="What do you want to do?" className="text-field mb-2 w-full" />
+        <Cmdk.List className="max-h-[340px] overflow-y-auto">
+          <Cmdk.Empty className="px-2 py-3 soft">No command is called that.</Cmdk.Empty>
+          {groups.map((group) => (
+            <Cmdk.Group key={group} heading={group} className={HEADING}>
+              {COMMANDS.filter((command) => command.group === group && command.id !== 'palette' && (!command.when || command.when(editor))).map((command) => (
+                <Cmdk.Item key={command.id} value={command.name} className={ROW} onSelect={() => { close(); command.run(editor) }}>
+                  {command.name}
+                  {command.keys && <kbd className="text-[12px] soft">{showKeys(command.keys)}</kbd>}
+                </Cmdk.Item>
+              ))}
+            </Cmdk.Group>
+          ))}
+          <Cmdk.Group heading="Place" className={HEADING}>
+            {SHELF.map((item) => (
+              <Cmdk.Item key={item.id} value={`Place ${item.name} ${item.words}`} className={ROW} onSelect={() => { close(); placeItem(editor, item) }}>
+                {item.name} <span className="text-[12px] soft">{item.category}</span>
+              </Cmdk.Item>
+            ))}
+          </Cmdk.Group>
+          <Cmdk.Group heading="Pages" className={HEADING}>
+            {editor.doc.pagesInOrder().map((page) => (
+              <Cmdk.Item key={page.id} value={`Open page ${page.name}`} className={ROW} onSelect={() => { close(); editor.openPage(page.id) }}>
+                {page.name} <span className="text-[12px] soft">{page.path}</span>
+              </Cmdk.Item>
+            ))}
+          </Cmdk.Group>
+        </Cmdk.List>
+      </Cmdk>
+    </Dialog>
+  )
+}
+
+export function Shortcuts() {
+  const editor = useEditor()
+  return (
+    <Dialog title="Shortcuts" onClose={() => editor.set({ dialog: undefined })} width={560}>
+      <div className="grid max-h-[60vh] grid-cols-2 gap-x-8 overflow-y-auto">
+        {COMMANDS.filter((command) => command.keys).map((command) => (
+          <div key={command.id} className="rule-b flex items-baseline justify-between py-1.5">
+            <span>{command.name}</span>
+            <kbd className="text-[12px] soft">{showKeys(command.keys!)}</kbd>
+          </div>
+        ))}
+        <div className="rule-b flex items-baseline justify-between py-1.5">
+          <span>Move the board</span>
+          <kbd className="text-[12px] soft">wheel, or Space and drag</kbd>
+        </div>
+        <div className="rule-b flex items-baseline justify-between py-1.5">
+          <span>Closer or further at the pointer</span>
+          <kbd className="text-[12px] soft">Ctrl wheel, pinch</kbd>
+        </div>
+      </div>
+    </Dialog>
+  )
+}

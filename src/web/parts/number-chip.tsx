@@ -1,0 +1,109 @@
+/** A number that opens in place: takes arithmetic, steps with the arrow keys, says at the field what is wrong. */
+import { useEffect, useId, useRef, useState } from 'react'
+import { type QuantityContext, readQuantity } from '../../core/quantity/arithmetic'
+import { formatPx } from '../../core/lattice/solve'
+
+type Props = {
+  label: string
+  value: number | undefined
+  /** Shown instead of the number while it is not being edited. */
+  shown?: string
+  onChange: (value: number) => void
+  context?: QuantityContext
+  step?: number
+  className?: string
+  unit?: string
+  /** What an emptied field means; left out: a number is needed. */
+  onClear?: () => void
+}
+
+export function NumberChip({ label, value, shown, onChange, context, step = 1, className = 'chip', unit, onClear }: Props) {
+  const [text, setText] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const field = useRef<HTMLInputElement>(null)
+  const id = useId()
+  const open = text !== undefined
+  useEffect(() => {
+    if (open) field.current?.select()
+  }, [open])
+  const reading = (typed: string) => readQuantity(typed, { current: value, ...context })
+  const start = () => {
+    setText(value === undefined ? '' : formatPx(value))
+    setProblem(undefined)
+  }
+  const stop = () => {
+    setText(undefined)
+    setProblem(undefined)
+  }
+  /** @returns whether the field may close */
+  const take = (): boolean => {
+    if (text === undefined) return true
+    if (text.trim() === '' && onClear) {
+      onClear()
+      stop()
+      return true
+    }
+    const read = reading(text)
+    if (!read.ok) {
+      setProblem(read.reason)
+      return false
+    }
+    stop()
+    if (read.value !== value) onChange(read.value)
+    return true
+  }
+  const bump = (by: number) => {
+    const read = reading(text ?? '')
+    if (!read.ok) return setProblem(read.reason)
+    const next = readQuantity(String(read.value + by), context)
+    if (!next.ok) return setProblem(next.reason)
+    setText(formatPx(next.value))
+    setProblem(undefined)
+    onChange(next.value)
+  }
+  if (!open) {
+    const words = shown ?? (value === undefined ? 'none' : `${formatPx(value)}${unit ?? ''}`)
+    return (
+      <button type="button" className={className} aria-label={`${label}: ${words}`} onClick={start} onFocus={(event) => event.currentTarget.dataset.tabbed && start()}>
+        {words}
+      </button>
+    )
+  }
+  return (
+    <span className="relative inline-block">
+      <input
+        ref={field}
+        // biome-ignore lint/a11y/noAutofocus: the field opens where the user pressed
+        autoFocus
+        className="text-field w-[76px] font-semibold tabular-nums"
+        inputMode="text"
+        aria-label={label}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? id : undefined}
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value)
+          setProblem(undefined)
+        }}
+        onBlur={() => {
+          // Leaving with something that cannot be read keeps the old value.
+          if (!take()) stop()
+        }}
+        onKeyDown={(event) => {
+          event.stopPropagation()
+          if (event.key === 'Enter') take()
+          else if (event.key === 'Escape') stop()
+          else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            event.preventDefault()
+            bump((event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1))
+          }
+        }}
+      />
+      {problem && (
+        <span id={id} role="alert" className="floating absolute top-full left-0 z-40 mt-1 w-max max-w-[220px] px-2 py-1 text-[12px] leading-4 text-error">
+          {problem}
+        </span>
+      )}
+    </span>
+  )
+}

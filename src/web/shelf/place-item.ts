@@ -1,0 +1,71 @@
+/** Putting a shelf item on the page: after what is selected, or at the end. */
+import { orderAt } from '../../core/arrange/order'
+import { holdsBlocks } from '../../core/document/kinds'
+import type { Asset, NodeTree } from '../../core/document/schema'
+import type { Edit } from '../../core/edits/edit'
+import { Builder, plant } from '../../core/shelf/build'
+import type { ShelfItem } from '../../core/shelf/items'
+import { type Editor, makeId } from '../editor/editor-state'
+
+/** Where a new section goes: behind the selected one; a footer stays last. */
+function sectionIndex(editor: Editor): number {
+  const { doc } = editor
+  const sections = doc.node(editor.pageId).children
+  const selected = editor.selected
+  if (selected) {
+    const own = [selected, ...doc.ancestors(selected.id)].find((node) => node.kind === 'section')
+    if (own) return sections.indexOf(own.id) + 1
+  }
+  return sections.length
+}
+
+/** The box a new block goes into, and its position there. */
+function blockPlace(editor: Editor): { parent: string; index: number } | undefined {
+  const { doc } = editor
+  const selected = editor.selected
+  if (selected) {
+    if (holdsBlocks(selected.kind)) return { parent: selected.id, index: selected.children.length }
+    return { parent: selected.parent!, index: doc.node(selected.parent!).children.indexOf(selected.id) + 1 }
+  }
+  const last = doc.node(editor.pageId).children.at(-1)
+  return last ? { parent: last, index: doc.node(last).children.length } : undefined
+}
+
+export function placeItem(editor: Editor, item: ShelfItem) {
+  const { doc } = editor
+  if (!editor.page) return
+  const builder = new Builder(doc.viewsOf(editor.page).length > 0 ? doc.views : doc.views)
+  const draft = item.build(builder)
+  if (item.shelf === 'sections') {
+    const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)
+    const tree = plant(draft, makeId, orderAt(doc, editor.pageId, index))
+    insert(editor, [{ op: 'insert', parent: editor.pageId, tree }], tree, `Place ${item.name}`)
+    return
+  }
+  placeBlock(editor, (order) => plant(draft, makeId, order), `Place ${item.name}`)
+}
+
+export function placePicture(editor: Editor, asset: Asset) {
+  placeBlock(editor, (order) => ({ id: makeId(), kind: 'picture', name: asset.name.slice(0, 60) || 'Picture', order, props: { asset: asset.id, alt: asset.name } }), `Place ${asset.name}`)
+}
+
+function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: string) {
+  const { doc } = editor
+  const place = blockPlace(editor)
+  if (place) {
+    const tree = make(orderAt(doc, place.parent, place.index))
+    insert(editor, [{ op: 'insert', parent: place.parent, tree }], tree, label)
+    return
+  }
+  // An empty page: the block brings a section to lie in.
+  const block = make('a0')
+  const section: NodeTree = { id: makeId(), kind: 'section', name: 'Section', order: orderAt(doc, editor.pageId, 0), props: { flow: 'column', rowGap: 24, paddingTop: 64, paddingBottom: 64 }, children: [block] }
+  insert(editor, [{ op: 'insert', parent: editor.pageId, tree: section }], block, label)
+}
+
+function insert(editor: Editor, edits: Edit[], tree: NodeTree, label: string) {
+  if (editor.commit(edits, label)) {
+    editor.select(tree.id)
+    editor.announce(`${tree.name} placed`)
+  }
+}

@@ -1,0 +1,136 @@
+/** The spec: what is selected, as short statements whose values are changed in place. */
+import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
+import { holdsBlocks, isText } from '../../core/document/kinds'
+import type { Node } from '../../core/document/document'
+import { LatticeBench } from '../bench/lattice-bench'
+import { useEditor } from '../editor/use-editor'
+import { Inside } from './inside'
+import { Group, Line } from './line'
+import { Look, LinkLine, PictureLines, TypeLines } from './look'
+import { Place } from './place'
+import { SizeChips } from './size-chip'
+import { NumberChip } from '../parts/number-chip'
+
+export function Spec() {
+  const editor = useEditor()
+  const node = editor.selected
+  return (
+    <aside aria-label="Spec" className="flex w-[300px] flex-none flex-col border-l border-base-300 bg-base-100">
+      {node ? <BlockSpec key={node.id} node={node} /> : <LatticeBench />}
+    </aside>
+  )
+}
+
+const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
+
+function BlockSpec({ node }: { node: Node }) {
+  const editor = useEditor()
+  const many = editor.selection.length
+  const hidden = editor.resolved(node).hidden === true
+  return (
+    <>
+      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{many > 1 ? `${many} blocks` : node.name}</h2>
+        <button type="button" className="icon-button" aria-pressed={node.locked} title={node.locked ? 'Unlock' : 'Lock'} aria-label={node.locked ? 'Unlock' : 'Lock'} onClick={() => editor.commit([{ op: 'meta', node: node.id, locked: !node.locked }], node.locked ? 'Unlock' : 'Lock')}>
+          {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
+        </button>
+        <button type="button" className="icon-button" aria-pressed={hidden} title={hidden ? 'Show' : 'Hide'} aria-label={hidden ? 'Show' : 'Hide'} onClick={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide')}>
+          {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
+        </button>
+      </header>
+      <ScopeSwitch />
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
+        {node.kind !== 'section' && (
+          <Group title="Place">
+            <Place node={node} />
+          </Group>
+        )}
+        <Group title="Size">
+          {node.kind !== 'section' && (
+            <Line node={node} keys={['width']}>
+              <SizeChips node={node} side="width" />
+            </Line>
+          )}
+          <Line node={node} keys={['height']}>
+            <SizeChips node={node} side="height" />
+          </Line>
+          <Limits node={node} />
+        </Group>
+        {(holdsBlocks(node.kind) || isText(node.kind)) && (
+          <Group title="Inside">
+            <Inside node={node} />
+          </Group>
+        )}
+        {isText(node.kind) && (
+          <Group title="Type">
+            <TypeLines node={node} />
+          </Group>
+        )}
+        {node.kind === 'picture' && (
+          <Group title="Picture">
+            <PictureLines node={node} />
+          </Group>
+        )}
+        <Group title="Look">
+          <Look node={node} />
+        </Group>
+        {(isText(node.kind) || node.kind === 'box') && (
+          <Group title="Link">
+            <LinkLine node={node} />
+          </Group>
+        )}
+      </div>
+    </>
+  )
+}
+
+function ScopeSwitch() {
+  const editor = useEditor()
+  const widest = editor.doc.views[0]
+  const narrower = editor.view.id !== widest.id
+  const button = (only: boolean, words: string) => (
+    <button type="button" role="radio" aria-checked={editor.onlyHere === only} className={`flex-1 rounded-[3px] px-2 py-1 ${editor.onlyHere === only ? 'bg-base-100 font-bold text-primary shadow-sm' : 'soft'}`} onClick={() => editor.set({ onlyHere: only })}>
+      {words}
+    </button>
+  )
+  return (
+    <div className="rule-b px-4 py-2">
+      {narrower ? (
+        <div role="radiogroup" aria-label="A change applies to" className="flex rounded-[4px] bg-base-200 p-0.5 text-[12px]">
+          {button(true, `Only ${editor.view.name}`)}
+          {button(false, 'Every view')}
+        </div>
+      ) : (
+        <p className="text-[12px] leading-[22px] soft">
+          Changes on {editor.view.name} hold for every view that has no value of its own.
+        </p>
+      )}
+    </div>
+  )
+}
+
+function Limits({ node }: { node: Node }) {
+  const editor = useEditor()
+  const resolved = editor.resolved(node)
+  const chip = (key: 'minWidth' | 'maxWidth' | 'minHeight' | 'maxHeight', label: string) => (
+    <NumberChip label={label} value={resolved[key]} context={{ min: 0, max: 100_000 }} onChange={(value) => editor.setProps({ [key]: value }, `${label} of ${node.name}`)} onClear={() => editor.setProps({ [key]: null }, `No ${label.toLowerCase()}`)} />
+  )
+  return (
+    <>
+      {node.kind !== 'section' && (
+        <Line node={node} keys={['minWidth', 'maxWidth']}>
+          <span>Width at least</span>
+          {chip('minWidth', 'Least width')}
+          <span>at most</span>
+          {chip('maxWidth', 'Largest width')}
+        </Line>
+      )}
+      <Line node={node} keys={['minHeight', 'maxHeight']}>
+        <span>Height at least</span>
+        {chip('minHeight', 'Least height')}
+        <span>at most</span>
+        {chip('maxHeight', 'Largest height')}
+      </Line>
+    </>
+  )
+}
