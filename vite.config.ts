@@ -4,6 +4,12 @@ import { defineConfig } from 'vite'
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { outDir: 'dist/web', emptyOutDir: true, target: 'es2023', chunkSizeWarningLimit: 2000, assetsInlineLimit: 0 },
+  build: {
+    outDir: 'dist/web',
+    emptyOutDir: true,
+    target: 'es2023',
+    chunkSizeWarningLimit: 2000,
+    assetsInlineLimit: 0,
+  },
   worker: { format: 'es' },
 })

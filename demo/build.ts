@@ -14,10 +14,19 @@ let count = 0
 const makeId = () => `oak-${String(++count).padStart(3, '0')}`
 
 const assets: Asset[] = Object.entries(PICTURES).map(([id, picture]) => ({
-  id, name: picture.name, type: 'image/svg+xml', width: picture.width, height: picture.height, data: Buffer.from(picture.svg).toString('base64'),
+  id,
+  name: picture.name,
+  type: 'image/svg+xml',
+  width: picture.width,
+  height: picture.height,
+  data: Buffer.from(picture.svg).toString('base64'),
 }))
 
-const LINKS: Record<string, string> = { Catalogue: '/catalogue', 'Browse the catalogue': '/catalogue', 'Hollow Oak': '/' }
+const LINKS: Record<string, string> = {
+  Catalogue: '/catalogue',
+  'Browse the catalogue': '/catalogue',
+  'Hollow Oak': '/',
+}
 const NAMES: Record<string, string> = { 'Falling leaves': 'Leaves falling in green, gold and rust' }
 
 /** Links that lead somewhere in the demo, and words for who cannot see the pictures. */
@@ -34,40 +43,90 @@ function finish(draft: Draft): Draft {
 
 const head = () => header(b, 'Hollow Oak', ['Catalogue', 'Workshops', 'Borrow'], 'Sign in')
 const foot = () =>
-  footer(b, 'Hollow Oak', [
-    { title: 'Visit', links: ['Open Saturdays, ten to four', 'The old glasshouse, Plot 1'] },
-    { title: 'Library', links: ['How lending works', 'Terms and contact'] },
-  ], 'A neighbourhood library that lends vegetable and flower seeds.')
+  footer(
+    b,
+    'Hollow Oak',
+    [
+      { title: 'Visit', links: ['Open Saturdays, ten to four', 'The old glasshouse, Plot 1'] },
+      { title: 'Library', links: ['How lending works', 'Terms and contact'] },
+    ],
+    'A neighbourhood library that lends vegetable and flower seeds.',
+  )
 
-const opening = hero(b, {
-  eyebrow: 'Free to borrow since spring', heading: 'Borrow a packet. Return a harvest.',
-  text: 'Take home heirloom vegetable and flower seed, grow it, and bring some back in autumn for the next gardener.',
-  action: 'Browse the catalogue', second: 'How lending works',
-}, 'pic-hero')
+const opening = hero(
+  b,
+  {
+    eyebrow: 'Free to borrow since spring',
+    heading: 'Borrow a packet. Return a harvest.',
+    text: 'Take home heirloom vegetable and flower seed, grow it, and bring some back in autumn for the next gardener.',
+    action: 'Browse the catalogue',
+    second: 'How lending works',
+  },
+  'pic-hero',
+)
 
 const ready = cards(b, 'Ready to sow this week', [
-  { title: 'Lantern Ridge corn', text: 'Sow May to June · 90 days', action: 'Reserve a packet', asset: 'pic-corn' },
-  { title: 'Tall Meadow bean', text: 'Sow April to July · 65 days', action: 'Reserve a packet', asset: 'pic-bean' },
-  { title: 'Glasshouse pepper', text: 'Start indoors · 80 days', action: 'Reserve a packet', asset: 'pic-pepper' },
+  {
+    title: 'Lantern Ridge corn',
+    text: 'Sow May to June · 90 days',
+    action: 'Reserve a packet',
+    asset: 'pic-corn',
+  },
+  {
+    title: 'Tall Meadow bean',
+    text: 'Sow April to July · 65 days',
+    action: 'Reserve a packet',
+    asset: 'pic-bean',
+  },
+  {
+    title: 'Glasshouse pepper',
+    text: 'Start indoors · 80 days',
+    action: 'Reserve a packet',
+    asset: 'pic-pepper',
+  },
 ])
 
 const catalogue = cards(b, 'All seed, by the month you sow it', [
   { title: 'Early packets', text: 'Sow February to April', action: 'See twelve kinds', asset: 'pic-packets' },
-  { title: 'Under glass', text: 'Start indoors, plant out in May', action: 'See nine kinds', asset: 'pic-glasshouse' },
+  {
+    title: 'Under glass',
+    text: 'Start indoors, plant out in May',
+    action: 'See nine kinds',
+    asset: 'pic-glasshouse',
+  },
 ])
 
 const pages: { name: string; path: string; sections: Draft[] }[] = [
-  { name: 'Home', path: '/', sections: [head(), { ...opening }, { ...ready, name: 'Ready to sow' }, quote(b, '“We saved eleven packets from one row of peas.”', 'A borrower, plot 14'), foot()] },
+  {
+    name: 'Home',
+    path: '/',
+    sections: [
+      head(),
+      { ...opening },
+      { ...ready, name: 'Ready to sow' },
+      quote(b, '“We saved eleven packets from one row of peas.”', 'A borrower, plot 14'),
+      foot(),
+    ],
+  },
   { name: 'Catalogue', path: '/catalogue', sections: [head(), { ...catalogue, name: 'Catalogue' }, foot()] },
 ]
 
 const pageKeys = generateNKeysBetween(null, null, pages.length)
 const project: ProjectFile = {
-  format: FORMAT, version: VERSION, name: 'Hollow Oak Seed Library', tokens: starterTokens(), views, assets,
+  format: FORMAT,
+  version: VERSION,
+  name: 'Hollow Oak Seed Library',
+  tokens: starterTokens(),
+  views,
+  assets,
   pages: pages.map((page, i) => {
     const keys = generateNKeysBetween(null, null, page.sections.length)
     return {
-      id: `page-${page.name.toLowerCase()}`, name: page.name, path: page.path, order: pageKeys[i], views: [],
+      id: `page-${page.name.toLowerCase()}`,
+      name: page.name,
+      path: page.path,
+      order: pageKeys[i],
+      views: [],
       sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k])),
     }
   }),

@@ -22,7 +22,14 @@ function leaf(length: number, width: number, fill: string): string {
   )
 }
 
-function leaves(name: string, seed: number, ground: string, count: number, width = 1200, height = 960): Picture {
+function leaves(
+  name: string,
+  seed: number,
+  ground: string,
+  count: number,
+  width = 1200,
+  height = 960,
+): Picture {
   const next = random(seed)
   let body = ''
   for (let i = 0; i < count; i++) {
@@ -46,7 +53,8 @@ function pods(name: string, seed: number, ground: string, ink: string): Picture 
   for (let i = 0; i < 5; i++) {
     const length = 420 + next() * 120
     let pod = `<path d="M0 0C60 -90 ${r(length - 60)} -90 ${r(length)} 0C${r(length - 60)} 90 60 90 0 0Z" fill="${ink}"/>`
-    for (let k = 1; k < 7; k++) pod += `<circle cx="${r((length * k) / 7)}" cy="0" r="${r(24 + next() * 8)}" fill="#e9c67a"/>`
+    for (let k = 1; k < 7; k++)
+      pod += `<circle cx="${r((length * k) / 7)}" cy="0" r="${r(24 + next() * 8)}" fill="#e9c67a"/>`
     body += `<g transform="translate(${r(60 + next() * 420)} ${r(90 + i * 130)}) rotate(${r(-18 + next() * 36)})">${pod}</g>`
   }
   return picture(name, width, height, ground, body)
@@ -70,9 +78,12 @@ function packets(name: string, seed: number, ground: string): Picture {
 function glasshouse(name: string): Picture {
   const width = 1440
   const height = 900
-  let body = '<rect y="700" width="1440" height="200" fill="#8fae7c"/><path d="M220 700V360L720 140L1220 360V700Z" fill="#f3efe2"/>'
-  for (let i = 0; i <= 10; i++) body += `<path d="M${220 + i * 100} 700V${r(i <= 5 ? 360 - i * 44 : 140 + (i - 5) * 44)}" stroke="#2f6b4f" stroke-width="8"/>`
-  body += '<path d="M220 360H1220M220 530H1220M220 700V360L720 140L1220 360V700Z" fill="none" stroke="#1f4d3a" stroke-width="12"/>'
+  let body =
+    '<rect y="700" width="1440" height="200" fill="#8fae7c"/><path d="M220 700V360L720 140L1220 360V700Z" fill="#f3efe2"/>'
+  for (let i = 0; i <= 10; i++)
+    body += `<path d="M${220 + i * 100} 700V${r(i <= 5 ? 360 - i * 44 : 140 + (i - 5) * 44)}" stroke="#2f6b4f" stroke-width="8"/>`
+  body +=
+    '<path d="M220 360H1220M220 530H1220M220 700V360L720 140L1220 360V700Z" fill="none" stroke="#1f4d3a" stroke-width="12"/>'
   const next = random(31)
   for (let i = 0; i < 26; i++) {
     const length = 70 + next() * 110

@@ -1,10 +1,19 @@
-// Writes src/core/text/catalogue.json from the installed font packages: families, their files and Unicode ranges.
+// Writes src/core/text/catalogue.ts from the installed font packages: families, their files and Unicode ranges.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 
 const packages = [
-  ['hanken-grotesk', 'sans'], ['work-sans', 'sans'], ['figtree', 'sans'], ['outfit', 'sans'],
-  ['fraunces', 'serif'], ['literata', 'serif'], ['newsreader', 'serif'], ['source-serif-4', 'serif'],
-  ['bitter', 'slab'], ['bricolage-grotesque', 'display'], ['jetbrains-mono', 'mono'], ['caveat', 'hand'],
+  ['hanken-grotesk', 'sans'],
+  ['work-sans', 'sans'],
+  ['figtree', 'sans'],
+  ['outfit', 'sans'],
+  ['fraunces', 'serif'],
+  ['literata', 'serif'],
+  ['newsreader', 'serif'],
+  ['source-serif-4', 'serif'],
+  ['bitter', 'slab'],
+  ['bricolage-grotesque', 'display'],
+  ['jetbrains-mono', 'mono'],
+  ['caveat', 'hand'],
 ]
 // The order in which a character is looked for: the last declared @font-face wins in CSS, and Latin is declared last.
 const order = ['latin', 'latin-ext', 'vietnamese', 'greek', 'greek-ext', 'cyrillic', 'cyrillic-ext']
@@ -19,4 +28,5 @@ const families = packages.map(([slug, category]) => {
   const { min, max } = meta.variable.wght
   return { family: meta.family, slug, category, weights: [Number(min), Number(max)], italic, subsets }
 })
-writeFileSync(new URL('../src/core/text/catalogue.json', import.meta.url), `${JSON.stringify(families, null, 1)}\n`)
+const text = `/** The installed font families: written by fonts/catalogue.mjs, not by hand. */\nexport const CATALOGUE = ${JSON.stringify(families, null, 2)}\n`
+writeFileSync(new URL('../src/core/text/catalogue.ts', import.meta.url), text)

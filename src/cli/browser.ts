@@ -5,12 +5,26 @@ import type { Rect } from '../core/layout/page'
 import { woff2 } from '../server/fonts'
 
 export const CHROMIUM = '/usr/bin/chromium'
-export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-background-networking', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-component-update', '--disable-sync']
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-background-networking',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-component-update',
+  '--disable-sync',
+]
 
 const ORIGIN = 'http://site.test/'
 const TYPES: Record<string, string> = {
-  html: 'text/html; charset=utf-8', css: 'text/css', svg: 'image/svg+xml', png: 'image/png', jpg: 'image/jpeg', webp: 'image/webp',
-  woff2: 'font/woff2', json: 'application/json',
+  html: 'text/html; charset=utf-8',
+  css: 'text/css',
+  svg: 'image/svg+xml',
+  png: 'image/png',
+  jpg: 'image/jpeg',
+  webp: 'image/webp',
+  woff2: 'font/woff2',
+  json: 'application/json',
 }
 
 export const launch = () => chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
@@ -64,7 +78,12 @@ export class SiteViewer {
       for (const element of document.querySelectorAll('[data-node]')) {
         const rect = element.getBoundingClientRect()
         if (getComputedStyle(element).display === 'none' || element.getClientRects().length === 0) continue
-        boxes[element.getAttribute('data-node')!] = { x: rect.x + scrollX, y: rect.y + scrollY, width: rect.width, height: rect.height }
+        boxes[element.getAttribute('data-node')!] = {
+          x: rect.x + scrollX,
+          y: rect.y + scrollY,
+          width: rect.width,
+          height: rect.height,
+        }
       }
       const range = document.createRange()
       for (const id of ids) {

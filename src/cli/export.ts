@@ -9,7 +9,7 @@ import { projectFile, tokensFile } from '../core/handoff/site'
 import { pageSvg } from '../core/handoff/svg'
 import { siteBytes } from '../server/handoff'
 import { layoutPage } from '../server/pictures'
-import { openFile, pathFrom, readArgs, Refusal } from './refusal'
+import { openFile, pathFrom, Refusal, readArgs } from './refusal'
 
 type Files = Map<string, string | Uint8Array>
 const KINDS: Record<string, (doc: Document, mark: boolean) => Promise<Files>> = {
@@ -21,13 +21,20 @@ const KINDS: Record<string, (doc: Document, mark: boolean) => Promise<Files>> = 
   json: async (doc) => new Map([[`${slug(doc.name, 'project')}.json`, projectFile(doc)]]),
 }
 
-async function eachView(doc: Document, ending: string, make: (svg: string, width: number, height: number) => Promise<string | Uint8Array>): Promise<Files> {
+async function eachView(
+  doc: Document,
+  ending: string,
+  make: (svg: string, width: number, height: number) => Promise<string | Uint8Array>,
+): Promise<Files> {
   const files: Files = new Map()
   for (const page of doc.pagesInOrder()) {
     for (const view of doc.viewsOf(page)) {
       const layout = await layoutPage(doc, page.id, view.width)
       const name = pageFileName(page.path).replace(/(\/)?index\.html$/, '') || 'home'
-      files.set(`${name}-${view.width}.${ending}`, await make(pageSvg(doc, layout), view.width, layout.height))
+      files.set(
+        `${name}-${view.width}.${ending}`,
+        await make(pageSvg(doc, layout), view.width, layout.height),
+      )
     }
   }
   return files
@@ -49,8 +56,13 @@ function pdf(svg: string, width: number, height: number): Promise<Uint8Array> {
 }
 
 export async function exportProject(args: string[]): Promise<number> {
-  const { values, positionals } = readArgs(args, { to: { type: 'string' }, out: { type: 'string' }, mark: { type: 'boolean' } }, 1)
-  if (values.to === undefined || !Object.hasOwn(KINDS, values.to)) throw new Refusal(`--to must be one of ${Object.keys(KINDS).join(', ')}`)
+  const { values, positionals } = readArgs(
+    args,
+    { to: { type: 'string' }, out: { type: 'string' }, mark: { type: 'boolean' } },
+    1,
+  )
+  if (values.to === undefined || !Object.hasOwn(KINDS, values.to))
+    throw new Refusal(`--to must be one of ${Object.keys(KINDS).join(', ')}`)
   if (values.out === undefined) throw new Refusal('--out must name a folder')
   const doc = await openFile(positionals[0])
   const files = await KINDS[values.to](doc, values.mark === true)

@@ -2,14 +2,22 @@
 import { isText } from '../core/document/kinds'
 import type { Rect } from '../core/layout/page'
 import { layoutPage } from '../server/pictures'
-import { numberOption, openFile, readArgs, Refusal } from './refusal'
+import { numberOption, openFile, Refusal, readArgs } from './refusal'
 
 export async function layout(args: string[]): Promise<number> {
   const { values, positionals } = readArgs(args, { page: { type: 'string' }, width: { type: 'string' } }, 1)
   const doc = await openFile(positionals[0])
   const pages = doc.pagesInOrder()
-  const page = values.page === undefined ? pages[0] : pages.find((each) => each.name === values.page || each.path === values.page || each.id === values.page)
-  if (!page) throw new Refusal(`there is no page ${values.page ?? ''}; there are ${pages.map((each) => each.name).join(', ') || 'none'}`)
+  const page =
+    values.page === undefined
+      ? pages[0]
+      : pages.find(
+          (each) => each.name === values.page || each.path === values.page || each.id === values.page,
+        )
+  if (!page)
+    throw new Refusal(
+      `there is no page ${values.page ?? ''}; there are ${pages.map((each) => each.name).join(', ') || 'none'}`,
+    )
   const width = numberOption('width', values.width, { min: 100, max: 10_000 }) ?? doc.views[0].width
   const result = await layoutPage(doc, page.id, width)
   const boxes: Record<string, Rect> = {}

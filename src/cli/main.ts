@@ -40,7 +40,9 @@ async function main(): Promise<number> {
 }
 
 main().then(
-  (status) => { process.exitCode = status },
+  (status) => {
+    process.exitCode = status
+  },
   (error) => {
     if (error instanceof Refusal) {
       console.error(`lattice: ${error.message}`)

@@ -1,7 +1,7 @@
 /** Bad input on the command line: a message for the user, exit status 2, nothing written. */
 import { readFile } from 'node:fs/promises'
 import { resolve } from 'node:path'
-import { parseArgs, type ParseArgsConfig } from 'node:util'
+import { type ParseArgsConfig, parseArgs } from 'node:util'
 import type { Document } from '../core/document/document'
 import { FormatError, openProject } from '../core/document/open'
 import { readQuantity } from '../core/quantity/arithmetic'
@@ -16,7 +16,8 @@ type Options = NonNullable<ParseArgsConfig['options']>
 export function readArgs<T extends Options>(args: string[], options: T, positionals = 0) {
   try {
     const parsed = parseArgs({ args, options, allowPositionals: positionals > 0, strict: true })
-    if (parsed.positionals.length > positionals) throw new Refusal(`too many words: ${parsed.positionals.slice(positionals).join(' ')}`)
+    if (parsed.positionals.length > positionals)
+      throw new Refusal(`too many words: ${parsed.positionals.slice(positionals).join(' ')}`)
     return parsed
   } catch (error) {
     if (error instanceof Refusal) throw error
@@ -25,7 +26,11 @@ export function readArgs<T extends Options>(args: string[], options: T, position
 }
 
 /** A number option, with arithmetic. */
-export function numberOption(name: string, value: string | undefined, bounds: { min?: number; max?: number; integer?: boolean } = {}): number | undefined {
+export function numberOption(
+  name: string,
+  value: string | undefined,
+  bounds: { min?: number; max?: number; integer?: boolean } = {},
+): number | undefined {
   if (value === undefined) return undefined
   const read = readQuantity(value, bounds)
   if (!read.ok) throw new Refusal(`--${name} ${value}: ${read.reason}`)
@@ -42,7 +47,9 @@ export async function openFile(path: string | undefined): Promise<Document> {
   try {
     text = await readFile(pathFrom(path), 'utf8')
   } catch (error) {
-    throw new Refusal(`${path} cannot be read: ${(error as NodeJS.ErrnoException).code ?? (error as Error).message}`)
+    throw new Refusal(
+      `${path} cannot be read: ${(error as NodeJS.ErrnoException).code ?? (error as Error).message}`,
+    )
   }
   try {
     return openProject(text)

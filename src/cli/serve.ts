@@ -10,8 +10,8 @@ import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
 import { openPool } from '../server/db/pool'
 import { startMariaDb } from '../server/mariadb'
+import { numberOption, pathFrom, Refusal, readArgs } from './refusal'
 import { newestSource } from './sources'
-import { numberOption, pathFrom, readArgs, Refusal } from './refusal'
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
 export const DEMO_FILE = join(ROOT, 'demo/hollow-oak.json')
@@ -22,13 +22,23 @@ export async function buildWeb() {
   const at = existsSync(built) ? (await stat(built)).mtimeMs : 0
   if (at > (await newestSource(ROOT))) return
   console.error('lattice: building …')
-  const result = spawnSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: ROOT, stdio: ['ignore', 2, 2] })
+  const result = spawnSync(
+    process.execPath,
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+    { cwd: ROOT, stdio: ['ignore', 2, 2] },
+  )
   if (result.status !== 0) throw new Error('the web app could not be built')
 }
 
 export type Running = { address: string; port: number; stop: () => Promise<void> }
 
-export type ServeOptions = { data: string; port: number; demo: boolean; databasePort?: number; logLevel?: string }
+export type ServeOptions = {
+  data: string
+  port: number
+  demo: boolean
+  databasePort?: number
+  logLevel?: string
+}
 
 /** Starts everything on a data folder. */
 export async function serve(options: ServeOptions): Promise<Running> {
@@ -63,11 +73,18 @@ async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data
 }
 
 async function run(args: string[], isDemo: boolean): Promise<number> {
-  const { values } = readArgs(args, { port: { type: 'string' }, data: { type: 'string' }, fresh: { type: 'boolean' } })
-  if (values.fresh && !isDemo) throw new Refusal('--fresh belongs to “lattice demo”: “start” never throws your data away')
+  const { values } = readArgs(args, {
+    port: { type: 'string' },
+    data: { type: 'string' },
+    fresh: { type: 'boolean' },
+  })
+  if (values.fresh && !isDemo)
+    throw new Refusal('--fresh belongs to “lattice demo”: “start” never throws your data away')
   const port = numberOption('port', values.port, { min: 1, max: 65_535, integer: true }) ?? 4600
   // Another port is another instance, with data of its own.
-  const data = values.data ? pathFrom(values.data) : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
+  const data = values.data
+    ? pathFrom(values.data)
+    : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
   if (values.fresh) await rm(data, { recursive: true, force: true })
   await buildWeb()
   const running = await serve({ data, port, demo: isDemo }).catch((error: NodeJS.ErrnoException) => {

@@ -1,9 +1,14 @@
 /** `lattice solve`: a lattice from whatever is known, as JSON. */
 import { type LatticeKey, type LatticeKnown, solveLattice } from '../core/lattice/solve'
-import { numberOption, readArgs, Refusal } from './refusal'
+import { numberOption, Refusal, readArgs } from './refusal'
 
 const OPTIONS: Record<string, LatticeKey> = {
-  width: 'width', container: 'container', margin: 'margin', columns: 'columns', 'column-width': 'columnWidth', gutter: 'gutter',
+  width: 'width',
+  container: 'container',
+  margin: 'margin',
+  columns: 'columns',
+  'column-width': 'columnWidth',
+  gutter: 'gutter',
 }
 
 export async function solve(args: string[]): Promise<number> {

@@ -12,7 +12,13 @@ async function newest(folder: string): Promise<number> {
 }
 
 export async function newestSource(root: string): Promise<number> {
-  const folders = await Promise.all(['src/core', 'src/web', 'src/workers'].map((each) => newest(join(root, each)).catch(() => 0)))
-  const files = await Promise.all(['package-lock.json', 'vite.config.ts', 'index.html'].map(async (each) => (await stat(join(root, each))).mtimeMs))
+  const folders = await Promise.all(
+    ['src/core', 'src/web', 'src/workers'].map((each) => newest(join(root, each)).catch(() => 0)),
+  )
+  const files = await Promise.all(
+    ['package-lock.json', 'vite.config.ts', 'index.html'].map(
+      async (each) => (await stat(join(root, each))).mtimeMs,
+    ),
+  )
   return Math.max(...folders, ...files)
 }

@@ -1,16 +1,16 @@
 /** The app server: holds no state of its own beyond caches. */
 import { existsSync } from 'node:fs'
+import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import express, { type Express } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
+import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
-import type { Pool } from 'mysql2/promise'
-import type { Server } from 'node:http'
 
 const WEB = fileURLToPath(new URL('../../dist/web/', import.meta.url))
 
@@ -44,7 +44,10 @@ export function createApp(pool: Pool, log: Logger): { app: Express; projects: Pr
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
-  app.use('/api', rateLimit({ windowMs: 60_000, limit: 12_000, standardHeaders: 'draft-8', legacyHeaders: false }))
+  app.use(
+    '/api',
+    rateLimit({ windowMs: 60_000, limit: 12_000, standardHeaders: 'draft-8', legacyHeaders: false }),
+  )
   app.use('/api', projectRoutes(projects))
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
@@ -61,7 +64,9 @@ export function createApp(pool: Pool, log: Logger): { app: Express; projects: Pr
 /** Listens on loopback. Port 0: any free one. */
 export function listen(app: Express, port: number): Promise<{ server: Server; port: number }> {
   return new Promise((resolve, reject) => {
-    const server = app.listen(port, '127.0.0.1', () => resolve({ server, port: (server.address() as AddressInfo).port }))
+    const server = app.listen(port, '127.0.0.1', () =>
+      resolve({ server, port: (server.address() as AddressInfo).port }),
+    )
     server.on('error', reject)
   })
 }

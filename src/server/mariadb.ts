@@ -42,7 +42,13 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
   const data = join(folder, 'mariadb')
   const user = userInfo().username
   if (!existsSync(join(data, 'mysql'))) {
-    await run('mariadb-install-db', ['--no-defaults', `--datadir=${data}`, `--user=${user}`, '--skip-test-db', '--auth-root-authentication-method=normal'])
+    await run('mariadb-install-db', [
+      '--no-defaults',
+      `--datadir=${data}`,
+      `--user=${user}`,
+      '--skip-test-db',
+      '--auth-root-authentication-method=normal',
+    ])
   }
   const password = await secret(join(folder, 'database-password'))
   const init = join(folder, 'database-init.sql')
@@ -62,14 +68,27 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
   const child = spawn(
     'mariadbd',
     [
-      '--no-defaults', `--datadir=${data}`, `--user=${user}`, '--bind-address=127.0.0.1', `--port=${used}`, `--socket=${join(runtime, 'db.sock')}`,
-      `--pid-file=${join(runtime, 'db.pid')}`, `--init-file=${init}`, '--skip-name-resolve', '--skip-log-bin', '--max-allowed-packet=256M',
-      '--innodb-buffer-pool-size=128M', '--innodb-flush-log-at-trx-commit=1', '--character-set-server=utf8mb4',
+      '--no-defaults',
+      `--datadir=${data}`,
+      `--user=${user}`,
+      '--bind-address=127.0.0.1',
+      `--port=${used}`,
+      `--socket=${join(runtime, 'db.sock')}`,
+      `--pid-file=${join(runtime, 'db.pid')}`,
+      `--init-file=${init}`,
+      '--skip-name-resolve',
+      '--skip-log-bin',
+      '--max-allowed-packet=256M',
+      '--innodb-buffer-pool-size=128M',
+      '--innodb-flush-log-at-trx-commit=1',
+      '--character-set-server=utf8mb4',
     ],
     { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
   )
   let tail = ''
-  child.stderr!.on('data', (chunk: Buffer) => { tail = (tail + chunk.toString()).slice(-4000) })
+  child.stderr!.on('data', (chunk: Buffer) => {
+    tail = (tail + chunk.toString()).slice(-4000)
+  })
   const address: DatabaseAddress = { host: '127.0.0.1', port: used, user: USER, password, database: DATABASE }
   await whenUp(child, address, () => tail)
   const stop = async () => {

@@ -48,12 +48,19 @@ export class Projects {
     return { id, name: doc.name, revision: row.revision, doc }
   }
 
-  private async documentAt(db: Parameters<typeof sql.newestSnapshot>[0], id: string, revision: number): Promise<Document> {
+  private async documentAt(
+    db: Parameters<typeof sql.newestSnapshot>[0],
+    id: string,
+    revision: number,
+  ): Promise<Document> {
     let held = this.cache.get(id)
     if (!held || held.revision > revision) {
       const snapshot = await sql.newestSnapshot(db, id)
       if (!snapshot) throw gone(id)
-      held = { revision: snapshot.revision, doc: Document.fromFile(JSON.parse(snapshot.document) as ProjectFile) }
+      held = {
+        revision: snapshot.revision,
+        doc: Document.fromFile(JSON.parse(snapshot.document) as ProjectFile),
+      }
     }
     if (held.revision < revision) {
       for (const batch of await sql.batchesAfter(db, id, held.revision)) {
@@ -70,7 +77,11 @@ export class Projects {
 
   async since(id: string, revision: number): Promise<Batch[]> {
     const rows = await sql.batchesAfter(this.pool, id, revision)
-    return rows.map((row) => ({ revision: row.revision, key: row.batch_key, edits: JSON.parse(row.edits) as Edit[] }))
+    return rows.map((row) => ({
+      revision: row.revision,
+      key: row.batch_key,
+      edits: JSON.parse(row.edits) as Edit[],
+    }))
   }
 
   async revision(id: string): Promise<number> {
@@ -93,10 +104,18 @@ export class Projects {
       if (!row || row.deleted_at) throw gone(id)
       const before = await sql.batchByKey(db, id, key)
       if (before !== undefined) return { revision: before, fresh: false }
-      if (base > row.revision) throw new Problem(422, 'Unknown revision', `the project is at revision ${row.revision}, not ${base}`)
+      if (base > row.revision)
+        throw new Problem(422, 'Unknown revision', `the project is at revision ${row.revision}, not ${base}`)
       if (base < row.revision) {
-        const missed = (await sql.batchesAfter(db, id, base)).map((each) => ({ revision: each.revision, key: each.batch_key, edits: JSON.parse(each.edits) }))
-        throw new Problem(409, 'Behind', `the project has moved on to revision ${row.revision}`, { revision: row.revision, missed })
+        const missed = (await sql.batchesAfter(db, id, base)).map((each) => ({
+          revision: each.revision,
+          key: each.batch_key,
+          edits: JSON.parse(each.edits),
+        }))
+        throw new Problem(409, 'Behind', `the project has moved on to revision ${row.revision}`, {
+          revision: row.revision,
+          missed,
+        })
       }
       const doc = await this.documentAt(db, id, row.revision)
       const revision = row.revision + 1

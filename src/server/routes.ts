@@ -1,20 +1,25 @@
 /** The HTTP interface. Everything that comes in is checked here. */
-import { type Request, Router, json } from 'express'
+import { json, type Request, Router } from 'express'
 import { nanoid } from 'nanoid'
 import * as v from 'valibot'
 import { FormatError, openProject } from '../core/document/open'
 import { IdSchema } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { starterProject } from '../core/shelf/starter'
-import { openType, woff2 } from './fonts'
 import { fontFile } from '../core/text/fonts'
+import { openType, woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { coverSvg } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
 import { streamProject } from './stream'
 
-const Name = v.pipe(v.string(), v.trim(), v.minLength(1, 'a name is needed'), v.maxLength(200, 'a name of at most 200 characters'))
+const Name = v.pipe(
+  v.string(),
+  v.trim(),
+  v.minLength(1, 'a name is needed'),
+  v.maxLength(200, 'a name of at most 200 characters'),
+)
 const CreateBody = v.union([v.strictObject({ name: Name }), v.strictObject({ file: v.string() })])
 const AppendBody = v.strictObject({
   base: v.pipe(v.number(), v.integer(), v.minValue(0)),
@@ -42,7 +47,14 @@ export function projectRoutes(projects: Projects): Router {
 
   router.get('/projects', async (_, response) => {
     const rows = await projects.list()
-    response.json(rows.map((row) => ({ id: row.id, name: row.name, revision: row.revision, changed: row.changed_at.toISOString() })))
+    response.json(
+      rows.map((row) => ({
+        id: row.id,
+        name: row.name,
+        revision: row.revision,
+        changed: row.changed_at.toISOString(),
+      })),
+    )
   })
 
   router.post('/projects', json({ limit: '80mb' }), async (request, response) => {
@@ -51,7 +63,8 @@ export function projectRoutes(projects: Projects): Router {
       const file = 'file' in asked ? openProject(asked.file).toFile() : starterProject(asked.name, nanoid(10))
       response.status(201).json(await projects.create(file))
     } catch (error) {
-      if (error instanceof FormatError) throw new Problem(422, 'Cannot be opened', error.message, { path: error.path, reason: error.reason })
+      if (error instanceof FormatError)
+        throw new Problem(422, 'Cannot be opened', error.message, { path: error.path, reason: error.reason })
       throw error
     }
   })
@@ -66,7 +79,9 @@ export function projectRoutes(projects: Projects): Router {
     response.json(await projects.append(idOf(request), base, key, edits))
   })
 
-  router.get('/projects/:id/stream', (request, response, next) => streamProject(projects, idOf(request), request, response).catch(next))
+  router.get('/projects/:id/stream', (request, response, next) =>
+    streamProject(projects, idOf(request), request, response).catch(next),
+  )
 
   router.patch('/projects/:id', small, async (request, response) => {
     const { name } = body(v.strictObject({ name: Name }), request)
@@ -74,7 +89,9 @@ export function projectRoutes(projects: Projects): Router {
     // Renaming is an edit like any other, so that open tabs see it.
     for (let attempt = 0; ; attempt++) {
       try {
-        response.json(await projects.append(id, await projects.revision(id), nanoid(16), [{ op: 'project', name }]))
+        response.json(
+          await projects.append(id, await projects.revision(id), nanoid(16), [{ op: 'project', name }]),
+        )
         return
       } catch (error) {
         if (!(error instanceof Problem) || error.status !== 409 || attempt > 4) throw error

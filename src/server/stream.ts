@@ -9,7 +9,12 @@ export async function streamProject(projects: Projects, id: string, request: Req
   const { revision: now } = await projects.load(id)
   const asked = Number(request.headers['last-event-id'] ?? request.query.since)
   let sent = Number.isInteger(asked) && asked >= 0 && asked <= now ? asked : now
-  response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' })
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-cache, no-transform',
+    Connection: 'keep-alive',
+    'X-Accel-Buffering': 'no',
+  })
   response.write(`retry: 1000\nevent: ready\ndata: ${JSON.stringify({ revision: now })}\n\n`)
   const send = (batch: Batch) => {
     if (batch.revision !== sent + 1) return

@@ -17,14 +17,21 @@ export class ApiError extends Error {
 }
 
 const Batch = v.object({ revision: v.number(), key: v.string(), edits: v.array(v.unknown()) })
-const ProjectList = v.array(v.object({ id: v.string(), name: v.string(), revision: v.number(), changed: v.string() }))
+const ProjectList = v.array(
+  v.object({ id: v.string(), name: v.string(), revision: v.number(), changed: v.string() }),
+)
 const Created = v.object({ id: v.string() })
 const Opened = v.object({ id: v.string(), name: v.string(), revision: v.number(), file: v.unknown() })
 
 export type ListedProject = v.InferOutput<typeof ProjectList>[number]
 export type RemoteBatch = { revision: number; key: string; edits: Edit[] }
 
-async function ask<S extends v.GenericSchema>(schema: S | undefined, path: string, method = 'GET', body?: unknown): Promise<v.InferOutput<S>> {
+async function ask<S extends v.GenericSchema>(
+  schema: S | undefined,
+  path: string,
+  method = 'GET',
+  body?: unknown,
+): Promise<v.InferOutput<S>> {
   let response: Response
   try {
     response = await fetch(path, {
@@ -37,7 +44,11 @@ async function ask<S extends v.GenericSchema>(schema: S | undefined, path: strin
   }
   if (!response.ok) {
     const problem = (await response.json().catch(() => ({}))) as Record<string, unknown>
-    throw new ApiError(response.status, typeof problem.detail === 'string' ? problem.detail : `the server answered ${response.status}`, problem)
+    throw new ApiError(
+      response.status,
+      typeof problem.detail === 'string' ? problem.detail : `the server answered ${response.status}`,
+      problem,
+    )
   }
   if (!schema) return undefined as v.InferOutput<S>
   return v.parse(schema, await response.json())

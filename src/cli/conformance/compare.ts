@@ -3,8 +3,8 @@ import { Document } from '../../core/document/document'
 import { isText } from '../../core/document/kinds'
 import { checkProject } from '../../core/document/open'
 import type { ProjectFile } from '../../core/document/schema'
-import { buildSite } from '../../core/handoff/site'
 import { pageFileName } from '../../core/handoff/names'
+import { buildSite } from '../../core/handoff/site'
 import { PageLayout, type Rect } from '../../core/layout/page'
 import { ParagraphCache } from '../../core/text/paragraph'
 import { loadFonts } from '../../server/fonts'
@@ -12,7 +12,13 @@ import type { SiteViewer } from '../browser'
 
 export const TOLERANCE = 0.5
 
-export type BoxDifference = { node: string; width: number; core: Rect | undefined; browser: Rect | undefined; by: number }
+export type BoxDifference = {
+  node: string
+  width: number
+  core: Rect | undefined
+  browser: Rect | undefined
+  by: number
+}
 export type Comparison = {
   boxes: number
   boxesOff: BoxDifference[]
@@ -21,7 +27,12 @@ export type Comparison = {
   largest: number
 }
 
-export async function compareDocument(viewer: SiteViewer, file: ProjectFile, widths: number[], pageIndex = 0): Promise<Comparison> {
+export async function compareDocument(
+  viewer: SiteViewer,
+  file: ProjectFile,
+  widths: number[],
+  pageIndex = 0,
+): Promise<Comparison> {
   const doc = Document.fromFile(checkProject(structuredClone(file)))
   const fonts = await loadFonts(doc)
   const page = doc.pagesInOrder()[pageIndex]
@@ -44,7 +55,12 @@ export async function compareDocument(viewer: SiteViewer, file: ProjectFile, wid
       result.boxes++
       const by =
         core && browser
-          ? Math.max(Math.abs(core.x - browser.x), Math.abs(core.y - browser.y), Math.abs(core.width - browser.width), Math.abs(core.height - browser.height))
+          ? Math.max(
+              Math.abs(core.x - browser.x),
+              Math.abs(core.y - browser.y),
+              Math.abs(core.width - browser.width),
+              Math.abs(core.height - browser.height),
+            )
           : Number.POSITIVE_INFINITY
       if (Number.isFinite(by)) result.largest = Math.max(result.largest, by)
       if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })

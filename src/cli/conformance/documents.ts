@@ -10,9 +10,22 @@ const WORDS = (
   'seed leaf pod packet glasshouse autumn harvest gardener heirloom a of to in the borrow return, spring row peas “beans” tall ' +
   'meadow lantern-ridge re-sow well-kept sow. moon; 12 1,250 3.5 50% (early) late: catalogue workshop Ærø naïve façade Łódź über'
 ).split(' ')
-const FAMILIES = ['Hanken Grotesk', 'Fraunces', 'Literata', 'Bitter', 'JetBrains Mono', 'Caveat', 'Work Sans', 'Source Serif 4']
+const FAMILIES = [
+  'Hanken Grotesk',
+  'Fraunces',
+  'Literata',
+  'Bitter',
+  'JetBrains Mono',
+  'Caveat',
+  'Work Sans',
+  'Source Serif 4',
+]
 
-const length = (max: number) => fc.oneof(fc.integer({ min: 0, max }), fc.integer({ min: 0, max: max * 4 }).map((n) => n / 4))
+const length = (max: number) =>
+  fc.oneof(
+    fc.integer({ min: 0, max }),
+    fc.integer({ min: 0, max: max * 4 }).map((n) => n / 4),
+  )
 const optional = <T>(value: fc.Arbitrary<T>, weight = 1, skip = 3) =>
   fc.oneof({ weight: skip, arbitrary: fc.constant(undefined) }, { weight, arbitrary: value })
 
@@ -26,7 +39,9 @@ function size(axis: 'width' | 'height', inLattice: boolean): fc.Arbitrary<Size> 
   if (axis === 'width') {
     const columns: fc.Arbitrary<Size> = fc
       .record({ span: fc.integer({ min: 1, max: 12 }), from: optional(fc.integer({ min: 1, max: 12 })) })
-      .map(({ span, from }) => (from === undefined ? { kind: 'columns', span } : { kind: 'columns', span, from }))
+      .map(({ span, from }) =>
+        from === undefined ? { kind: 'columns', span } : { kind: 'columns', span, from },
+      )
     kinds.push(columns)
     if (inLattice) kinds.push(columns, columns, columns)
   }
@@ -38,19 +53,34 @@ const clean = <T extends object>(value: T): T =>
 
 const padding = fc.oneof(
   { weight: 3, arbitrary: fc.constant({}) },
-  { weight: 1, arbitrary: length(40).map((p) => ({ paddingTop: p, paddingRight: p, paddingBottom: p, paddingLeft: p })) },
   {
     weight: 1,
-    arbitrary: fc.record({ paddingTop: length(60), paddingRight: length(30), paddingBottom: length(60), paddingLeft: length(30) }),
+    arbitrary: length(40).map((p) => ({ paddingTop: p, paddingRight: p, paddingBottom: p, paddingLeft: p })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      paddingTop: length(60),
+      paddingRight: length(30),
+      paddingBottom: length(60),
+      paddingLeft: length(30),
+    }),
   },
 )
 const border = fc.oneof(
   { weight: 5, arbitrary: fc.constant({}) },
-  { weight: 1, arbitrary: fc.integer({ min: 1, max: 6 }).map((b) => ({ borderTop: b, borderRight: b, borderBottom: b, borderLeft: b })) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .integer({ min: 1, max: 6 })
+      .map((b) => ({ borderTop: b, borderRight: b, borderBottom: b, borderLeft: b })),
+  },
 )
 const limits = fc
   .record({
-    minWidth: optional(length(200), 1, 9), maxWidth: optional(length(500), 1, 9), minHeight: optional(length(200), 1, 9),
+    minWidth: optional(length(200), 1, 9),
+    maxWidth: optional(length(500), 1, 9),
+    minHeight: optional(length(200), 1, 9),
     maxHeight: optional(length(300), 1, 12),
   })
   .map(clean)
@@ -62,13 +92,24 @@ const pin = fc.oneof(
 
 const lifted: fc.Arbitrary<Props> = fc
   .record({
-    pinLeft: optional(pin, 2, 1), pinRight: optional(pin), pinTop: optional(pin, 2, 1), pinBottom: optional(pin),
-    pinCenterX: optional(fc.integer({ min: -60, max: 60 })), pinCenterY: optional(fc.integer({ min: -60, max: 60 })),
+    pinLeft: optional(pin, 2, 1),
+    pinRight: optional(pin),
+    pinTop: optional(pin, 2, 1),
+    pinBottom: optional(pin),
+    pinCenterX: optional(fc.integer({ min: -60, max: 60 })),
+    pinCenterY: optional(fc.integer({ min: -60, max: 60 })),
     z: optional(fc.integer({ min: -2, max: 5 })),
   })
   .map((pins) => clean({ lifted: true, ...pins }))
 
-const spread = fc.constantFrom('start', 'center', 'end', 'space-between', 'space-around', 'space-evenly') as fc.Arbitrary<Props['justify']>
+const spread = fc.constantFrom(
+  'start',
+  'center',
+  'end',
+  'space-between',
+  'space-around',
+  'space-evenly',
+) as fc.Arbitrary<Props['justify']>
 const align = fc.constantFrom('start', 'center', 'end', 'baseline') as fc.Arbitrary<Props['align']>
 
 function flow(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
@@ -77,10 +118,16 @@ function flow(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
   if (features.has('lifted')) kinds.push('free')
   return fc
     .record({
-      flow: fc.constantFrom(...kinds), wrap: features.has('wrap') ? optional(fc.constant(true), 1, 2) : fc.constant(undefined),
-      reverse: optional(fc.constant(true), 1, 9), rowGap: optional(length(40), 2, 1), columnGap: optional(length(40)),
-      justify: optional(spread), align: optional(align, 1, 1), alignContent: optional(fc.oneof(spread, fc.constant('stretch' as const))),
-      columns: optional(fc.integer({ min: 1, max: 12 }), 1, 3), dense: optional(fc.constant(true), 1, 6),
+      flow: fc.constantFrom(...kinds),
+      wrap: features.has('wrap') ? optional(fc.constant(true), 1, 2) : fc.constant(undefined),
+      reverse: optional(fc.constant(true), 1, 9),
+      rowGap: optional(length(40), 2, 1),
+      columnGap: optional(length(40)),
+      justify: optional(spread),
+      align: optional(align, 1, 1),
+      alignContent: optional(fc.oneof(spread, fc.constant('stretch' as const))),
+      columns: optional(fc.integer({ min: 1, max: 12 }), 1, 3),
+      dense: optional(fc.constant(true), 1, 6),
     })
     .map(clean)
 }
@@ -90,9 +137,14 @@ const sentence = (most: number) =>
 
 const type: fc.Arbitrary<Props> = fc
   .record({
-    fontFamily: fc.constantFrom(...FAMILIES), fontSize: fc.constantFrom(12, 14, 16, 17, 20, 28, 40, 56),
-    fontWeight: fc.constantFrom(400, 400, 500, 700), italic: optional(fc.constant(true), 1, 6),
-    lineHeight: fc.oneof(fc.constantFrom(1, 1.2, 1.5, 1.55).map((ratio) => ({ ratio })), fc.constantFrom(24, 31).map((px) => ({ px }))),
+    fontFamily: fc.constantFrom(...FAMILIES),
+    fontSize: fc.constantFrom(12, 14, 16, 17, 20, 28, 40, 56),
+    fontWeight: fc.constantFrom(400, 400, 500, 700),
+    italic: optional(fc.constant(true), 1, 6),
+    lineHeight: fc.oneof(
+      fc.constantFrom(1, 1.2, 1.5, 1.55).map((ratio) => ({ ratio })),
+      fc.constantFrom(24, 31).map((px) => ({ px })),
+    ),
     letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
     textAlign: optional(fc.constantFrom('center', 'right') as fc.Arbitrary<Props['textAlign']>),
     textCase: optional(fc.constantFrom('uppercase', 'lowercase') as fc.Arbitrary<Props['textCase']>, 1, 6),
@@ -104,9 +156,16 @@ const spans: fc.Arbitrary<NonNullable<Props['spans']>> = fc.oneof(
   { weight: 1, arbitrary: fc.tuple(sentence(6), sentence(6)).map(([a, b]) => [{ text: `${a}\n${b}` }]) },
   {
     weight: 1,
-    arbitrary: fc.tuple(sentence(8), sentence(4), sentence(8)).map(([a, b, c]) => [{ text: `${a} ` }, { text: b, weight: 700 }, { text: ` ${c}` }]),
+    arbitrary: fc
+      .tuple(sentence(8), sentence(4), sentence(8))
+      .map(([a, b, c]) => [{ text: `${a} ` }, { text: b, weight: 700 }, { text: ` ${c}` }]),
   },
-  { weight: 1, arbitrary: fc.tuple(sentence(8), sentence(4)).map(([a, b]) => [{ text: `${a} ` }, { text: b, italic: true }]) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .tuple(sentence(8), sentence(4))
+      .map(([a, b]) => [{ text: `${a} ` }, { text: b, italic: true }]),
+  },
 )
 
 type Draft = { kind: NodeTree['kind']; props: Props; override: Props | undefined; children: Draft[] }
@@ -114,13 +173,28 @@ type Draft = { kind: NodeTree['kind']; props: Props; override: Props | undefined
 function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbitrary<Props | undefined> {
   if (!features.has('override')) return fc.constant(undefined)
   const parts: fc.Arbitrary<Props>[] = [
-    fc.constant({ hidden: true }), fc.integer({ min: -3, max: 3 }).map((order) => ({ order })),
-    size('width', true).map((width) => ({ width })), size('height', false).map((height) => ({ height })),
+    fc.constant({ hidden: true }),
+    fc.integer({ min: -3, max: 3 }).map((order) => ({ order })),
+    size('width', true).map((width) => ({ width })),
+    size('height', false).map((height) => ({ height })),
     length(30).map((paddingTop) => ({ paddingTop })),
   ]
-  if (kind === 'box' || kind === 'section') parts.push(flow(features), length(30).map((rowGap) => ({ rowGap })))
+  if (kind === 'box' || kind === 'section')
+    parts.push(
+      flow(features),
+      length(30).map((rowGap) => ({ rowGap })),
+    )
   if (kind === 'text') parts.push(fc.constantFrom(14, 18, 32).map((fontSize) => ({ fontSize })))
-  if (kind === 'section') return optional(fc.oneof(flow(features), fc.constant({ hidden: true }), fc.integer({ min: -3, max: 3 }).map((order) => ({ order }))), 1, 5)
+  if (kind === 'section')
+    return optional(
+      fc.oneof(
+        flow(features),
+        fc.constant({ hidden: true }),
+        fc.integer({ min: -3, max: 3 }).map((order) => ({ order })),
+      ),
+      1,
+      5,
+    )
   return optional(fc.oneof(...parts), 1, 5)
 }
 
@@ -128,23 +202,45 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   const common = (inner: fc.Arbitrary<Props>, kind: Draft['kind'], children: fc.Arbitrary<Draft[]>) =>
     fc
       .tuple(
-        inner, padding, border, limits, fc.record({ width: size('width', features.has('lattice')), height: size('height', false) }),
+        inner,
+        padding,
+        border,
+        limits,
+        fc.record({ width: size('width', features.has('lattice')), height: size('height', false) }),
         features.has('lifted') ? optional(lifted, 1, 7) : fc.constant(undefined),
         fc.record({ alignSelf: optional(align, 1, 6), clip: optional(fc.constant(true), 1, 8) }).map(clean),
-        override(features, kind), children,
+        override(features, kind),
+        children,
       )
-      .map(([own, pads, borders, bounds, sizes, pins, self, changed, kids]): Draft => ({
-        kind, props: { ...own, ...pads, ...borders, ...bounds, ...sizes, ...self, ...pins }, override: changed, children: kids,
-      }))
+      .map(
+        ([own, pads, borders, bounds, sizes, pins, self, changed, kids]): Draft => ({
+          kind,
+          props: { ...own, ...pads, ...borders, ...bounds, ...sizes, ...self, ...pins },
+          override: changed,
+          children: kids,
+        }),
+      )
   const none = fc.constant<Draft[]>([])
-  const box = common(flow(features), 'box', depth > 0 ? fc.array(block(features, depth - 1), { maxLength: 5 }) : none)
+  const box = common(
+    flow(features),
+    'box',
+    depth > 0 ? fc.array(block(features, depth - 1), { maxLength: 5 }) : none,
+  )
   const options: { weight: number; arbitrary: fc.Arbitrary<Draft> }[] = [{ weight: 3, arbitrary: box }]
   if (features.has('text')) {
     const text = fc.tuple(type, spans).map(([style, own]) => ({ ...style, spans: own }))
-    options.push({ weight: 3, arbitrary: common(text, 'text', none) }, { weight: 1, arbitrary: common(text, 'button', none) })
+    options.push(
+      { weight: 3, arbitrary: common(text, 'text', none) },
+      { weight: 1, arbitrary: common(text, 'button', none) },
+    )
   }
   if (features.has('picture')) {
-    const picture = fc.record({ asset: optional(fc.constant('asset-a'), 3, 1), ratio: optional(fc.constantFrom(1, 1.5, 0.75), 1, 3) }).map(clean)
+    const picture = fc
+      .record({
+        asset: optional(fc.constant('asset-a'), 3, 1),
+        ratio: optional(fc.constantFrom(1, 1.5, 0.75), 1, 3),
+      })
+      .map(clean)
     options.push({ weight: 1, arbitrary: common(picture, 'picture', none) })
   }
   return fc.oneof(...options)
@@ -158,51 +254,115 @@ function section(features: ReadonlySet<Feature>): fc.Arbitrary<Draft> {
   )
   return fc
     .tuple(
-      flow(features), fc.record({ paddingTop: length(60), paddingBottom: length(60) }), height, fc.boolean(), border,
-      override(features, 'section'), fc.array(block(features, 3), { minLength: 1, maxLength: 5 }),
+      flow(features),
+      fc.record({ paddingTop: length(60), paddingBottom: length(60) }),
+      height,
+      fc.boolean(),
+      border,
+      override(features, 'section'),
+      fc.array(block(features, 3), { minLength: 1, maxLength: 5 }),
     )
     .map(([own, pads, tall, fullBleed, borders, changed, children]) => ({
-      kind: 'section', props: { ...own, ...pads, height: tall, ...(fullBleed ? { fullBleed } : {}), ...borders }, override: changed, children,
+      kind: 'section',
+      props: { ...own, ...pads, height: tall, ...(fullBleed ? { fullBleed } : {}), ...borders },
+      override: changed,
+      children,
     }))
 }
 
 const viewSet: fc.Arbitrary<View[]> = fc
   .record({
-    columns: fc.constantFrom(12, 8, 6), gutter: fc.constantFrom(0, 16, 20, 24), container: fc.constantFrom(1224, 1000, null),
-    margin: fc.constantFrom(0, 24, 64), halfGutters: fc.boolean(), place: fc.constantFrom('center' as const, 'left' as const),
+    columns: fc.constantFrom(12, 8, 6),
+    gutter: fc.constantFrom(0, 16, 20, 24),
+    container: fc.constantFrom(1224, 1000, null),
+    margin: fc.constantFrom(0, 24, 64),
+    halfGutters: fc.boolean(),
+    place: fc.constantFrom('center' as const, 'left' as const),
     small: fc.constantFrom(4, 2),
   })
   .map(({ small, ...lattice }) => [
-    { id: 'wide', name: 'Desktop', width: 1440, breakpoint: null, fold: 900, lattice: { ...lattice, baseline: 8 } },
     {
-      id: 'middle', name: 'Tablet', width: 834, breakpoint: 1000, fold: 1112,
-      lattice: { columns: 8, gutter: 20, container: null, margin: 32, halfGutters: false, place: 'center', baseline: 8 },
+      id: 'wide',
+      name: 'Desktop',
+      width: 1440,
+      breakpoint: null,
+      fold: 900,
+      lattice: { ...lattice, baseline: 8 },
     },
     {
-      id: 'narrow', name: 'Mobile', width: 390, breakpoint: 600, fold: 844,
-      lattice: { columns: small, gutter: 16, container: null, margin: 20, halfGutters: false, place: 'center', baseline: 8 },
+      id: 'middle',
+      name: 'Tablet',
+      width: 834,
+      breakpoint: 1000,
+      fold: 1112,
+      lattice: {
+        columns: 8,
+        gutter: 20,
+        container: null,
+        margin: 32,
+        halfGutters: false,
+        place: 'center',
+        baseline: 8,
+      },
+    },
+    {
+      id: 'narrow',
+      name: 'Mobile',
+      width: 390,
+      breakpoint: 600,
+      fold: 844,
+      lattice: {
+        columns: small,
+        gutter: 16,
+        container: null,
+        margin: 20,
+        halfGutters: false,
+        place: 'center',
+        baseline: 8,
+      },
     },
   ])
 
 const ASSET: Asset = {
-  id: 'asset-a', name: 'Field', type: 'image/svg+xml', width: 320, height: 240,
-  data: btoa('<svg xmlns="http://www.w3.org/2000/svg" width="320" height="240"><rect width="320" height="240" fill="#8fae7c"/></svg>'),
+  id: 'asset-a',
+  name: 'Field',
+  type: 'image/svg+xml',
+  width: 320,
+  height: 240,
+  data: btoa(
+    '<svg xmlns="http://www.w3.org/2000/svg" width="320" height="240"><rect width="320" height="240" fill="#8fae7c"/></svg>',
+  ),
 }
 
 /** Whole projects with one page that use only the given features. */
 export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectFile> {
-  return fc.tuple(viewSet, fc.array(section(features), { minLength: 1, maxLength: 3 })).map(([views, drafts]) => {
-    let count = 0
-    const finish = (draft: Draft, i: number): NodeTree => {
-      const id = `n${count++}`
-      const tree: NodeTree = { id, kind: draft.kind, name: `${draft.kind} ${id}`, order: `a${String.fromCharCode(65 + i)}`, props: draft.props }
-      if (draft.override) tree.overrides = { [count % 2 ? 'narrow' : 'middle']: draft.override }
-      if (draft.children.length > 0) tree.children = draft.children.map(finish)
-      return tree
-    }
-    return {
-      format: FORMAT, version: VERSION, name: 'Random', tokens: {}, views, assets: [ASSET],
-      pages: [{ id: 'page', name: 'Page', path: '/', order: 'a0', views: [], sections: drafts.map(finish) }],
-    }
-  })
+  return fc
+    .tuple(viewSet, fc.array(section(features), { minLength: 1, maxLength: 3 }))
+    .map(([views, drafts]) => {
+      let count = 0
+      const finish = (draft: Draft, i: number): NodeTree => {
+        const id = `n${count++}`
+        const tree: NodeTree = {
+          id,
+          kind: draft.kind,
+          name: `${draft.kind} ${id}`,
+          order: `a${String.fromCharCode(65 + i)}`,
+          props: draft.props,
+        }
+        if (draft.override) tree.overrides = { [count % 2 ? 'narrow' : 'middle']: draft.override }
+        if (draft.children.length > 0) tree.children = draft.children.map(finish)
+        return tree
+      }
+      return {
+        format: FORMAT,
+        version: VERSION,
+        name: 'Random',
+        tokens: {},
+        views,
+        assets: [ASSET],
+        pages: [
+          { id: 'page', name: 'Page', path: '/', order: 'a0', views: [], sections: drafts.map(finish) },
+        ],
+      }
+    })
 }

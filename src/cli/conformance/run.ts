@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { SiteViewer } from '../browser'
-import { compareDocument, type Comparison } from './compare'
+import { type Comparison, compareDocument } from './compare'
 import { documents, FEATURES, type Feature } from './documents'
 
 export type ConformanceOptions = {
@@ -16,11 +16,15 @@ export type ConformanceOptions = {
 
 export const DEFAULT_WIDTHS = [1440, 1180, 834, 600, 390]
 
-const sum = (list: Comparison[], pick: (one: Comparison) => number) => list.reduce((total, one) => total + pick(one), 0)
+const sum = (list: Comparison[], pick: (one: Comparison) => number) =>
+  list.reduce((total, one) => total + pick(one), 0)
 const share = (bad: number, all: number) => (all === 0 ? 100 : (100 * (all - bad)) / all)
 
 /** The bar: without text every box, with text 99.9 % of boxes and of paragraphs. */
-export async function runConformance(options: ConformanceOptions, print: (line: string) => void): Promise<boolean> {
+export async function runConformance(
+  options: ConformanceOptions,
+  print: (line: string) => void,
+): Promise<boolean> {
   const features = new Set<Feature>(options.only ?? FEATURES)
   const samples = fc.sample(documents(features), { numRuns: options.documents, seed: options.seed })
   const viewer = await SiteViewer.open()
@@ -39,10 +43,16 @@ export async function runConformance(options: ConformanceOptions, print: (line: 
     const linesOff = sum(results, (one) => one.linesOff.length)
     const largest = Math.max(0, ...results.map((one) => one.largest))
     const clean = results.filter((one) => one.boxesOff.length === 0 && one.linesOff.length === 0).length
-    print(`documents ${samples.length} (${clean} without any difference), widths ${options.widths.join(' ')}, seed ${options.seed}`)
+    print(
+      `documents ${samples.length} (${clean} without any difference), widths ${options.widths.join(' ')}, seed ${options.seed}`,
+    )
     print(`features  ${[...features].join(' ')}`)
-    print(`boxes     ${boxes} compared, ${share(boxesOff, boxes).toFixed(3)} % within 0.5 px, largest difference ${largest.toFixed(3)} px`)
-    print(`lines     ${paragraphs} paragraphs compared, ${share(linesOff, paragraphs).toFixed(3)} % with the same line breaks`)
+    print(
+      `boxes     ${boxes} compared, ${share(boxesOff, boxes).toFixed(3)} % within 0.5 px, largest difference ${largest.toFixed(3)} px`,
+    )
+    print(
+      `lines     ${paragraphs} paragraphs compared, ${share(linesOff, paragraphs).toFixed(3)} % with the same line breaks`,
+    )
     if (failing && options.explain) await explain(viewer, features, options, print)
     const text = features.has('text')
     return text ? share(boxesOff, boxes) >= 99.9 && share(linesOff, paragraphs) >= 99.9 : boxesOff === 0
@@ -52,7 +62,12 @@ export async function runConformance(options: ConformanceOptions, print: (line: 
 }
 
 /** Shrinks to the smallest failing document and prints it with both sets of boxes. */
-async function explain(viewer: SiteViewer, features: ReadonlySet<Feature>, options: ConformanceOptions, print: (line: string) => void) {
+async function explain(
+  viewer: SiteViewer,
+  features: ReadonlySet<Feature>,
+  options: ConformanceOptions,
+  print: (line: string) => void,
+) {
   const property = fc.asyncProperty(documents(features), async (file) => {
     const result = await compareDocument(viewer, file, options.widths)
     return result.boxesOff.length === 0 && result.linesOff.length === 0
@@ -64,16 +79,25 @@ async function explain(viewer: SiteViewer, features: ReadonlySet<Feature>, optio
   print('smallest failing document:')
   for (const section of smallest.pages[0].sections) printTree(section, '  ', print)
   for (const off of result.boxesOff.slice(0, 12)) {
-    print(`  box ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`)
+    print(
+      `  box ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`,
+    )
   }
   for (const off of result.linesOff.slice(0, 6)) {
-    print(`  lines ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`)
+    print(
+      `  lines ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`,
+    )
   }
 }
 
 function printTree(node: NodeTree, indent: string, print: (line: string) => void) {
-  const words = (props: object) => Object.entries(props).map(([key, value]) => `${key}=${JSON.stringify(value)}`).join(' ')
-  const overrides = Object.entries(node.overrides ?? {}).map(([view, props]) => ` | ${view}: ${words(props)}`).join('')
+  const words = (props: object) =>
+    Object.entries(props)
+      .map(([key, value]) => `${key}=${JSON.stringify(value)}`)
+      .join(' ')
+  const overrides = Object.entries(node.overrides ?? {})
+    .map(([view, props]) => ` | ${view}: ${words(props)}`)
+    .join('')
   print(`${indent}${node.id} ${node.kind} ${words(node.props)}${overrides}`)
   for (const child of node.children ?? []) printTree(child, `${indent}  `, print)
 }

@@ -1,20 +1,17 @@
 /** Moving blocks among their siblings and into other boxes: from a wish to edits. */
-import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing'
+import { generateKeyBetween } from 'fractional-indexing'
 import type { Document } from '../document/document'
 import { holdsBlocks } from '../document/kinds'
 import type { Edit } from '../edits/edit'
 
 /** A key between two siblings, by position: 0 is before the first. `without` is left out of the count. */
 export function orderAt(doc: Document, parent: string, index: number, without?: string): string {
-  const siblings = doc.node(parent).children.filter((id) => id !== without).map((id) => doc.node(id))
+  const siblings = doc
+    .node(parent)
+    .children.filter((id) => id !== without)
+    .map((id) => doc.node(id))
   const at = Math.max(0, Math.min(index, siblings.length))
   return generateKeyBetween(siblings[at - 1]?.order ?? null, siblings[at]?.order ?? null)
-}
-
-export function keysAt(doc: Document, parent: string, index: number, count: number): string[] {
-  const siblings = doc.node(parent).children.map((id) => doc.node(id))
-  const at = Math.max(0, Math.min(index, siblings.length))
-  return generateNKeysBetween(siblings[at - 1]?.order ?? null, siblings[at]?.order ?? null, count)
 }
 
 /** Whether `parent` may hold `id`: sections lie on pages, everything else in sections and boxes, nothing in itself. */
@@ -36,11 +33,17 @@ export function stepEdits(doc: Document, id: string, step: -1 | 1): Edit[] {
 }
 
 /** A copy of a block right after it. */
-export function duplicateEdits(doc: Document, id: string, makeId: () => string): { edits: Edit[]; copy: string } | undefined {
+export function duplicateEdits(
+  doc: Document,
+  id: string,
+  makeId: () => string,
+): { edits: Edit[]; copy: string } | undefined {
   const node = doc.node(id)
   if (!node.parent) return undefined
   const rename = (tree: ReturnType<Document['tree']>): ReturnType<Document['tree']> => ({
-    ...tree, id: makeId(), ...(tree.children ? { children: tree.children.map(rename) } : {}),
+    ...tree,
+    id: makeId(),
+    ...(tree.children ? { children: tree.children.map(rename) } : {}),
   })
   const tree = rename(doc.tree(id))
   tree.order = orderAt(doc, node.parent, doc.node(node.parent).children.indexOf(id) + 1)

@@ -59,7 +59,14 @@ export class Document {
     const { sections, ...own } = page
     this.pages.set(page.id, own)
     const root: Node = {
-      id: page.id, kind: 'page', name: page.name, order: page.order, locked: false, parent: null, props: {}, overrides: {},
+      id: page.id,
+      kind: 'page',
+      name: page.name,
+      order: page.order,
+      locked: false,
+      parent: null,
+      props: {},
+      overrides: {},
       children: [...sections].sort(byOrder).map((section) => section.id),
     }
     this.nodes.set(root.id, root)
@@ -70,8 +77,15 @@ export class Document {
   private addTree(tree: NodeTree, parent: string) {
     const children = [...(tree.children ?? [])].sort(byOrder)
     this.nodes.set(tree.id, {
-      id: tree.id, kind: tree.kind, name: tree.name, order: tree.order, locked: tree.locked ?? false, parent,
-      props: tree.props, overrides: tree.overrides ?? {}, children: children.map((child) => child.id),
+      id: tree.id,
+      kind: tree.kind,
+      name: tree.name,
+      order: tree.order,
+      locked: tree.locked ?? false,
+      parent,
+      props: tree.props,
+      overrides: tree.overrides ?? {},
+      children: children.map((child) => child.id),
     })
     for (const child of children) this.addTree(child, tree.id)
   }
@@ -126,7 +140,8 @@ export class Document {
   /** From the node's parent up to the page. */
   ancestors(id: string): Node[] {
     const path: Node[] = []
-    for (let parent = this.node(id).parent; parent; parent = this.node(parent).parent) path.push(this.node(parent))
+    for (let parent = this.node(id).parent; parent; parent = this.node(parent).parent)
+      path.push(this.node(parent))
     return path
   }
 
@@ -170,7 +185,13 @@ export class Document {
 
   tree(id: string): NodeTree {
     const node = this.node(id)
-    const tree: NodeTree = { id: node.id, kind: node.kind, name: node.name, order: node.order, props: node.props }
+    const tree: NodeTree = {
+      id: node.id,
+      kind: node.kind,
+      name: node.name,
+      order: node.order,
+      props: node.props,
+    }
     if (node.locked) tree.locked = true
     if (Object.keys(node.overrides).length > 0) tree.overrides = { ...node.overrides }
     if (node.children.length > 0) tree.children = node.children.map((child) => this.tree(child))

@@ -2,7 +2,15 @@
 import * as v from 'valibot'
 import { Document } from './document'
 import {
-  AssetSchema, FORMAT, MAX_DEPTH, NodeOwnSchema, type NodeTree, PageOwnSchema, type ProjectFile, ProjectSchema, VERSION,
+  AssetSchema,
+  FORMAT,
+  MAX_DEPTH,
+  NodeOwnSchema,
+  type NodeTree,
+  PageOwnSchema,
+  type ProjectFile,
+  ProjectSchema,
+  VERSION,
 } from './schema'
 import { Tokens } from './tokens'
 
@@ -29,7 +37,7 @@ function pathOf(prefix: string, issue: v.BaseIssue<unknown>): string {
   return path
 }
 
-function describe(value: unknown): string {
+function shown(value: unknown): string {
   if (value === undefined) return 'nothing'
   const text = JSON.stringify(value) ?? String(value)
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
@@ -47,9 +55,16 @@ export function check<S extends v.GenericSchema>(schema: S, value: unknown, pref
   const issue = result.issues[0]
   const at = issue.type === 'variant' ? issue : deepest(issue)
   const own = at.type === 'strict_object' && at.expected === 'never'
-  const expected = own ? 'no such property' : /^[A-Z]/.test(at.message) ? `expected ${at.expected ?? at.message}` : `expected ${at.message}`
-  const found = own ? '' : `, found ${describe(at.input)}`
-  throw new FormatError(pathOf(at === issue ? prefix : pathOf(prefix, issue), at), own ? `${describe(lastKey(at))} is not a property known here` : expected + found)
+  const expected = own
+    ? 'no such property'
+    : /^[A-Z]/.test(at.message)
+      ? `expected ${at.expected ?? at.message}`
+      : `expected ${at.message}`
+  const found = own ? '' : `, found ${shown(at.input)}`
+  throw new FormatError(
+    pathOf(at === issue ? prefix : pathOf(prefix, issue), at),
+    own ? `${shown(lastKey(at))} is not a property known here` : expected + found,
+  )
 }
 
 const lastKey = (issue: v.BaseIssue<unknown>) => issue.path?.at(-1)?.key
@@ -68,7 +83,8 @@ class TreeReader {
 
   claim(id: string, path: string) {
     const first = this.ids.get(id)
-    if (first !== undefined) throw new FormatError(`${path}.id`, `the id ${describe(id)} stands twice, first at ${first}`)
+    if (first !== undefined)
+      throw new FormatError(`${path}.id`, `the id ${shown(id)} stands twice, first at ${first}`)
     this.ids.set(id, path)
   }
 
@@ -81,13 +97,16 @@ class TreeReader {
     this.claim(own.id, path)
     for (const [view, props] of [['', own.props] as const, ...Object.entries(own.overrides ?? {})]) {
       const where = view ? `${path}.overrides.${view}` : `${path}.props`
-      if (view && !this.views.has(view)) throw new FormatError(where, `there is no view ${describe(view)}`)
+      if (view && !this.views.has(view)) throw new FormatError(where, `there is no view ${shown(view)}`)
       if (props.asset !== undefined && !this.assets.has(props.asset)) {
-        throw new FormatError(`${where}.asset`, `there is no asset ${describe(props.asset)} in this file`)
+        throw new FormatError(`${where}.asset`, `there is no asset ${shown(props.asset)} in this file`)
       }
     }
     if (!children) return rest as NodeTree
-    return { ...rest, children: children.map((child, i) => this.read(child, `${path}.children[${i}]`, own.kind, depth + 1)) } as NodeTree
+    return {
+      ...rest,
+      children: children.map((child, i) => this.read(child, `${path}.children[${i}]`, own.kind, depth + 1)),
+    } as NodeTree
   }
 }
 
@@ -96,7 +115,7 @@ export function checkTree(value: unknown, parent: string, depth: number, doc: Do
   const reader = new TreeReader(new Set(doc.assets.keys()), new Set(doc.views.map((view) => view.id)))
   const tree = reader.read(value, 'tree', parent, depth)
   for (const id of reader.ids.keys()) {
-    if (doc.nodes.has(id)) throw new FormatError('tree', `the id ${describe(id)} is already taken`)
+    if (doc.nodes.has(id)) throw new FormatError('tree', `the id ${shown(id)} is already taken`)
   }
   return tree
 }
@@ -104,25 +123,31 @@ export function checkTree(value: unknown, parent: string, depth: number, doc: Do
 /** Checks parsed JSON. @throws FormatError naming the place and the reason. */
 export function checkProject(value: unknown): ProjectFile {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    throw new FormatError('', `expected a project object, found ${describe(value)}`)
+    throw new FormatError('', `expected a project object, found ${shown(value)}`)
   }
   const { format, version } = value as { format?: unknown; version?: unknown }
-  if (format !== FORMAT) throw new FormatError('format', `expected ${describe(FORMAT)}, found ${describe(format)}`)
+  if (format !== FORMAT) throw new FormatError('format', `expected ${shown(FORMAT)}, found ${shown(format)}`)
   if (typeof version === 'number' && version > VERSION) {
-    throw new FormatError('version', `this file is of version ${version}, newer than the ${VERSION} this program reads; update the program`)
+    throw new FormatError(
+      'version',
+      `this file is of version ${version}, newer than the ${VERSION} this program reads; update the program`,
+    )
   }
   const project = check(ProjectSchema, value)
   const once = (list: { id: string }[], path: string) => {
     const seen = new Set<string>()
     list.forEach((item, i) => {
-      if (seen.has(item.id)) throw new FormatError(`${path}[${i}].id`, `the id ${describe(item.id)} stands twice`)
+      if (seen.has(item.id))
+        throw new FormatError(`${path}[${i}].id`, `the id ${shown(item.id)} stands twice`)
       seen.add(item.id)
     })
     return seen
   }
   const views = once(project.views, 'views')
   checkViews(project.views)
-  project.assets.forEach((asset, i) => { check(AssetSchema, asset, `assets[${i}]`) })
+  project.assets.forEach((asset, i) => {
+    check(AssetSchema, asset, `assets[${i}]`)
+  })
   const assets = once(project.assets, 'assets')
   const tokens = problemOfTokens(project.tokens)
   if (tokens) throw tokens
@@ -132,11 +157,21 @@ export function checkProject(value: unknown): ProjectFile {
     const path = `pages[${i}]`
     const own = check(PageOwnSchema, page, path)
     reader.claim(own.id, path)
-    if (paths.has(own.path)) throw new FormatError(`${path}.path`, `${describe(own.path)} is already the path of pages[${paths.get(own.path)}]`)
+    if (paths.has(own.path))
+      throw new FormatError(
+        `${path}.path`,
+        `${shown(own.path)} is already the path of pages[${paths.get(own.path)}]`,
+      )
     paths.set(own.path, i)
-    for (const view of own.views) if (!views.has(view)) throw new FormatError(`${path}.views`, `there is no view ${describe(view)}`)
+    for (const view of own.views)
+      if (!views.has(view)) throw new FormatError(`${path}.views`, `there is no view ${shown(view)}`)
     const { sections, ...rest } = own
-    return { ...rest, sections: (sections ?? []).map((section, k) => reader.read(section, `${path}.sections[${k}]`, 'page', 1)) }
+    return {
+      ...rest,
+      sections: (sections ?? []).map((section, k) =>
+        reader.read(section, `${path}.sections[${k}]`, 'page', 1),
+      ),
+    }
   })
   return { ...project, pages }
 }
@@ -158,14 +193,28 @@ export function checkViews(views: ProjectFile['views']) {
   views.forEach((view, i) => {
     const path = `views[${i}]`
     if (i === 0) {
-      if (view.breakpoint !== null) throw new FormatError(`${path}.breakpoint`, 'the widest view has none, expected null')
+      if (view.breakpoint !== null)
+        throw new FormatError(`${path}.breakpoint`, 'the widest view has none, expected null')
       return
     }
     const wider = views[i - 1]
-    if (view.width >= wider.width) throw new FormatError(`${path}.width`, `views stand widest first, but ${view.width} is not below ${wider.width}`)
-    if (view.breakpoint === null) throw new FormatError(`${path}.breakpoint`, 'expected the largest width at which this view applies')
-    if (view.breakpoint < view.width) throw new FormatError(`${path}.breakpoint`, `expected at least the view's own width ${view.width}, found ${view.breakpoint}`)
-    if (view.breakpoint >= wider.width) throw new FormatError(`${path}.breakpoint`, `expected less than the wider view's width ${wider.width}, found ${view.breakpoint}`)
+    if (view.width >= wider.width)
+      throw new FormatError(
+        `${path}.width`,
+        `views stand widest first, but ${view.width} is not below ${wider.width}`,
+      )
+    if (view.breakpoint === null)
+      throw new FormatError(`${path}.breakpoint`, 'expected the largest width at which this view applies')
+    if (view.breakpoint < view.width)
+      throw new FormatError(
+        `${path}.breakpoint`,
+        `expected at least the view's own width ${view.width}, found ${view.breakpoint}`,
+      )
+    if (view.breakpoint >= wider.width)
+      throw new FormatError(
+        `${path}.breakpoint`,
+        `expected less than the wider view's width ${wider.width}, found ${view.breakpoint}`,
+      )
   })
 }
 
@@ -183,7 +232,10 @@ export function openProject(text: string): Document {
 
 function syntaxReason(text: string, message: string): string {
   const position = /position (\d+)/.exec(message)
-  if (/end of JSON|Unterminated/i.test(message) || (position && Number(position[1]) >= text.trimEnd().length)) {
+  if (
+    /end of JSON|Unterminated/i.test(message) ||
+    (position && Number(position[1]) >= text.trimEnd().length)
+  ) {
     return `is cut short: it ends after ${text.length} characters, in the middle of a value`
   }
   if (!position) return 'is not JSON'

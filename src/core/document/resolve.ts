@@ -25,8 +25,18 @@ export function originOf(doc: Document, node: Node, view: string, key: PropKey):
 }
 
 const LENGTHS = [
-  'rowGap', 'columnGap', 'paddingTop', 'paddingRight', 'paddingBottom', 'paddingLeft', 'minWidth', 'maxWidth', 'minHeight',
-  'maxHeight', 'radius', 'fontSize',
+  'rowGap',
+  'columnGap',
+  'paddingTop',
+  'paddingRight',
+  'paddingBottom',
+  'paddingLeft',
+  'minWidth',
+  'maxWidth',
+  'minHeight',
+  'maxHeight',
+  'radius',
+  'fontSize',
 ] as const
 const COLORS = ['fill', 'borderColor', 'color'] as const
 
@@ -93,7 +103,10 @@ export function resolve(doc: Document, node: Node, view: string): Resolved {
   if (set.gradient) {
     out.gradient = {
       angle: set.gradient.angle,
-      stops: set.gradient.stops.map((stop) => ({ at: stop.at, color: color(tokens, stop.color) ?? '#000000' })),
+      stops: set.gradient.stops.map((stop) => ({
+        at: stop.at,
+        color: color(tokens, stop.color) ?? '#000000',
+      })),
     }
   }
   if (set.shadow) out.shadow = { ...set.shadow, color: color(tokens, set.shadow.color) ?? '#00000040' }

@@ -28,10 +28,15 @@ export const TokenRefSchema = v.pipe(
   v.string(),
   v.regex(/^\{[^{}]{1,200}\}$/, 'a token reference such as {space.m}'),
 )
-const HexSchema = v.pipe(v.string(), v.regex(/^#[0-9a-fA-F]{6}([0-9a-fA-F]{2})?$/, 'a colour such as #1d5c45'))
+const HexSchema = v.pipe(
+  v.string(),
+  v.regex(/^#[0-9a-fA-F]{6}([0-9a-fA-F]{2})?$/, 'a colour such as #1d5c45'),
+)
 const ColorSchema = v.union([HexSchema, TokenRefSchema], 'a colour such as #1d5c45, or a token reference')
-const LengthSchema = v.union([px, TokenRefSchema], 'a length in px, or a token reference')
-const PositiveSchema = v.union([positivePx, TokenRefSchema], 'a length in px of at least 0, or a token reference')
+const PositiveSchema = v.union(
+  [positivePx, TokenRefSchema],
+  'a length in px of at least 0, or a token reference',
+)
 
 export const SizeSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('exact'), px: PositiveSchema }),
@@ -149,8 +154,30 @@ export const PropsSchema = v.strictObject({
   // content
   tag: v.optional(
     v.picklist([
-      'header', 'section', 'footer', 'main', 'nav', 'aside', 'article', 'div', 'ul', 'li', 'figure', 'blockquote',
-      'p', 'h1', 'h2', 'h3', 'h4', 'span', 'a', 'button', 'label', 'small', 'figcaption', 'cite',
+      'header',
+      'section',
+      'footer',
+      'main',
+      'nav',
+      'aside',
+      'article',
+      'div',
+      'ul',
+      'li',
+      'figure',
+      'blockquote',
+      'p',
+      'h1',
+      'h2',
+      'h3',
+      'h4',
+      'span',
+      'a',
+      'button',
+      'label',
+      'small',
+      'figcaption',
+      'cite',
     ]),
   ),
   link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
@@ -250,11 +277,7 @@ export type Span = v.InferOutput<typeof SpanSchema>
 export type View = v.InferOutput<typeof ViewSchema>
 export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
-export type Gradient = v.InferOutput<typeof GradientSchema>
-export type Shadow = v.InferOutput<typeof ShadowSchema>
-export type LineHeight = v.InferOutput<typeof LineHeightSchema>
 export type Pin = v.InferOutput<typeof PinSchema>
-export { LengthSchema }
 
 /** A page as the file holds it. */
 export type PageFile = Omit<v.InferOutput<typeof PageOwnSchema>, 'sections'> & { sections: NodeTree[] }

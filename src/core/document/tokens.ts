@@ -27,7 +27,10 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** Visits every token with its dotted name, in document order. */
-export function eachToken(tree: TokenTree, visit: (name: string, token: Record<string, unknown>, type?: string) => void) {
+export function eachToken(
+  tree: TokenTree,
+  visit: (name: string, token: Record<string, unknown>, type?: string) => void,
+) {
   const walk = (group: Record<string, unknown>, path: string[], inherited?: string) => {
     const type = typeof group.$type === 'string' ? group.$type : inherited
     if ('$value' in group) {
@@ -43,13 +46,20 @@ export function eachToken(tree: TokenTree, visit: (name: string, token: Record<s
 }
 
 function hexOfColor(value: unknown): string | undefined {
-  if (typeof value === 'string') return /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value) ? value.toLowerCase() : undefined
+  if (typeof value === 'string')
+    return /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value) ? value.toLowerCase() : undefined
   if (!isObject(value) || value.colorSpace !== 'srgb' || !Array.isArray(value.components)) return undefined
   const parts = value.components.map((part) => (part === 'none' ? 0 : Number(part)))
   if (parts.length !== 3 || parts.some((part) => !(part >= 0 && part <= 1))) return undefined
   const alpha = typeof value.alpha === 'number' ? value.alpha : 1
   const bytes = alpha < 1 ? [...parts, alpha] : parts
-  return `#${bytes.map((part) => Math.round(part * 255).toString(16).padStart(2, '0')).join('')}`
+  return `#${bytes
+    .map((part) =>
+      Math.round(part * 255)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`
 }
 
 function pixels(value: unknown): number | undefined {
@@ -92,9 +102,11 @@ export class Tokens {
   read(name: string, trail: string[]): ResolvedToken {
     const entry = this.raw.get(name)
     if (!entry) throw new TokenError(`tokens.${name}: there is no such token`)
-    if (trail.includes(name)) throw new TokenError(`tokens.${name}: refers to itself (${[...trail, name].join(' → ')})`)
+    if (trail.includes(name))
+      throw new TokenError(`tokens.${name}: refers to itself (${[...trail, name].join(' → ')})`)
     const value = entry.token.$value
-    if (typeof value === 'string' && /^\{.+\}$/.test(value)) return this.read(value.slice(1, -1), [...trail, name])
+    if (typeof value === 'string' && /^\{.+\}$/.test(value))
+      return this.read(value.slice(1, -1), [...trail, name])
     const inner = (part: unknown): unknown => {
       if (typeof part !== 'string' || !/^\{.+\}$/.test(part)) return part
       const found = this.read(part.slice(1, -1), [...trail, name])
@@ -113,21 +125,26 @@ export class Tokens {
       case 'fontFamily':
         return { type: 'fontFamily', value: typeof value === 'string' ? value : fail('a family name') }
       case 'typography': {
-        if (!isObject(value)) return fail('an object with fontFamily, fontSize, fontWeight, lineHeight, letterSpacing')
+        if (!isObject(value))
+          return fail('an object with fontFamily, fontSize, fontWeight, lineHeight, letterSpacing')
         const family = inner(value.fontFamily)
         return {
           type: 'typography',
           value: {
             fontFamily: typeof family === 'string' ? family : fail('fontFamily to be a name'),
             fontSize: pixels(inner(value.fontSize)) ?? fail('fontSize in px'),
-            fontWeight: typeof value.fontWeight === 'number' ? value.fontWeight : fail('fontWeight to be a number'),
-            lineHeight: typeof value.lineHeight === 'number' ? value.lineHeight : fail('lineHeight to be a ratio'),
+            fontWeight:
+              typeof value.fontWeight === 'number' ? value.fontWeight : fail('fontWeight to be a number'),
+            lineHeight:
+              typeof value.lineHeight === 'number' ? value.lineHeight : fail('lineHeight to be a ratio'),
             letterSpacing: pixels(inner(value.letterSpacing)) ?? 0,
           },
         }
       }
       default:
-        return fail(`$type color, dimension, number, fontFamily or typography, found ${JSON.stringify(entry.type)}`)
+        return fail(
+          `$type color, dimension, number, fontFamily or typography, found ${JSON.stringify(entry.type)}`,
+        )
     }
   }
 
@@ -147,6 +164,12 @@ export class Tokens {
 
 /** A colour token's `$value` from `#rrggbb`. */
 export function colorValue(hex: string) {
-  const channel = (at: number) => Math.round((Number.parseInt(hex.slice(at, at + 2), 16) / 255) * 10_000) / 10_000
-  return { colorSpace: 'srgb', components: [channel(1), channel(3), channel(5)], alpha: hex.length > 7 ? channel(7) : 1, hex: hex.slice(0, 7) }
+  const channel = (at: number) =>
+    Math.round((Number.parseInt(hex.slice(at, at + 2), 16) / 255) * 10_000) / 10_000
+  return {
+    colorSpace: 'srgb',
+    components: [channel(1), channel(3), channel(5)],
+    alpha: hex.length > 7 ? channel(7) : 1,
+    hex: hex.slice(0, 7),
+  }
 }

@@ -71,7 +71,9 @@ function apply(doc: Document, edit: Edit): Edit {
       const page = doc.pages.get(edit.id) ?? refuse(`there is no page ${edit.id} any more`)
       const next = { ...page, ...edit.set }
       checkPage(doc, next)
-      const before = Object.fromEntries(Object.keys(edit.set).map((key) => [key, page[key as keyof typeof page]]))
+      const before = Object.fromEntries(
+        Object.keys(edit.set).map((key) => [key, page[key as keyof typeof page]]),
+      )
       doc.pages.set(page.id, next)
       doc.replace({ ...doc.node(page.id), name: next.name, order: next.order })
       return { op: 'page-meta', id: page.id, set: before }
@@ -103,7 +105,8 @@ function apply(doc: Document, edit: Edit): Edit {
 function applySet(doc: Document, edit: Extract<Edit, { op: 'set' }>): Edit {
   const node = need(doc, edit.node)
   if (node.kind === 'page') refuse('a page has no props of its own')
-  if (edit.view !== undefined && !doc.views.some((view) => view.id === edit.view)) refuse(`there is no view ${edit.view} any more`)
+  if (edit.view !== undefined && !doc.views.some((view) => view.id === edit.view))
+    refuse(`there is no view ${edit.view} any more`)
   const before: Props = edit.view === undefined ? node.props : (node.overrides[edit.view] ?? {})
   const next: Record<string, unknown> = { ...before }
   const inverse: Record<string, unknown> = {}
@@ -133,9 +136,13 @@ function applyMove(doc: Document, edit: Extract<Edit, { op: 'move' }>): Edit {
   const parent = need(doc, edit.parent)
   if (!node.parent) return refuse('a page cannot be moved into another')
   if (doc.isInside(parent.id, node.id)) refuse(`“${node.name}” cannot be moved into itself`)
-  const fits = parent.kind === 'page' ? node.kind === 'section' : node.kind !== 'section' && (parent.kind === 'section' || parent.kind === 'box')
+  const fits =
+    parent.kind === 'page'
+      ? node.kind === 'section'
+      : node.kind !== 'section' && (parent.kind === 'section' || parent.kind === 'box')
   if (!fits) refuse(`a ${parent.kind} cannot hold a ${node.kind}`)
-  if (doc.ancestors(parent.id).length + 1 + height(doc, node.id) > MAX_DEPTH + 1) refuse(`blocks nest deeper than ${MAX_DEPTH} levels`)
+  if (doc.ancestors(parent.id).length + 1 + height(doc, node.id) > MAX_DEPTH + 1)
+    refuse(`blocks nest deeper than ${MAX_DEPTH} levels`)
   const inverse: Edit = { op: 'move', node: node.id, parent: node.parent, order: node.order }
   doc.unlink(node.id, node.parent)
   doc.replace({ ...node, parent: parent.id, order: edit.order })
@@ -145,14 +152,18 @@ function applyMove(doc: Document, edit: Extract<Edit, { op: 'move' }>): Edit {
 
 function checkPage(doc: Document, page: { id: string; path: string; views: string[] }) {
   for (const other of doc.pages.values()) {
-    if (other.id !== page.id && other.path === page.path) refuse(`${page.path} is already the path of “${other.name}”`)
+    if (other.id !== page.id && other.path === page.path)
+      refuse(`${page.path} is already the path of “${other.name}”`)
   }
-  for (const view of page.views) if (!doc.views.some((known) => known.id === view)) refuse(`there is no view ${view}`)
+  for (const view of page.views)
+    if (!doc.views.some((known) => known.id === view)) refuse(`there is no view ${view}`)
 }
 
 function applyPage(doc: Document, edit: Extract<Edit, { op: 'page' }>): Edit {
   if (edit.page === null) {
-    const before = doc.pages.has(edit.id) ? doc.pageFile(edit.id) : refuse(`there is no page ${edit.id} any more`)
+    const before = doc.pages.has(edit.id)
+      ? doc.pageFile(edit.id)
+      : refuse(`there is no page ${edit.id} any more`)
     for (const section of doc.node(edit.id).children) doc.removeTree(section)
     doc.nodes.delete(edit.id)
     doc.pages.delete(edit.id)
@@ -176,11 +187,13 @@ function applyPage(doc: Document, edit: Extract<Edit, { op: 'page' }>): Edit {
 
 function applyViews(doc: Document, edit: Extract<Edit, { op: 'views' }>): Edit {
   if (edit.views.length === 0) refuse('a project needs at least one view')
-  if (new Set(edit.views.map((view) => view.id)).size < edit.views.length) refuse('two views have the same id')
+  if (new Set(edit.views.map((view) => view.id)).size < edit.views.length)
+    refuse('two views have the same id')
   checkViews(edit.views)
   for (const gone of doc.views.filter((view) => !edit.views.some((next) => next.id === view.id))) {
     for (const node of doc.nodes.values()) {
-      if (node.overrides[gone.id]) refuse(`“${gone.name}” still has values of its own on “${node.name}”; put them back first`)
+      if (node.overrides[gone.id])
+        refuse(`“${gone.name}” still has values of its own on “${node.name}”; put them back first`)
     }
     for (const page of doc.pages.values()) {
       if (page.views.includes(gone.id)) refuse(`the page “${page.name}” is still drawn at “${gone.name}”`)
@@ -228,7 +241,8 @@ function prune(tree: Record<string, unknown>): Record<string, unknown> {
 
 function usesAsset(doc: Document, id: string): Node | undefined {
   for (const node of doc.nodes.values()) {
-    if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id)) return node
+    if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id))
+      return node
   }
   return undefined
 }

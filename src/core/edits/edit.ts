@@ -3,7 +3,15 @@
  * inverted, merged with the next one of a gesture, and checked. Undo, saving, history and live editing are all these.
  */
 import * as v from 'valibot'
-import { AssetSchema, IdSchema, type NodeTree, type PageFile, PageOwnSchema, PropsSchema, ViewSchema } from '../document/schema'
+import {
+  AssetSchema,
+  IdSchema,
+  type NodeTree,
+  type PageFile,
+  PageOwnSchema,
+  PropsSchema,
+  ViewSchema,
+} from '../document/schema'
 
 const nullable = <S extends v.GenericSchema>(schema: S) => v.nullable(schema)
 
@@ -13,7 +21,10 @@ const SetSchema = v.strictObject({
   node: IdSchema,
   /** Left out: the node's own props, which every view shares. */
   view: v.optional(IdSchema),
-  props: v.record(v.picklist(Object.keys(PropsSchema.entries) as (keyof typeof PropsSchema.entries)[]), v.unknown()),
+  props: v.record(
+    v.picklist(Object.keys(PropsSchema.entries) as (keyof typeof PropsSchema.entries)[]),
+    v.unknown(),
+  ),
 })
 const MetaSchema = v.strictObject({
   op: v.literal('meta'),
@@ -49,8 +60,17 @@ const ProjectNameSchema = v.strictObject({
 })
 
 export const EditSchema = v.variant('op', [
-  SetSchema, MetaSchema, InsertSchema, RemoveSchema, MoveSchema, PageSchema, PageMetaSchema, ViewsSchema, TokenSchema,
-  AssetEditSchema, ProjectNameSchema,
+  SetSchema,
+  MetaSchema,
+  InsertSchema,
+  RemoveSchema,
+  MoveSchema,
+  PageSchema,
+  PageMetaSchema,
+  ViewsSchema,
+  TokenSchema,
+  AssetEditSchema,
+  ProjectNameSchema,
 ])
 
 type Checked = v.InferOutput<typeof EditSchema>

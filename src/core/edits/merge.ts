@@ -6,7 +6,8 @@ export function mergeEdits(first: Edit, second: Edit): Edit | undefined {
   if (first.op === 'set' && second.op === 'set' && first.node === second.node && first.view === second.view) {
     return { ...first, props: { ...first.props, ...second.props } }
   }
-  if (first.op === 'meta' && second.op === 'meta' && first.node === second.node) return { ...first, ...second }
+  if (first.op === 'meta' && second.op === 'meta' && first.node === second.node)
+    return { ...first, ...second }
   if (first.op === 'move' && second.op === 'move' && first.node === second.node) return second
   if (first.op === 'page-meta' && second.op === 'page-meta' && first.id === second.id) {
     return { ...first, set: { ...first.set, ...second.set } }

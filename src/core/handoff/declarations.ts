@@ -1,7 +1,7 @@
 /** The CSS of one block in one view: the right-hand side of the document's meaning. */
 import type { Document, Node } from '../document/document'
 import { isText } from '../document/kinds'
-import { cascaded, DEFAULT_FAMILY, resolve, type Resolved } from '../document/resolve'
+import { cascaded, DEFAULT_FAMILY, type Resolved, resolve } from '../document/resolve'
 import type { Pin, PropKey, Props, Size } from '../document/schema'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, placeColumns } from '../layout/style'
@@ -12,15 +12,58 @@ export type Declarations = Map<string, string>
 
 /** What a declaration goes back to when a narrower view drops it. */
 export const INITIAL: Record<string, string> = {
-  display: 'block', 'flex-direction': 'row', 'flex-wrap': 'nowrap', gap: '0', 'row-gap': '0', 'column-gap': '0',
-  'justify-content': 'normal', 'align-items': 'normal', 'justify-items': 'normal', 'align-content': 'normal', 'align-self': 'auto',
-  'justify-self': 'auto', 'grid-template-columns': 'none', 'grid-auto-flow': 'row', 'grid-column': 'auto', flex: '0 1 auto', 'flex-shrink': '1',
-  width: 'auto', height: 'auto', 'min-width': 'auto', 'max-width': 'none', 'min-height': 'auto', 'max-height': 'none',
-  'aspect-ratio': 'auto', padding: '0', position: 'static', left: 'auto', right: 'auto', top: 'auto', bottom: 'auto',
-  'margin-inline': '0', 'margin-block': '0', 'z-index': 'auto', order: '0', overflow: 'visible', 'background-color': 'transparent',
-  'background-image': 'none', 'border-width': '0', 'border-style': 'none', 'border-color': 'currentcolor', 'border-radius': '0',
-  'box-shadow': 'none', opacity: '1', 'mix-blend-mode': 'normal', color: 'inherit', 'font-style': 'normal', 'letter-spacing': 'normal',
-  'text-align': 'start', 'text-transform': 'none', 'text-decoration': 'none', 'object-fit': 'fill', 'object-position': '50% 50%',
+  display: 'block',
+  'flex-direction': 'row',
+  'flex-wrap': 'nowrap',
+  gap: '0',
+  'row-gap': '0',
+  'column-gap': '0',
+  'justify-content': 'normal',
+  'align-items': 'normal',
+  'justify-items': 'normal',
+  'align-content': 'normal',
+  'align-self': 'auto',
+  'justify-self': 'auto',
+  'grid-template-columns': 'none',
+  'grid-auto-flow': 'row',
+  'grid-column': 'auto',
+  flex: '0 1 auto',
+  'flex-shrink': '1',
+  width: 'auto',
+  height: 'auto',
+  'min-width': 'auto',
+  'max-width': 'none',
+  'min-height': 'auto',
+  'max-height': 'none',
+  'aspect-ratio': 'auto',
+  padding: '0',
+  position: 'static',
+  left: 'auto',
+  right: 'auto',
+  top: 'auto',
+  bottom: 'auto',
+  'margin-inline': '0',
+  'margin-block': '0',
+  'z-index': 'auto',
+  order: '0',
+  overflow: 'visible',
+  'background-color': 'transparent',
+  'background-image': 'none',
+  'border-width': '0',
+  'border-style': 'none',
+  'border-color': 'currentcolor',
+  'border-radius': '0',
+  'box-shadow': 'none',
+  opacity: '1',
+  'mix-blend-mode': 'normal',
+  color: 'inherit',
+  'font-style': 'normal',
+  'letter-spacing': 'normal',
+  'text-align': 'start',
+  'text-transform': 'none',
+  'text-decoration': 'none',
+  'object-fit': 'fill',
+  'object-position': '50% 50%',
 }
 
 export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
@@ -32,9 +75,15 @@ const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
 
 /** Quoted families with the fallbacks that the text engine uses, then a generic one. */
 export function fontStack(family: string): string {
-  const generic = { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[familyNamed(family)?.category ?? ''] ?? 'sans-serif'
+  const generic =
+    { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[
+      familyNamed(family)?.category ?? ''
+    ] ?? 'sans-serif'
   const own = familyNamed(family) ? family : DEFAULT_FAMILY
-  return [own, ...FALLBACK.filter((each) => each !== own)].map((each) => `"${each}"`).concat(generic).join(', ')
+  return [own, ...FALLBACK.filter((each) => each !== own)]
+    .map((each) => `"${each}"`)
+    .concat(generic)
+    .join(', ')
 }
 
 class Writer {
@@ -126,12 +175,19 @@ function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted:
     writer.set('display', 'grid')
     const subgrid = place.parent?.flow === Flow.Lattice && !lifted
     const own = node.kind === 'section' || resolved.columns === undefined
-    writer.set('grid-template-columns', subgrid ? 'subgrid' : `repeat(${own ? 'var(--columns)' : resolved.columns}, minmax(0, 1fr))`)
+    writer.set(
+      'grid-template-columns',
+      subgrid ? 'subgrid' : `repeat(${own ? 'var(--columns)' : resolved.columns}, minmax(0, 1fr))`,
+    )
     if (resolved.rowGap !== 0) writer.set('row-gap', writer.length('rowGap'))
-    if (!subgrid) writer.set('column-gap', raw.columnGap === undefined ? 'var(--gutter)' : writer.length('columnGap'))
+    if (!subgrid)
+      writer.set('column-gap', raw.columnGap === undefined ? 'var(--gutter)' : writer.length('columnGap'))
     if (resolved.dense) writer.set('grid-auto-flow', 'row dense')
     writer.set('align-items', resolved.align!)
-    writer.set('justify-items', resolved.justify === 'center' || resolved.justify === 'end' ? resolved.justify : 'start')
+    writer.set(
+      'justify-items',
+      resolved.justify === 'center' || resolved.justify === 'end' ? resolved.justify : 'start',
+    )
     if (resolved.alignContent !== 'stretch') writer.set('align-content', resolved.alignContent!)
   }
   if (node.kind === 'button') writer.set('align-content', 'center')
@@ -139,9 +195,15 @@ function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted:
 
 function writeBox(writer: Writer, node: Node) {
   const { resolved } = writer
-  const sides = [writer.length('paddingTop'), writer.length('paddingRight'), writer.length('paddingBottom'), writer.length('paddingLeft')]
+  const sides = [
+    writer.length('paddingTop'),
+    writer.length('paddingRight'),
+    writer.length('paddingBottom'),
+    writer.length('paddingLeft'),
+  ]
   if (node.kind === 'section' && !resolved.fullBleed) {
-    const edge = (side: string, own: number, text: string) => (own === 0 ? `var(--edge-${side})` : `calc(var(--edge-${side}) + ${text})`)
+    const edge = (side: string, own: number, text: string) =>
+      own === 0 ? `var(--edge-${side})` : `calc(var(--edge-${side}) + ${text})`
     sides[1] = edge('end', resolved.paddingRight, sides[1])
     sides[3] = edge('start', resolved.paddingLeft, sides[3])
   }
@@ -176,12 +238,28 @@ function writePins(writer: Writer) {
     if (from || !to || fills) writer.set(start, from ? pinText(from) : '0')
     if (to || fills) writer.set(end, to ? pinText(to) : '0')
   }
-  axis('left', 'right', resolved.pinLeft, resolved.pinRight, resolved.pinCenterX, resolved.width.kind === 'stretch')
-  axis('top', 'bottom', resolved.pinTop, resolved.pinBottom, resolved.pinCenterY, resolved.height.kind === 'stretch')
+  axis(
+    'left',
+    'right',
+    resolved.pinLeft,
+    resolved.pinRight,
+    resolved.pinCenterX,
+    resolved.width.kind === 'stretch',
+  )
+  axis(
+    'top',
+    'bottom',
+    resolved.pinTop,
+    resolved.pinBottom,
+    resolved.pinCenterY,
+    resolved.height.kind === 'stretch',
+  )
 }
 
 function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean): string {
-  const used = centred ? [] : [from, to].filter((pin) => pin && pinText(pin) !== '0').map((pin) => pinText(pin!))
+  const used = centred
+    ? []
+    : [from, to].filter((pin) => pin && pinText(pin) !== '0').map((pin) => pinText(pin!))
   return used.length === 0 ? '100%' : `calc(100% - ${used.join(' - ')})`
 }
 
@@ -229,7 +307,12 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
       if (picture) {
         const asset = resolved.asset ? place.doc.assets.get(resolved.asset) : undefined
         const ratio = resolved.ratio ?? (asset ? asset.width / asset.height : 1.5)
-        writer.set('width', resolved.height.kind === 'exact' ? px((resolved.height.px as number) * ratio) : px(asset?.width ?? 300))
+        writer.set(
+          'width',
+          resolved.height.kind === 'exact'
+            ? px((resolved.height.px as number) * ratio)
+            : px(asset?.width ?? 300),
+        )
         rigid = true
       } else writer.set('width', 'fit-content')
   }
@@ -242,10 +325,12 @@ function writeHeight(writer: Writer, node: Node, around: Flow) {
   const inFlow = around === Flow.Row || around === Flow.Column || around === Flow.Lattice
   const aligned = () => {
     if (!inFlow || around === Flow.Column) return
-    if (resolved.alignSelf) writer.set('align-self', around === Flow.Lattice ? resolved.alignSelf : flexWord(resolved.alignSelf))
+    if (resolved.alignSelf)
+      writer.set('align-self', around === Flow.Lattice ? resolved.alignSelf : flexWord(resolved.alignSelf))
   }
   const picture = node.kind === 'picture'
-  if (around === Flow.Column && resolved.alignSelf && resolved.width.kind !== 'stretch') writer.set('align-self', flexWord(resolved.alignSelf))
+  if (around === Flow.Column && resolved.alignSelf && resolved.width.kind !== 'stretch')
+    writer.set('align-self', flexWord(resolved.alignSelf))
   switch (height.kind) {
     case 'exact':
       writer.set('height', exactText(raw.height ?? height))
@@ -263,13 +348,21 @@ function writeHeight(writer: Writer, node: Node, around: Flow) {
       break
     case 'stretch':
       if (around === Flow.Column) writer.set('flex', `${num(height.weight)} 1 0px`)
-      else if (around === Flow.Free) writer.set('height', remainder(resolved.pinTop, resolved.pinBottom, resolved.pinCenterY !== undefined))
+      else if (around === Flow.Free)
+        writer.set(
+          'height',
+          remainder(resolved.pinTop, resolved.pinBottom, resolved.pinCenterY !== undefined),
+        )
       else if (inFlow) writer.set('align-self', 'stretch')
       break
     default:
       aligned()
       // Between two insets an automatic height would fill the room.
-      if (around === Flow.Free && !picture && (resolved.pinCenterY !== undefined || (resolved.pinTop && resolved.pinBottom))) {
+      if (
+        around === Flow.Free &&
+        !picture &&
+        (resolved.pinCenterY !== undefined || (resolved.pinTop && resolved.pinBottom))
+      ) {
         writer.set('height', 'fit-content')
       }
   }
@@ -277,7 +370,8 @@ function writeHeight(writer: Writer, node: Node, around: Flow) {
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
   if (picture) {
     writer.set('object-fit', resolved.fit!)
-    if (resolved.focusX !== 50 || resolved.focusY !== 50) writer.set('object-position', `${percent(resolved.focusX!)} ${percent(resolved.focusY!)}`)
+    if (resolved.focusX !== 50 || resolved.focusY !== 50)
+      writer.set('object-position', `${percent(resolved.focusX!)} ${percent(resolved.focusY!)}`)
   }
 }
 
@@ -312,7 +406,8 @@ function writeLook(writer: Writer, node: Node) {
 function writeType(writer: Writer) {
   const { resolved, raw } = writer
   const token = raw.type && writer.resolved.type ? customProperty(raw.type) : undefined
-  const from = (key: PropKey, part: string, own: string) => (token && raw[key] === undefined ? `var(${token}-${part})` : own)
+  const from = (key: PropKey, part: string, own: string) =>
+    token && raw[key] === undefined ? `var(${token}-${part})` : own
   writer.set('font-family', from('fontFamily', 'family', fontStack(resolved.fontFamily)))
   writer.set('font-size', from('fontSize', 'size', writer.length('fontSize')))
   writer.set('font-weight', from('fontWeight', 'weight', num(resolved.fontWeight!)))

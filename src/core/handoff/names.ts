@@ -14,10 +14,15 @@ export function slug(name: string, fallback = 'block'): string {
 
 /** Custom property of a token: `{space.m}` → `--space-m`. */
 export const customProperty = (reference: string) =>
-  `--${reference.replace(/^\{|\}$/g, '').split('.').map((part) => slug(part, 'token')).join('-')}`
+  `--${reference
+    .replace(/^\{|\}$/g, '')
+    .split('.')
+    .map((part) => slug(part, 'token'))
+    .join('-')}`
 
 /** Page path → file: `/` → `index.html`, `/catalogue` → `catalogue/index.html`. */
-export const pageFileName = (path: string) => (path === '/' ? 'index.html' : `${path.replace(/^\/|\/$/g, '')}/index.html`)
+export const pageFileName = (path: string) =>
+  path === '/' ? 'index.html' : `${path.replace(/^\/|\/$/g, '')}/index.html`
 
 /** `../` as often as a page's file lies deep. */
 export const rootOf = (path: string) => '../'.repeat(pageFileName(path).split('/').length - 1)

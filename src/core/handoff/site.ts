@@ -19,7 +19,12 @@ export type SiteOptions = {
   mark?: boolean
 }
 
-const EXTENSION: Record<string, string> = { 'image/svg+xml': 'svg', 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' }
+const EXTENSION: Record<string, string> = {
+  'image/svg+xml': 'svg',
+  'image/png': 'png',
+  'image/jpeg': 'jpg',
+  'image/webp': 'webp',
+}
 
 /** File names for pictures, from their names. */
 function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
@@ -93,7 +98,8 @@ class PageWriter {
     const attributes = this.attributes(node)
     if (node.kind === 'picture') {
       const asset = props.asset ? this.doc.assets.get(props.asset) : undefined
-      const source = props.asset && asset ? `${rootOf(this.page.path)}${this.pictures.get(props.asset)}` : PLACEHOLDER
+      const source =
+        props.asset && asset ? `${rootOf(this.page.path)}${this.pictures.get(props.asset)}` : PLACEHOLDER
       const size = asset ? ` width="${asset.width}" height="${asset.height}"` : ''
       this.lines.push(`${pad}<img${attributes} src="${source}" alt="${escapeHtml(props.alt ?? '')}"${size}>`)
       return
@@ -103,7 +109,9 @@ class PageWriter {
       let extra = ''
       if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
       if (tag === 'button') extra = ' type="button"'
-      this.lines.push(`${pad}<${tag}${attributes}${extra}>${this.spans(props.spans ?? [], tag === 'a')}</${tag}>`)
+      this.lines.push(
+        `${pad}<${tag}${attributes}${extra}>${this.spans(props.spans ?? [], tag === 'a')}</${tag}>`,
+      )
       return
     }
     const tag = props.tag ?? (node.kind === 'section' ? 'section' : 'div')
@@ -124,7 +132,8 @@ class PageWriter {
         const classes = spanClasses(span)
         const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
         if (span.italic) html = `<em${attribute}>${html}</em>`
-        else if (span.weight !== undefined && span.weight >= 600) html = `<strong${attribute}>${html}</strong>`
+        else if (span.weight !== undefined && span.weight >= 600)
+          html = `<strong${attribute}>${html}</strong>`
         else if (attribute) html = `<span${attribute}>${html}</span>`
         return span.link !== undefined && !insideLink ? `<a href="${this.link(span.link)}">${html}</a>` : html
       })
@@ -146,7 +155,8 @@ export function buildSite(doc: Document, options: SiteOptions = {}): SiteFiles {
   const site = styleSite(doc, pages)
   const pictures = pictureNames(doc, site.assets)
   const text = new Map<string, string>()
-  for (const page of pages) text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
+  for (const page of pages)
+    text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
   text.set('styles.css', site.css)
   text.set('tokens.json', tokensFile(doc))
   text.set('project.json', projectFile(doc))

@@ -1,14 +1,22 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
-import type { Document, Node } from '../document/document'
+import type { Document, Node, Page } from '../document/document'
 import { isText } from '../document/kinds'
 import { cascaded, resolve } from '../document/resolve'
-import type { Page } from '../document/document'
 import type { View } from '../document/schema'
 import { flowOf } from '../layout/style'
 import { type FontFile, filesNeeded, fontFile } from '../text/fonts'
-import { columnsOf, type Declarations, declarationsOf, fontStack, INITIAL, num, type Place, px } from './declarations'
-import { ClassNames, customProperty } from './names'
 import { transformCase } from '../text/paragraph'
+import {
+  columnsOf,
+  type Declarations,
+  declarationsOf,
+  fontStack,
+  INITIAL,
+  num,
+  type Place,
+  px,
+} from './declarations'
+import { ClassNames, customProperty } from './names'
 
 export type StyledSite = {
   css: string
@@ -21,12 +29,22 @@ export type StyledSite = {
 type Rule = { className: string; base: Declarations; changes: Map<string, Declarations> }
 
 /** Declarations of every block of a page in a view, parents first. */
-function eachBlock(doc: Document, page: string, view: string, visit: (node: Node, declarations: Declarations) => void) {
+function eachBlock(
+  doc: Document,
+  page: string,
+  view: string,
+  visit: (node: Node, declarations: Declarations) => void,
+) {
   const walk = (node: Node, place: Place) => {
     visit(node, declarationsOf(place, node))
     if (node.children.length === 0) return
     const resolved = resolve(doc, node, view)
-    const parent = { node, resolved, flow: flowOf(node.kind, resolved), columns: columnsOf(place, node, resolved) }
+    const parent = {
+      node,
+      resolved,
+      flow: flowOf(node.kind, resolved),
+      columns: columnsOf(place, node, resolved),
+    }
     for (const child of node.children) walk(doc.node(child), { doc, view, parent })
   }
   for (const section of doc.node(page).children) walk(doc.node(section), { doc, view, parent: undefined })
@@ -37,7 +55,8 @@ function difference(wide: Declarations, narrow: Declarations): Declarations {
   for (const [property, value] of narrow) if (wide.get(property) !== value) changes.set(property, value)
   // A hidden block keeps its other declarations; they do no harm.
   if (narrow.get('display') === 'none') return changes
-  for (const property of wide.keys()) if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
+  for (const property of wide.keys())
+    if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
   return changes
 }
 
@@ -79,7 +98,10 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
         if (i === 0) return
         const narrow = byView[i].get(id)!
         // Shown again below a view that hides it: compare with what it last looked like.
-        const change = difference(wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide, narrow)
+        const change = difference(
+          wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide,
+          narrow,
+        )
         if (change.size > 0) changes.set(view.id, change)
         wide = narrow
         if (narrow.get('display') !== 'none') shown = narrow
@@ -95,15 +117,26 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
     fonts.map((file) => fontFace(file, fontPath)).join('\n'),
     rootRule(doc),
     RESET,
-    [...rules.values()].map((rule) => ruleText(`.${rule.className}`, rule.base)).filter(Boolean).join('\n\n'),
+    [...rules.values()]
+      .map((rule) => ruleText(`.${rule.className}`, rule.base))
+      .filter(Boolean)
+      .join('\n\n'),
     [...spans].map(([name, declaration]) => `.${name} {\n  ${declaration};\n}`).join('\n\n'),
     ...doc.views.slice(1).map((view) => mediaText(view, [...rules.values()])),
   ]
-  if (reorders.size > 0) parts.push('body {\n  display: flex;\n  flex-direction: column;\n}\n\nmain {\n  display: contents;\n}')
+  if (reorders.size > 0)
+    parts.push('body {\n  display: flex;\n  flex-direction: column;\n}\n\nmain {\n  display: contents;\n}')
   return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, assets }
 }
 
-function collect(doc: Document, node: Node, view: View, fontIds: Set<string>, assets: Set<string>, spans: Map<string, string>) {
+function collect(
+  doc: Document,
+  node: Node,
+  view: View,
+  fontIds: Set<string>,
+  assets: Set<string>,
+  spans: Map<string, string>,
+) {
   if (!isText(node.kind)) {
     const raw = cascaded(doc, node, view.id)
     if (raw.asset) assets.add(raw.asset)
@@ -112,9 +145,18 @@ function collect(doc: Document, node: Node, view: View, fontIds: Set<string>, as
   const resolved = resolve(doc, node, view.id)
   const raw = cascaded(doc, node, view.id)
   raw.spans?.forEach((span) => {
-    filesNeeded(resolved.fontFamily, span.italic ?? resolved.italic!, transformCase(span.text, resolved.textCase), fontIds)
+    filesNeeded(
+      resolved.fontFamily,
+      span.italic ?? resolved.italic!,
+      transformCase(span.text, resolved.textCase),
+      fontIds,
+    )
     if (span.weight !== undefined) spans.set(`weight-${num(span.weight)}`, `font-weight: ${num(span.weight)}`)
-    if (span.color) spans.set(inkClass(span.color), `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : span.color}`)
+    if (span.color)
+      spans.set(
+        inkClass(span.color),
+        `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : span.color}`,
+      )
   })
 }
 
@@ -142,7 +184,8 @@ function latticeProperties(view: View): [string, string][] {
   let container = `(100cqw - ${unit(2 * lattice.margin)})`
   if (lattice.container !== null) {
     container = `min(${unit(lattice.container)}, 100cqw - ${unit(2 * lattice.margin)})`
-    if (lattice.place === 'center') start = end = `max(${unit(lattice.margin)}, (100% - ${unit(lattice.container)}) / 2)`
+    if (lattice.place === 'center')
+      start = end = `max(${unit(lattice.margin)}, (100% - ${unit(lattice.container)}) / 2)`
     else end = `max(${unit(lattice.margin)}, 100% - ${unit(lattice.container + lattice.margin)})`
   }
   const gutters = (lattice.halfGutters ? lattice.columns : lattice.columns - 1) * lattice.gutter
@@ -164,8 +207,11 @@ function rootRule(doc: Document): string {
     if (token.type === 'typography') {
       const { fontFamily, fontSize, fontWeight, lineHeight, letterSpacing } = token.value
       lines.push(
-        `${property}-family: ${fontStack(fontFamily)}`, `${property}-size: ${px(fontSize)}`, `${property}-weight: ${num(fontWeight)}`,
-        `${property}-line: ${num(lineHeight)}`, `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
+        `${property}-family: ${fontStack(fontFamily)}`,
+        `${property}-size: ${px(fontSize)}`,
+        `${property}-weight: ${num(fontWeight)}`,
+        `${property}-line: ${num(lineHeight)}`,
+        `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
       )
     } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
     else lines.push(`${property}: ${token.value}`)
@@ -225,7 +271,9 @@ function ruleText(selector: string, declarations: Declarations, indent = ''): st
 
 function mediaText(view: View, rules: Rule[]): string {
   const inner = [
-    `  :root {\n${latticeProperties(view).map(([property, value]) => `    ${property}: ${value};`).join('\n')}\n  }`,
+    `  :root {\n${latticeProperties(view)
+      .map(([property, value]) => `    ${property}: ${value};`)
+      .join('\n')}\n  }`,
     ...rules.flatMap((rule) => {
       const change = rule.changes.get(view.id)
       return change ? [ruleText(`.${rule.className}`, change, '  ')] : []

@@ -5,8 +5,8 @@ import { textOffset } from '../layout/baseline'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Line, Paragraph } from '../text/paragraph'
-import { escapeHtml } from './names'
 import { num } from './declarations'
+import { escapeHtml } from './names'
 
 /** Left edge of a line inside its content box, px. */
 export function lineLeft(line: Line, room: number, align: Resolved['textAlign']): number {
@@ -32,7 +32,9 @@ class SvgWriter {
     this.fill(box, left, top, radius)
     if (resolved.clip) {
       const id = `c${this.count++}`
-      this.defs.push(`<clipPath id="${id}"><rect ${frame(left, top, box.width, box.height)} rx="${num(radius)}"/></clipPath>`)
+      this.defs.push(
+        `<clipPath id="${id}"><rect ${frame(left, top, box.width, box.height)} rx="${num(radius)}"/></clipPath>`,
+      )
       this.body.push(`<g clip-path="url(#${id})">`)
     }
     if (box.flow === Flow.Picture) this.picture(box, left, top, radius)
@@ -48,12 +50,22 @@ class SvgWriter {
     if (resolved.shadow) {
       const { x, y, blur, spread, color } = resolved.shadow
       const id = `s${this.count++}`
-      this.defs.push(`<filter id="${id}" x="-50%" y="-50%" width="200%" height="200%"><feGaussianBlur stdDeviation="${num(blur / 2)}"/></filter>`)
-      const shade = frame(left + x - spread, top + y - spread, box.width + 2 * spread, box.height + 2 * spread)
+      this.defs.push(
+        `<filter id="${id}" x="-50%" y="-50%" width="200%" height="200%"><feGaussianBlur stdDeviation="${num(blur / 2)}"/></filter>`,
+      )
+      const shade = frame(
+        left + x - spread,
+        top + y - spread,
+        box.width + 2 * spread,
+        box.height + 2 * spread,
+      )
       this.body.push(`<rect ${shade} rx="${num(radius)}" ${paint('fill', color)} filter="url(#${id})"/>`)
     }
     if (resolved.fill) this.body.push(`<rect ${at} ${paint('fill', resolved.fill)}/>`)
-    if (resolved.gradient) this.body.push(`<rect ${at} fill="url(#${this.gradient(resolved.gradient, left, top, box.width, box.height)})"/>`)
+    if (resolved.gradient)
+      this.body.push(
+        `<rect ${at} fill="url(#${this.gradient(resolved.gradient, left, top, box.width, box.height)})"/>`,
+      )
     this.border(box, left, top, radius)
   }
 
@@ -63,7 +75,9 @@ class SvgWriter {
     const color = resolved.borderColor ?? '#000000'
     if (borT === borR && borR === borB && borB === borL) {
       const inside = frame(left + borT / 2, top + borT / 2, box.width - borT, box.height - borT)
-      this.body.push(`<rect ${inside} rx="${num(Math.max(0, radius - borT / 2))}" fill="none" ${paint('stroke', color)} stroke-width="${num(borT)}"/>`)
+      this.body.push(
+        `<rect ${inside} rx="${num(Math.max(0, radius - borT / 2))}" fill="none" ${paint('stroke', color)} stroke-width="${num(borT)}"/>`,
+      )
       return
     }
     const side = (x: number, y: number, w: number, h: number) => {
@@ -76,7 +90,13 @@ class SvgWriter {
   }
 
   /** CSS Images 3 §3.4.2: the gradient line's length for an angle. */
-  private gradient(gradient: NonNullable<Resolved['gradient']>, left: number, top: number, width: number, height: number): string {
+  private gradient(
+    gradient: NonNullable<Resolved['gradient']>,
+    left: number,
+    top: number,
+    width: number,
+    height: number,
+  ): string {
     const id = `g${this.count++}`
     const angle = (gradient.angle * Math.PI) / 180
     const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
@@ -84,7 +104,10 @@ class SvgWriter {
     const cy = top + height / 2
     const dx = Math.sin(angle) * half
     const dy = -Math.cos(angle) * half
-    const stops = gradient.stops.map((stop) => `<stop offset="${num(stop.at)}%" ${paint('stop', stop.color, 'stop-color', 'stop-opacity')}/>`)
+    const stops = gradient.stops.map(
+      (stop) =>
+        `<stop offset="${num(stop.at)}%" ${paint('stop', stop.color, 'stop-color', 'stop-opacity')}/>`,
+    )
     this.defs.push(
       `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${num(cx - dx)}" y1="${num(cy - dy)}" x2="${num(cx + dx)}" y2="${num(cy + dy)}">${stops.join('')}</linearGradient>`,
     )
@@ -103,9 +126,21 @@ class SvgWriter {
     }
     const fitted = fitPicture(asset.width, asset.height, width, height, box.resolved)
     const id = `c${this.count++}`
-    this.defs.push(`<clipPath id="${id}"><rect ${frame(x, y, width, height)} rx="${num(radius)}"/></clipPath>`)
+    this.defs.push(
+      `<clipPath id="${id}"><rect ${frame(x, y, width, height)} rx="${num(radius)}"/></clipPath>`,
+    )
     this.body.push(
       `<g clip-path="url(#${id})"><image ${frame(x + fitted.x, y + fitted.y, fitted.width, fitted.height)} preserveAspectRatio="none" href="data:${asset.type};base64,${asset.data}"/></g>`,
+    )
+  }
+
+  /** Underline or strike, where most fonts put them: a sixteenth of an em thick. */
+  private decoration(box: LayoutBox, x: number, baseline: number, width: number) {
+    const { textDecoration, fontSize, color } = box.resolved
+    if (textDecoration === 'none' || textDecoration === undefined || width <= 0) return
+    const y = textDecoration === 'underline' ? baseline + fontSize * 0.12 : baseline - fontSize * 0.3
+    this.body.push(
+      `<rect ${frame(x, y, width, Math.max(1, fontSize / 16))} ${paint('fill', color ?? '#000000')}/>`,
     )
   }
 
@@ -116,6 +151,7 @@ class SvgWriter {
     for (const line of paragraph.lines(room)) {
       const shift = x0 + lineLeft(line, room, box.resolved.textAlign) - paragraph.advances[line.start]
       const baseline = y0 + line.top + line.baseline
+      this.decoration(box, x0 + lineLeft(line, room, box.resolved.textAlign), baseline, line.width)
       for (const run of paragraph.runs) {
         const scale = run.size / run.face.upem
         let path = ''
@@ -127,11 +163,14 @@ class SvgWriter {
         for (let g = 0; g < run.glyphs.length; g++) {
           if (run.cluster[g] < line.start || run.cluster[g] >= line.end) continue
           const d = run.face.path(run.glyphs[g])
-          const piece = paragraph.pieces.find((each) => each.start <= run.cluster[g] && run.cluster[g] < each.end)
+          const piece = paragraph.pieces.find(
+            (each) => each.start <= run.cluster[g] && run.cluster[g] < each.end,
+          )
           const color = piece?.style.color ?? '#000000'
           if (color !== ink) flush()
           ink = color
-          if (d) path += `<path transform="translate(${num(shift + run.x[g])} ${num(baseline + run.y[g])}) scale(${scale.toFixed(6)} -${scale.toFixed(6)})" d="${d}"/>`
+          if (d)
+            path += `<path transform="translate(${num(shift + run.x[g])} ${num(baseline + run.y[g])}) scale(${scale.toFixed(6)} -${scale.toFixed(6)})" d="${d}"/>`
         }
         flush()
       }
@@ -143,20 +182,36 @@ const frame = (x: number, y: number, width: number, height: number) =>
   `x="${num(x)}" y="${num(y)}" width="${num(width)}" height="${num(height)}"`
 
 /** SVG 1.1 renderers know no 8-digit hex: alpha goes into its own attribute. */
-function paint(kind: 'fill' | 'stroke' | 'stop', color: string, name: string = kind, opacity = `${kind}-opacity`): string {
+function paint(
+  kind: 'fill' | 'stroke' | 'stop',
+  color: string,
+  name: string = kind,
+  opacity = `${kind}-opacity`,
+): string {
   const alpha = color.length === 9 ? Number.parseInt(color.slice(7), 16) / 255 : 1
   return `${name}="${color.slice(0, 7)}"${alpha < 1 ? ` ${opacity}="${num(alpha)}"` : ''}`
 }
 
 /** `object-fit` and `object-position`: where the picture lies in its box, px. */
-export function fitPicture(naturalWidth: number, naturalHeight: number, width: number, height: number, resolved: Pick<Resolved, 'fit' | 'focusX' | 'focusY'>) {
+export function fitPicture(
+  naturalWidth: number,
+  naturalHeight: number,
+  width: number,
+  height: number,
+  resolved: Pick<Resolved, 'fit' | 'focusX' | 'focusY'>,
+) {
   if (resolved.fit === 'fill') return { x: 0, y: 0, width, height }
   const across = width / naturalWidth
   const down = height / naturalHeight
   const scale = resolved.fit === 'contain' ? Math.min(across, down) : Math.max(across, down)
   const w = naturalWidth * scale
   const h = naturalHeight * scale
-  return { x: ((width - w) * resolved.focusX!) / 100, y: ((height - h) * resolved.focusY!) / 100, width: w, height: h }
+  return {
+    x: ((width - w) * resolved.focusX!) / 100,
+    y: ((height - h) * resolved.focusY!) / 100,
+    width: w,
+    height: h,
+  }
 }
 
 /** Children in the order in which CSS paints them: below, in flow, lifted, above. */

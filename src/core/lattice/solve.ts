@@ -46,12 +46,18 @@ function invalid(known: LatticeKnown): LatticeSolution | undefined {
   for (const key of LATTICE_KEYS) {
     const value = known[key]
     if (value === undefined) continue
-    const bad = (reason: string): LatticeSolution => ({ status: 'invalid', key, reason: `${LATTICE_WORDS[key]}: ${reason}` })
+    const bad = (reason: string): LatticeSolution => ({
+      status: 'invalid',
+      key,
+      reason: `${LATTICE_WORDS[key]}: ${reason}`,
+    })
     if (!Number.isFinite(value)) return bad('a finite number is needed')
-    if (key === 'columns' && (!Number.isInteger(value) || value < 1)) return bad('a whole number of at least 1 is needed')
+    if (key === 'columns' && (!Number.isInteger(value) || value < 1))
+      return bad('a whole number of at least 1 is needed')
     if (key === 'columns' && value > 48) return bad('at most 48')
     if (value < 0) return bad('may not be negative')
-    if (value === 0 && (key === 'width' || key === 'container' || key === 'columnWidth')) return bad('must be more than 0')
+    if (value === 0 && (key === 'width' || key === 'container' || key === 'columnWidth'))
+      return bad('must be more than 0')
     if (value > 100_000) return bad('at most 100,000 px')
   }
   return undefined
@@ -82,13 +88,17 @@ export function solveLattice(known: LatticeKnown, halfGutters = false): LatticeS
     if (container !== undefined && margin !== undefined) put('width', container + 2 * margin)
     if (columns !== undefined) {
       const gutters = gutterCount(columns, halfGutters)
-      if (columnWidth !== undefined && gutter !== undefined) put('container', columns * columnWidth + gutters * gutter)
-      if (container !== undefined && gutter !== undefined) put('columnWidth', (container - gutters * gutter) / columns)
+      if (columnWidth !== undefined && gutter !== undefined)
+        put('container', columns * columnWidth + gutters * gutter)
+      if (container !== undefined && gutter !== undefined)
+        put('columnWidth', (container - gutters * gutter) / columns)
       if (container !== undefined && columnWidth !== undefined) {
         put('gutter', gutters === 0 ? 0 : (container - columns * columnWidth) / gutters)
       }
     } else if (container !== undefined && columnWidth !== undefined && gutter !== undefined) {
-      const count = halfGutters ? container / (columnWidth + gutter) : (container + gutter) / (columnWidth + gutter)
+      const count = halfGutters
+        ? container / (columnWidth + gutter)
+        : (container + gutter) / (columnWidth + gutter)
       put('columns', isWhole(count) ? Math.round(count) : Math.max(1, Math.floor(count)))
     }
   }
@@ -101,21 +111,30 @@ export function solveLattice(known: LatticeKnown, halfGutters = false): LatticeS
   const solved = found as Record<LatticeKey, number>
   const impossible = outOfRange(solved, known)
   if (impossible) return impossible
-  const clean = Object.fromEntries(LATTICE_KEYS.map((key) => [key, Math.round(solved[key] * 1e6) / 1e6])) as Record<
-    LatticeKey,
-    number
-  >
+  const clean = Object.fromEntries(
+    LATTICE_KEYS.map((key) => [key, Math.round(solved[key] * 1e6) / 1e6]),
+  ) as Record<LatticeKey, number>
   return { status: 'solved', lattice: { ...clean, whole: LATTICE_KEYS.every((key) => isWhole(clean[key])) } }
 }
 
-function disagreement(found: LatticeKnown, known: LatticeKnown, halfGutters: boolean): LatticeSolution | undefined {
+function disagreement(
+  found: LatticeKnown,
+  known: LatticeKnown,
+  halfGutters: boolean,
+): LatticeSolution | undefined {
   const { width, container, margin, columns, columnWidth, gutter } = found
   const given = (keys: LatticeKey[]) => keys.filter((key) => known[key] !== undefined)
   if (columns !== undefined && columnWidth !== undefined && gutter !== undefined && container !== undefined) {
     const gutters = gutterCount(columns, halfGutters)
     const needs = columns * columnWidth + gutters * gutter
     if (Math.abs(needs - container) > EPSILON * 100) {
-      const keys = given(['container', 'columns', 'columnWidth', 'gutter', ...(known.container === undefined ? (['width', 'margin'] as LatticeKey[]) : [])])
+      const keys = given([
+        'container',
+        'columns',
+        'columnWidth',
+        'gutter',
+        ...(known.container === undefined ? (['width', 'margin'] as LatticeKey[]) : []),
+      ])
       return {
         status: 'disagree',
         keys,
@@ -147,7 +166,11 @@ function whatIsMissing(found: LatticeKnown, missing: LatticeKey[]): { need: Latt
   const need: LatticeKey[][] = []
   const horizontal = missing.filter((key) => key === 'columns' || key === 'columnWidth' || key === 'gutter')
   if (found.container === undefined) {
-    need.push(found.width === undefined && found.margin === undefined ? ['container', 'width', 'margin'] : ['container', found.width === undefined ? 'width' : 'margin'])
+    need.push(
+      found.width === undefined && found.margin === undefined
+        ? ['container', 'width', 'margin']
+        : ['container', found.width === undefined ? 'width' : 'margin'],
+    )
   } else if (found.width === undefined) {
     need.push(['width', 'margin'])
   }
@@ -158,7 +181,8 @@ function whatIsMissing(found: LatticeKnown, missing: LatticeKey[]): { need: Latt
 }
 
 function outOfRange(solved: Record<LatticeKey, number>, known: LatticeKnown): LatticeSolution | undefined {
-  const blame = (candidates: LatticeKey[]): LatticeKey => candidates.find((key) => known[key] !== undefined) ?? candidates[0]
+  const blame = (candidates: LatticeKey[]): LatticeKey =>
+    candidates.find((key) => known[key] !== undefined) ?? candidates[0]
   if (solved.columnWidth <= 0) {
     return {
       status: 'invalid',
@@ -181,7 +205,11 @@ function outOfRange(solved: Record<LatticeKey, number>, known: LatticeKnown): La
     }
   }
   if (solved.container <= 0) {
-    return { status: 'invalid', key: blame(['margin', 'width', 'container']), reason: 'the margins leave no container' }
+    return {
+      status: 'invalid',
+      key: blame(['margin', 'width', 'container']),
+      reason: 'the margins leave no container',
+    }
   }
   return undefined
 }

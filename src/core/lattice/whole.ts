@@ -24,7 +24,9 @@ export function wholeNeighbours(asked: SolvedLattice, halfGutters = false, most 
       const margin = (width - container) / 2
       if (margin < 0 || !Number.isInteger(margin) || !Number.isInteger(width)) continue
       const cost =
-        Math.abs(container - asked.container) + 3 * Math.abs(usedGutter - asked.gutter) + (usedGutter % 4 === 0 ? 0 : 2)
+        Math.abs(container - asked.container) +
+        3 * Math.abs(usedGutter - asked.gutter) +
+        (usedGutter % 4 === 0 ? 0 : 2)
       if (cost < 1e-9) continue
       offers.push({ width, container, margin, columns, columnWidth, gutter: usedGutter, whole: true, cost })
     }

@@ -12,7 +12,12 @@ function ownBaseline(box: LayoutBox): number {
   switch (box.flow) {
     case Flow.Text: {
       if (box.paragraph!.text === '') return Number.NaN
-      return box.borT + box.padT + textOffset(box, box.lastW, box.lastResult) + box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
+      return (
+        box.borT +
+        box.padT +
+        textOffset(box, box.lastW, box.lastResult) +
+        box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
+      )
     }
     case Flow.Row: {
       const line = box.kids.filter((kid, i) => i === 0 || kid.row === box.kids[0].row)
@@ -26,7 +31,9 @@ function ownBaseline(box: LayoutBox): number {
     }
     case Flow.Lattice: {
       const first = box.kids.filter((kid) => kid.row === 0)
-      const kid = first.find((each) => each.alignSelf === Align.Baseline) ?? first.sort((a, b) => a.column - b.column)[0]
+      const kid =
+        first.find((each) => each.alignSelf === Align.Baseline) ??
+        first.sort((a, b) => a.column - b.column)[0]
       return kid ? kid.y + baselineOf(kid) : Number.NaN
     }
     default:

@@ -3,7 +3,7 @@ import type { Node } from '../document/document'
 import type { Resolved } from '../document/resolve'
 import type { Paragraph } from '../text/paragraph'
 
-export const enum Flow {
+export enum Flow {
   Row,
   Column,
   Lattice,
@@ -14,7 +14,7 @@ export const enum Flow {
   Stack,
 }
 
-export const enum Sizing {
+export enum Sizing {
   Exact,
   Snug,
   Stretch,
@@ -22,14 +22,14 @@ export const enum Sizing {
   Percent,
 }
 
-export const enum Align {
+export enum Align {
   Start,
   Center,
   End,
   Baseline,
 }
 
-export const enum Spread {
+export enum Spread {
   Start,
   Center,
   End,
@@ -163,6 +163,7 @@ export class LayoutBox {
 
 /** `value` within [low, high]; NaN bounds do not bind; low wins over high, as in CSS. */
 export function clamp(value: number, low: number, high: number): number {
+  // Comparisons with NaN are false; Math.min and Math.max would give NaN.
   const capped = value > high ? high : value
   return capped < low ? low : capped
 }

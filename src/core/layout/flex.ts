@@ -10,9 +10,15 @@ const UNIT = 1 / 64
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
 
 /** Distributes free space: the offset of the first item and the extra between two. */
-export function spread(kind: Spread, free: number, count: number, reverse = false): { lead: number; between: number } {
+export function spread(
+  kind: Spread,
+  free: number,
+  count: number,
+  reverse = false,
+): { lead: number; between: number } {
   // Space around items that overflow falls back to the start of the writing mode, whatever the direction.
-  if (free < 0 && reverse && (kind === Spread.Around || kind === Spread.Evenly)) return { lead: free, between: 0 }
+  if (free < 0 && reverse && (kind === Spread.Around || kind === Spread.Evenly))
+    return { lead: free, between: 0 }
   switch (kind) {
     case Spread.Center:
       return { lead: free / 2, between: 0 }
@@ -32,7 +38,14 @@ export function spread(kind: Spread, free: number, count: number, reverse = fals
 /**
  * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low, high; writes target.
  */
-function resolveFlexible(items: LayoutBox[], from: number, to: number, inner: number, gap: number, row: boolean) {
+function resolveFlexible(
+  items: LayoutBox[],
+  from: number,
+  to: number,
+  inner: number,
+  gap: number,
+  row: boolean,
+) {
   const gaps = gap * (to - from - 1)
   let hypothetical = gaps
   for (let i = from; i < to; i++) hypothetical += items[i].hypothetical
@@ -84,9 +97,18 @@ function resolveFlexible(items: LayoutBox[], from: number, to: number, inner: nu
   }
 }
 
-function unclamped(item: LayoutBox, row: boolean, growing: boolean, free: number, factors: number, scaled: number) {
+function unclamped(
+  item: LayoutBox,
+  row: boolean,
+  growing: boolean,
+  free: number,
+  factors: number,
+  scaled: number,
+) {
   if (growing) return item.base + (factors > 0 ? (free * growOf(item, row)) / factors : 0)
-  return item.base + (free < 0 && scaled > 0 ? (free * shrinkOf(item, row) * contentBase(item, row)) / scaled : 0)
+  return (
+    item.base + (free < 0 && scaled > 0 ? (free * shrinkOf(item, row) * contentBase(item, row)) / scaled : 0)
+  )
 }
 
 const mainKind = (item: LayoutBox, row: boolean) => (row ? item.widthKind : item.heightKind)
@@ -98,10 +120,18 @@ const contentBase = (item: LayoutBox, row: boolean) => Math.max(0, item.base - (
 /** Lays out a row or column at border-box `width`; `height` NaN: as high as the content. Returns the border-box height. */
 export function layoutFlex(box: LayoutBox, width: number, height: number, definite: boolean): number {
   const items = box.kids
-  return box.flow === Flow.Row ? layoutRow(box, items, width, height, definite) : layoutColumn(box, items, width, height, definite)
+  return box.flow === Flow.Row
+    ? layoutRow(box, items, width, height, definite)
+    : layoutColumn(box, items, width, height, definite)
 }
 
-function layoutRow(box: LayoutBox, items: LayoutBox[], width: number, height: number, definite: boolean): number {
+function layoutRow(
+  box: LayoutBox,
+  items: LayoutBox[],
+  width: number,
+  height: number,
+  definite: boolean,
+): number {
   const inner = Math.max(0, width - box.padX)
   const innerHeight = Number.isNaN(height) ? Number.NaN : Math.max(0, height - box.padY)
   const percentBase = definite ? innerHeight : Number.NaN
@@ -128,7 +158,12 @@ function layoutRow(box: LayoutBox, items: LayoutBox[], width: number, height: nu
       const item = items[i]
       item.cross = rowItemHeight(item, percentBase)
       if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
-        layoutBox(item, item.target, crossGiven(item, percentBase), !Number.isNaN(crossGiven(item, percentBase)))
+        layoutBox(
+          item,
+          item.target,
+          crossGiven(item, percentBase),
+          !Number.isNaN(crossGiven(item, percentBase)),
+        )
         const above = baselineOf(item)
         ascent = Math.max(ascent, above)
         descent = Math.max(descent, item.cross - above)
@@ -185,7 +220,8 @@ function rowItem(item: LayoutBox, inner: number) {
   else {
     // Automatic minimum (§4.5): the content, but no more than a definite width or the maximum.
     let least = minContent(item)
-    if (item.widthKind === Sizing.Exact || item.widthKind === Sizing.Percent) least = Math.min(least, item.base)
+    if (item.widthKind === Sizing.Exact || item.widthKind === Sizing.Percent)
+      least = Math.min(least, item.base)
     item.low = Math.max(pad, item.maxW < least ? item.maxW : least)
   }
   item.hypothetical = clamp(item.base, item.low, item.high)
@@ -193,7 +229,8 @@ function rowItem(item: LayoutBox, inner: number) {
 
 /** The height a row item has of its own, NaN when it comes from content or line. */
 function crossGiven(item: LayoutBox, percentBase: number): number {
-  if (item.heightKind === Sizing.Exact) return Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
+  if (item.heightKind === Sizing.Exact)
+    return Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
   if (item.heightKind === Sizing.Percent && !Number.isNaN(percentBase)) {
     return Math.max(item.padY, clamp(percentBase * item.heightValue, item.minH, item.maxH))
   }
@@ -205,7 +242,13 @@ function rowItemHeight(item: LayoutBox, percentBase: number): number {
   return Number.isNaN(given) ? measureHeight(item, item.target) : given
 }
 
-function placeRowLine(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner: number, percentBase: number) {
+function placeRowLine(
+  box: LayoutBox,
+  items: LayoutBox[],
+  line: FlexLine,
+  inner: number,
+  percentBase: number,
+) {
   const count = line.to - line.from
   let free = inner - box.colGap * (count - 1)
   for (let i = line.from; i < line.to; i++) free -= items[i].target
@@ -236,7 +279,8 @@ function mirrorRow(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner: nu
   for (let i = line.from; i < line.to; i++) items[i].x = left + inner - (items[i].x - left) - items[i].width
 }
 
-export const alignOffset = (align: Align, free: number) => (align === Align.Center ? free / 2 : align === Align.End ? free : 0)
+export const alignOffset = (align: Align, free: number) =>
+  align === Align.Center ? free / 2 : align === Align.End ? free : 0
 
 function columnItemWidth(item: LayoutBox, inner: number): number {
   let size: number
@@ -256,7 +300,13 @@ function columnItemWidth(item: LayoutBox, inner: number): number {
   return Math.max(item.padX, clamp(size, item.minW, item.maxW))
 }
 
-function layoutColumn(box: LayoutBox, items: LayoutBox[], width: number, height: number, definite: boolean): number {
+function layoutColumn(
+  box: LayoutBox,
+  items: LayoutBox[],
+  width: number,
+  height: number,
+  definite: boolean,
+): number {
   const inner = Math.max(0, width - box.padX)
   const innerHeight = Number.isNaN(height) ? Number.NaN : Math.max(0, height - box.padY)
   const percentBase = definite ? innerHeight : Number.NaN

@@ -72,7 +72,9 @@ function subTracks(parent: Tracks, item: LayoutBox, span: number): Tracks {
 }
 
 const sameTracks = (a: Tracks | null, b: Tracks) =>
-  a !== null && a.left.length === b.left.length && a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
+  a !== null &&
+  a.left.length === b.left.length &&
+  a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
 
 export function layoutLattice(box: LayoutBox, width: number, height: number): number {
   const tracks = box.subgrid && box.tracks ? box.tracks : ownTracks(box, width)
@@ -96,10 +98,17 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
         item.lastW = item.measuredW = Number.NaN
       }
     }
-    const given = item.heightKind === Sizing.Exact ? Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH)) : Number.NaN
+    const given =
+      item.heightKind === Sizing.Exact
+        ? Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
+        : Number.NaN
     // A picture with a percentage height is compressible: it asks nothing of its row (CSS Sizing 3 §5.2.2).
     const compressible = item.flow === Flow.Picture && item.heightKind === Sizing.Percent
-    item.cross = compressible ? Math.max(item.padY, item.minH || 0) : Number.isNaN(given) ? measureHeight(item, item.target) : given
+    item.cross = compressible
+      ? Math.max(item.padY, item.minH || 0)
+      : Number.isNaN(given)
+        ? measureHeight(item, item.target)
+        : given
     const shrinks = item.clip && Number.isNaN(given)
     if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
@@ -119,7 +128,9 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
     total += need[r]
   }
 
-  let available = Number.isNaN(height) ? clamp(total + box.padY, box.minH, box.maxH) - box.padY : height - box.padY
+  let available = Number.isNaN(height)
+    ? clamp(total + box.padY, box.minH, box.maxH) - box.padY
+    : height - box.padY
   available = Math.max(0, available)
   const sizes = Number.isNaN(height) ? need : fitRows(need, least, available - gaps)
   let used = gaps
@@ -183,7 +194,14 @@ function itemWidth(item: LayoutBox, area: number): number {
   return Math.max(item.padX, clamp(size, item.minW, item.maxW))
 }
 
-function placeItem(box: LayoutBox, item: LayoutBox, tracks: Tracks, top: number, rowHeight: number, ascent: number) {
+function placeItem(
+  box: LayoutBox,
+  item: LayoutBox,
+  tracks: Tracks,
+  top: number,
+  rowHeight: number,
+  ascent: number,
+) {
   let given = Number.NaN
   if (item.heightKind === Sizing.Exact) given = item.heightValue
   else if (item.heightKind === Sizing.Percent) given = rowHeight * item.heightValue
@@ -197,9 +215,11 @@ function placeItem(box: LayoutBox, item: LayoutBox, tracks: Tracks, top: number,
   const left = tracks.left[item.column]
   const spare = item.low - item.width
   const filled = item.widthKind === Sizing.Stretch
-  const justify = box.justify === Spread.Center ? Align.Center : box.justify === Spread.End ? Align.End : Align.Start
+  const justify =
+    box.justify === Spread.Center ? Align.Center : box.justify === Spread.End ? Align.End : Align.Start
   item.x = filled ? left : left + alignOffset(justify, spare)
-  if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) item.y = top + ascent - baselineOf(item)
+  if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch)
+    item.y = top + ascent - baselineOf(item)
   else if (item.heightKind === Sizing.Stretch) item.y = top
   else item.y = top + alignOffset(item.alignSelf, rowHeight - item.height)
 }

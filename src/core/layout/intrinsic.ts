@@ -65,7 +65,9 @@ function contentSize(box: LayoutBox, max: boolean): number {
 function pictureContent(box: LayoutBox): number {
   if (box.heightKind === Sizing.Exact && box.ratio > 0) {
     const height = clamp(box.heightValue, box.minH, box.maxH)
-    return box.naturalRatio ? Math.max(0, height - box.padY) * box.ratio + box.padX : Math.max(box.padX, height * box.ratio)
+    return box.naturalRatio
+      ? Math.max(0, height - box.padY) * box.ratio + box.padX
+      : Math.max(box.padX, height * box.ratio)
   }
   return box.naturalWidth + box.padX
 }

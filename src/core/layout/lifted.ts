@@ -4,8 +4,16 @@ import { fitContent } from './intrinsic'
 import { layoutBox, ratioHeight } from './place'
 
 const UNPINNED = {
-  left: Number.NaN, leftRatio: 0, right: Number.NaN, rightRatio: 0, top: Number.NaN, topRatio: 0, bottom: Number.NaN,
-  bottomRatio: 0, centerX: Number.NaN, centerY: Number.NaN,
+  left: Number.NaN,
+  leftRatio: 0,
+  right: Number.NaN,
+  rightRatio: 0,
+  top: Number.NaN,
+  topRatio: 0,
+  bottom: Number.NaN,
+  bottomRatio: 0,
+  centerX: Number.NaN,
+  centerY: Number.NaN,
 }
 
 /** Places every lifted child of `box`, whose border box is `width` × `height`. */
@@ -26,15 +34,24 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     })
     const above = pins.top + pins.topRatio * blockH
     const below = pins.bottom + pins.bottomRatio * blockH
-    const down = axis(false, above, below, pins.centerY, blockH, item.heightKind === Sizing.Stretch, (room) => {
-      let size = Number.NaN
-      if (item.heightKind === Sizing.Exact) size = item.heightValue
-      else if (item.heightKind === Sizing.Percent) size = blockH * item.heightValue
-      else if (item.heightKind === Sizing.Stretch) size = room
-      else if (item.ratio > 0 && item.kids.length === 0 && !item.paragraph) size = ratioHeight(item, across.size)
-      if (Number.isNaN(size)) return layoutBox(item, across.size, Number.NaN, false)
-      return Math.max(item.padY, clamp(size, item.minH, item.maxH))
-    })
+    const down = axis(
+      false,
+      above,
+      below,
+      pins.centerY,
+      blockH,
+      item.heightKind === Sizing.Stretch,
+      (room) => {
+        let size = Number.NaN
+        if (item.heightKind === Sizing.Exact) size = item.heightValue
+        else if (item.heightKind === Sizing.Percent) size = blockH * item.heightValue
+        else if (item.heightKind === Sizing.Stretch) size = room
+        else if (item.ratio > 0 && item.kids.length === 0 && !item.paragraph)
+          size = ratioHeight(item, across.size)
+        if (Number.isNaN(size)) return layoutBox(item, across.size, Number.NaN, false)
+        return Math.max(item.padY, clamp(size, item.minH, item.maxH))
+      },
+    )
     if (item.heightKind === Sizing.Snug) layoutBox(item, across.size, Number.NaN, false)
     else layoutBox(item, across.size, down.size, true)
     item.width = across.size

@@ -3,7 +3,7 @@ import type { Document, Node } from '../document/document'
 import { isText } from '../document/kinds'
 import { resolve } from '../document/resolve'
 import type { View } from '../document/schema'
-import { type UsedLattice, useLattice } from '../lattice/used'
+import { type UsedLattice, usedLattice } from '../lattice/used'
 import type { Line, ParagraphCache } from '../text/paragraph'
 import { LayoutBox } from './box'
 import { layoutBox } from './place'
@@ -29,7 +29,7 @@ export class PageLayout {
     private readonly fontsVersion: () => number = () => 0,
   ) {
     this.view = doc.view(viewId)
-    this.used = useLattice(this.view.lattice, width)
+    this.used = usedLattice(this.view.lattice, width)
     this.root = new LayoutBox(page, doc.node(page))
     this.update()
   }
@@ -39,14 +39,17 @@ export class PageLayout {
     const { doc } = this
     const view = doc.view(this.viewId)
     const restyle =
-      this.views !== doc.views || this.tokens !== doc.tokens || width !== this.width || this.fontVersion !== this.fontsVersion()
+      this.views !== doc.views ||
+      this.tokens !== doc.tokens ||
+      width !== this.width ||
+      this.fontVersion !== this.fontsVersion()
     if (restyle) {
       this.views = doc.views
       this.tokens = doc.tokens
       this.fontVersion = this.fontsVersion()
       this.view = view
       this.width = width
-      this.used = useLattice(view.lattice, width)
+      this.used = usedLattice(view.lattice, width)
     }
     const around: Surroundings = { doc, view, used: this.used }
     this.sync(null, doc.node(this.page), around, restyle)
@@ -77,7 +80,13 @@ export class PageLayout {
       box.invalidate()
       changed = true
       // What children are depends on the parent's flow, columns and alignment.
-      if (flowBefore !== box.flow || columnsBefore !== box.columns || alignBefore !== box.align || gapBefore !== box.colGap) restyle = true
+      if (
+        flowBefore !== box.flow ||
+        columnsBefore !== box.columns ||
+        alignBefore !== box.align ||
+        gapBefore !== box.colGap
+      )
+        restyle = true
     }
     let arrange = own
     for (const id of node.children) {
@@ -101,7 +110,10 @@ export class PageLayout {
       else box.kids.push(child)
     }
     if (box.kids.some((kid) => kid.resolved.order !== 0)) {
-      box.kids = box.kids.map((kid, i) => ({ kid, i })).sort((a, b) => a.kid.resolved.order! - b.kid.resolved.order! || a.i - b.i).map(({ kid }) => kid)
+      box.kids = box.kids
+        .map((kid, i) => ({ kid, i }))
+        .sort((a, b) => a.kid.resolved.order! - b.kid.resolved.order! || a.i - b.i)
+        .map(({ kid }) => kid)
     }
     box.invalidate()
   }

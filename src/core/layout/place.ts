@@ -25,7 +25,8 @@ export function measureHeight(box: LayoutBox, width: number): number {
  */
 export function layoutBox(box: LayoutBox, width: number, height: number, definite: boolean): number {
   const same = box.lastW === width && box.lastDefinite === definite
-  if (same && (box.lastH === height || (Number.isNaN(box.lastH) && Number.isNaN(height)))) return box.lastResult
+  if (same && (box.lastH === height || (Number.isNaN(box.lastH) && Number.isNaN(height))))
+    return box.lastResult
   box.lastW = width
   box.lastH = height
   box.lastDefinite = definite
@@ -50,7 +51,10 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
     case Flow.Stack: {
       let y = 0
       for (const kid of box.kids) {
-        const own = kid.heightKind === Sizing.Exact ? Math.max(kid.padY, clamp(kid.heightValue, kid.minH, kid.maxH)) : Number.NaN
+        const own =
+          kid.heightKind === Sizing.Exact
+            ? Math.max(kid.padY, clamp(kid.heightValue, kid.minH, kid.maxH))
+            : Number.NaN
         kid.width = width
         kid.height = layoutBox(kid, width, own, !Number.isNaN(own))
         kid.x = 0
@@ -64,7 +68,10 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
       const result = run(box, width, height, definite)
       if (!auto || !(box.ratio > 0)) return result
       // aspect-ratio with content: the content's height is the automatic minimum (CSS Sizing 4 §5.1).
-      const wanted = limit(box, box.clip ? ratioHeight(box, width) : Math.max(result, ratioHeight(box, width)))
+      const wanted = limit(
+        box,
+        box.clip ? ratioHeight(box, width) : Math.max(result, ratioHeight(box, width)),
+      )
       return Math.abs(wanted - result) < 1e-9 ? result : run(box, width, wanted, true)
     }
   }

@@ -1,22 +1,38 @@
 /** From resolved props to the layout box's flat fields. */
 import type { Document } from '../document/document'
-import { holdsBlocks, isText } from '../document/kinds'
+import { isText } from '../document/kinds'
 import type { Resolved } from '../document/resolve'
 import type { Pin, View } from '../document/schema'
 import { spanWidth, type UsedLattice } from '../lattice/used'
 import { Align, Flow, type LayoutBox, Sizing, Spread } from './box'
 
 const SPREAD: Record<string, Spread> = {
-  start: Spread.Start, center: Spread.Center, end: Spread.End, 'space-between': Spread.Between, 'space-around': Spread.Around,
-  'space-evenly': Spread.Evenly, stretch: Spread.Stretch,
+  start: Spread.Start,
+  center: Spread.Center,
+  end: Spread.End,
+  'space-between': Spread.Between,
+  'space-around': Spread.Around,
+  'space-evenly': Spread.Evenly,
+  stretch: Spread.Stretch,
 }
-const ALIGN: Record<string, Align> = { start: Align.Start, center: Align.Center, end: Align.End, baseline: Align.Baseline }
-const FLOW: Record<string, Flow> = { row: Flow.Row, column: Flow.Column, lattice: Flow.Lattice, free: Flow.Free }
+const ALIGN: Record<string, Align> = {
+  start: Align.Start,
+  center: Align.Center,
+  end: Align.End,
+  baseline: Align.Baseline,
+}
+const FLOW: Record<string, Flow> = {
+  row: Flow.Row,
+  column: Flow.Column,
+  lattice: Flow.Lattice,
+  free: Flow.Free,
+}
 
 export type Surroundings = { doc: Document; view: View; used: UsedLattice }
 
 /** Whether a block is out of its parent's flow. */
-export const isLifted = (resolved: Resolved, parentFlow: Flow) => resolved.lifted === true || parentFlow === Flow.Free
+export const isLifted = (resolved: Resolved, parentFlow: Flow) =>
+  resolved.lifted === true || parentFlow === Flow.Free
 
 /** The flow of a box in words CSS knows; `free` parents lift all their children. */
 export function flowOf(kind: string, resolved: Resolved): Flow {
@@ -71,13 +87,23 @@ export function applyStyle(box: LayoutBox, resolved: Resolved, around: Surroundi
   applyWidth(box, resolved, used, parentFlow === Flow.Lattice && !out, hostColumns)
   applyHeight(box, resolved, view)
   if (box.flow === Flow.Lattice) {
-    box.columns = box.subgrid ? box.span : kind === 'section' ? used.columns : (resolved.columns ?? used.columns)
+    box.columns = box.subgrid
+      ? box.span
+      : kind === 'section'
+        ? used.columns
+        : (resolved.columns ?? used.columns)
     box.colGap = box.subgrid ? box.parent!.colGap : (resolved.columnGap ?? used.gutter)
   } else box.colGap = resolved.columnGap ?? resolved.rowGap
   box.pins = out ? pinsOf(resolved) : null
 }
 
-function applyWidth(box: LayoutBox, resolved: Resolved, used: UsedLattice, inLattice: boolean, hostColumns: number) {
+function applyWidth(
+  box: LayoutBox,
+  resolved: Resolved,
+  used: UsedLattice,
+  inLattice: boolean,
+  hostColumns: number,
+) {
   const { width } = resolved
   switch (width.kind) {
     case 'exact':
@@ -119,7 +145,10 @@ function applyWidth(box: LayoutBox, resolved: Resolved, used: UsedLattice, inLat
 }
 
 /** A columns size fitted into a lattice of `columns`; `from` 0: automatic. The handoff writes the same numbers. */
-export function placeColumns(width: { span: number; from?: number }, columns: number): { from: number; span: number } {
+export function placeColumns(
+  width: { span: number; from?: number },
+  columns: number,
+): { from: number; span: number } {
   if (width.from === undefined) return { from: 0, span: Math.min(width.span, columns) }
   const from = Math.min(width.from, columns)
   return { from, span: Math.min(width.span, columns - from + 1) }
@@ -155,12 +184,15 @@ const ratio = (pin: Pin | undefined) => (pin !== undefined && 'percent' in pin ?
 
 function pinsOf(resolved: Resolved) {
   return {
-    left: px(resolved.pinLeft), leftRatio: ratio(resolved.pinLeft),
-    right: px(resolved.pinRight), rightRatio: ratio(resolved.pinRight),
-    top: px(resolved.pinTop), topRatio: ratio(resolved.pinTop),
-    bottom: px(resolved.pinBottom), bottomRatio: ratio(resolved.pinBottom),
-    centerX: resolved.pinCenterX ?? Number.NaN, centerY: resolved.pinCenterY ?? Number.NaN,
+    left: px(resolved.pinLeft),
+    leftRatio: ratio(resolved.pinLeft),
+    right: px(resolved.pinRight),
+    rightRatio: ratio(resolved.pinRight),
+    top: px(resolved.pinTop),
+    topRatio: ratio(resolved.pinTop),
+    bottom: px(resolved.pinBottom),
+    bottomRatio: ratio(resolved.pinBottom),
+    centerX: resolved.pinCenterX ?? Number.NaN,
+    centerY: resolved.pinCenterY ?? Number.NaN,
   }
 }
-
-export { holdsBlocks }

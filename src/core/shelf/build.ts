@@ -11,8 +11,6 @@ export type Draft = {
   children: Draft[]
 }
 
-export type Styled = { props: Props; overrides?: Record<string, Props> }
-
 /** Views up to this width get one block below the other. */
 export const NARROW = 640
 
@@ -37,7 +35,10 @@ export class Builder {
       const { columns } = view.lattice
       if (view.width <= NARROW) return { from: 1, span: columns }
       const first = Math.min(columns, Math.round(((from - 1) * columns) / 12) + 1)
-      return { from: first, span: Math.max(1, Math.min(columns - first + 1, Math.round((span * columns) / 12))) }
+      return {
+        from: first,
+        span: Math.max(1, Math.min(columns - first + 1, Math.round((span * columns) / 12))),
+      }
     }
     return this.placed(draft, place)
   }
@@ -70,13 +71,26 @@ export class Builder {
   }
 
   button(name: string, label: string, props: Props = {}, narrow: Props = {}): Draft {
-    const look: Props = { type: '{type.label}', color: '{color.paper}', fill: '{color.pine}', radius: 4, link: '#' }
+    const look: Props = {
+      type: '{type.label}',
+      color: '{color.paper}',
+      fill: '{color.pine}',
+      radius: 4,
+      link: '#',
+    }
     return this.make('button', name, { ...look, ...props, spans: [{ text: label }] }, narrow)
   }
 
   quiet(name: string, label: string, props: Props = {}): Draft {
     return this.button(name, label, {
-      fill: undefined, color: '{color.ink}', borderTop: 1, borderRight: 1, borderBottom: 1, borderLeft: 1, borderColor: '{color.ink}', ...props,
+      fill: undefined,
+      color: '{color.ink}',
+      borderTop: 1,
+      borderRight: 1,
+      borderBottom: 1,
+      borderLeft: 1,
+      borderColor: '{color.ink}',
+      ...props,
     })
   }
 
@@ -102,7 +116,13 @@ const clean = (props: Props): Props =>
 
 /** Gives a draft ids and order keys. `order`: the root's key among its new siblings. */
 export function plant(draft: Draft, makeId: () => string, order: string): NodeTree {
-  const tree: NodeTree = { id: makeId(), kind: draft.kind, name: draft.name, order, props: clean(draft.props) }
+  const tree: NodeTree = {
+    id: makeId(),
+    kind: draft.kind,
+    name: draft.name,
+    order,
+    props: clean(draft.props),
+  }
   if (Object.keys(draft.overrides).length > 0) tree.overrides = draft.overrides
   if (draft.children.length > 0) {
     const keys = generateNKeysBetween(null, null, draft.children.length)

@@ -5,47 +5,101 @@ import { colorValue, type TokenTree } from '../document/tokens'
 
 const color = (hex: string) => ({ $value: colorValue(hex) })
 const dimension = (value: number) => ({ $value: { value, unit: 'px' } })
-const type = (fontFamily: string, fontSize: number, fontWeight: number, lineHeight: number, letterSpacing = 0) => ({
-  $value: { fontFamily, fontSize: { value: fontSize, unit: 'px' }, fontWeight, lineHeight, letterSpacing: { value: letterSpacing, unit: 'px' } },
+const type = (
+  fontFamily: string,
+  fontSize: number,
+  fontWeight: number,
+  lineHeight: number,
+  letterSpacing = 0,
+) => ({
+  $value: {
+    fontFamily,
+    fontSize: { value: fontSize, unit: 'px' },
+    fontWeight,
+    lineHeight,
+    letterSpacing: { value: letterSpacing, unit: 'px' },
+  },
 })
 
 export function starterTokens(display = 'Fraunces', text = 'Hanken Grotesk'): TokenTree {
   return {
     color: {
       $type: 'color',
-      paper: color('#fffdf8'), ink: color('#24302a'), soft: color('#5d655f'), pine: color('#1d5c45'), night: color('#22332b'),
-      wash: color('#f3efe4'), rule: color('#d9d3c5'), gold: color('#8a5a00'),
+      paper: color('#fffdf8'),
+      ink: color('#24302a'),
+      soft: color('#5d655f'),
+      pine: color('#1d5c45'),
+      night: color('#22332b'),
+      wash: color('#f3efe4'),
+      rule: color('#d9d3c5'),
+      gold: color('#8a5a00'),
     },
-    space: { $type: 'dimension', xs: dimension(8), s: dimension(16), m: dimension(24), l: dimension(48), xl: dimension(96) },
+    space: {
+      $type: 'dimension',
+      xs: dimension(8),
+      s: dimension(16),
+      m: dimension(24),
+      l: dimension(48),
+      xl: dimension(96),
+    },
     type: {
       $type: 'typography',
-      display: type(display, 64, 500, 1.08, -0.5), 'display-small': type(display, 40, 500, 1.12), heading: type(display, 36, 500, 1.2),
-      'heading-small': type(display, 28, 500, 1.2), title: type(display, 22, 500, 1.3), quote: type(display, 32, 400, 1.35),
-      body: type(text, 17, 400, 1.6), small: type(text, 14, 400, 1.5), label: type(text, 15, 600, 1.3), eyebrow: type(text, 13, 600, 1.3, 1),
+      // Every size times its ratio is a whole number of px, so that heights add up to whole numbers.
+      display: type(display, 64, 500, 1.125, -0.5),
+      'display-small': type(display, 40, 500, 1.1),
+      heading: type(display, 40, 500, 1.2),
+      'heading-small': type(display, 30, 500, 1.2),
+      title: type(display, 20, 500, 1.4),
+      quote: type(display, 32, 400, 1.375),
+      body: type(text, 16, 400, 1.5),
+      small: type(text, 14, 400, 1.5),
+      label: type(text, 15, 600, 1.2),
+      eyebrow: type(text, 12, 600, 1.5, 1),
     },
   }
 }
 
 /** Widths offered for a new view; any other is allowed. `fold` is the height of a common window at that width. */
 export const COMMON_WIDTHS = [
-  { name: 'Wide desktop', width: 1920, fold: 1000 }, { name: 'Desktop', width: 1512, fold: 900 }, { name: 'Desktop', width: 1440, fold: 900 },
-  { name: 'Laptop', width: 1366, fold: 680 }, { name: 'Small laptop', width: 1280, fold: 720 }, { name: 'Tablet', width: 1024, fold: 1366 },
-  { name: 'Tablet', width: 834, fold: 1112 }, { name: 'Mobile', width: 430, fold: 932 }, { name: 'Mobile', width: 390, fold: 844 },
-  { name: 'Small mobile', width: 360, fold: 740 }, { name: 'Smallest mobile', width: 320, fold: 640 },
+  { name: 'Wide desktop', width: 1920, fold: 1000 },
+  { name: 'Desktop', width: 1512, fold: 900 },
+  { name: 'Desktop', width: 1440, fold: 900 },
+  { name: 'Laptop', width: 1366, fold: 680 },
+  { name: 'Small laptop', width: 1280, fold: 720 },
+  { name: 'Tablet', width: 1024, fold: 1366 },
+  { name: 'Tablet', width: 834, fold: 1112 },
+  { name: 'Mobile', width: 430, fold: 932 },
+  { name: 'Mobile', width: 390, fold: 844 },
+  { name: 'Small mobile', width: 360, fold: 740 },
+  { name: 'Smallest mobile', width: 320, fold: 640 },
 ]
 
 /** A view with a lattice that suits its width. `wider`: the view before it, undefined for the widest. */
 export function viewFor(id: string, name: string, width: number, wider?: { width: number }): View {
   const common = COMMON_WIDTHS.find((each) => each.width === width)
   const fold = common?.fold ?? (width > 1000 ? 900 : Math.round(width * 2.1))
-  const breakpoint = wider ? Math.max(width, Math.min(wider.width - 1, Math.round((width + wider.width) / 2 / 10) * 10 - 1)) : null
+  const breakpoint = wider
+    ? Math.max(width, Math.min(wider.width - 1, Math.round((width + wider.width) / 2 / 10) * 10 - 1))
+    : null
   const lattice =
     width > 1000
-      ? { columns: 12, gutter: 24, container: Math.min(1224, Math.floor((width - 2 * 24) / 12) * 12), margin: 24 }
+      ? {
+          columns: 12,
+          gutter: 24,
+          container: Math.min(1224, Math.floor((width - 2 * 24) / 12) * 12),
+          margin: 24,
+        }
       : width > 640
         ? { columns: 8, gutter: 20, container: null, margin: 32 }
         : { columns: 4, gutter: 16, container: null, margin: 20 }
-  return { id, name, width, breakpoint, fold, lattice: { ...lattice, halfGutters: false, place: 'center', baseline: 8 } }
+  return {
+    id,
+    name,
+    width,
+    breakpoint,
+    fold,
+    lattice: { ...lattice, halfGutters: false, place: 'center', baseline: 8 },
+  }
 }
 
 export function starterViews(): View[] {
@@ -57,7 +111,12 @@ export function starterViews(): View[] {
 /** An empty project with one empty page. */
 export function starterProject(name: string, pageId: string): ProjectFile {
   return {
-    format: FORMAT, version: VERSION, name, tokens: starterTokens(), views: starterViews(), assets: [],
+    format: FORMAT,
+    version: VERSION,
+    name,
+    tokens: starterTokens(),
+    views: starterViews(),
+    assets: [],
     pages: [{ id: pageId, name: 'Home', path: '/', order: 'a0', views: [], sections: [] }],
   }
 }

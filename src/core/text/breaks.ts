@@ -17,7 +17,8 @@ export function lineBreaks(text: string): Break[] {
     if (before === '/' && next.position < text.length && !next.required) continue
     breaks.push({ at: next.position, required: next.required === true && next.position < text.length })
   }
-  if (breaks.length === 0 || breaks[breaks.length - 1].at < text.length) breaks.push({ at: text.length, required: false })
+  if (breaks.length === 0 || breaks[breaks.length - 1].at < text.length)
+    breaks.push({ at: text.length, required: false })
   // The library flags a final newline as required at the end; keep it, it opens an empty line.
   if (text.endsWith('\n')) breaks[breaks.length - 1] = { at: text.length, required: true }
   return breaks

@@ -1,7 +1,7 @@
 /** The shipped font families, their files, and the faces made of them for shaping. */
 import * as hb from 'harfbuzzjs'
 import { DEFAULT_FAMILY } from '../document/resolve'
-import catalogue from './catalogue.json'
+import { CATALOGUE } from './catalogue'
 
 export type FontFile = {
   /** File name without ending: `fraunces-latin-wght-italic`. */
@@ -37,13 +37,17 @@ function parseRanges(ranges: string): Interval[] {
   })
 }
 
-export const FAMILIES: Family[] = catalogue.map((entry) => {
+export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0], entry.weights[1]]
   const make = (style: 'normal' | 'italic') =>
     entry.subsets.map((subset) => {
       const file: FontFile = {
         id: `${entry.slug}-${subset.name}-wght-${style}`,
-        family: entry.family, slug: entry.slug, italic: style === 'italic', weights, ranges: subset.ranges,
+        family: entry.family,
+        slug: entry.slug,
+        italic: style === 'italic',
+        weights,
+        ranges: subset.ranges,
       }
       files.set(file.id, file)
       intervals.set(file.id, parseRanges(subset.ranges))
@@ -69,10 +73,16 @@ const covers = (file: FontFile, code: number) =>
   intervals.get(file.id)!.some(([from, to]) => code >= from && code <= to)
 
 /** The files of a family in a style; a family without italics gives its upright (the browser slants it). */
-const filesOf = (family: Family, italic: boolean) => (italic && family.slanted.length > 0 ? family.slanted : family.upright)
+const filesOf = (family: Family, italic: boolean) =>
+  italic && family.slanted.length > 0 ? family.slanted : family.upright
 
 /** The file whose `unicode-range` claims a character, looking through the chain; undefined when none does. */
-export function fileFor(chain: Family[], italic: boolean, code: number, missing?: (file: FontFile) => boolean): FontFile | undefined {
+export function fileFor(
+  chain: Family[],
+  italic: boolean,
+  code: number,
+  missing?: (file: FontFile) => boolean,
+): FontFile | undefined {
   for (const family of chain) {
     for (const file of filesOf(family, italic)) if (covers(file, code) && !missing?.(file)) return file
   }

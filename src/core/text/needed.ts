@@ -13,7 +13,12 @@ export function fontsOf(doc: Document): Set<string> {
       const resolved = resolve(doc, node, view.id)
       filesNeeded(resolved.fontFamily, resolved.italic!, '', ids)
       for (const span of resolved.spans ?? []) {
-        filesNeeded(resolved.fontFamily, span.italic ?? resolved.italic!, transformCase(span.text, resolved.textCase), ids)
+        filesNeeded(
+          resolved.fontFamily,
+          span.italic ?? resolved.italic!,
+          transformCase(span.text, resolved.textCase),
+          ids,
+        )
       }
     }
   }

@@ -31,7 +31,10 @@ export function transformCase(text: string, kind: Resolved['textCase']): string 
     case 'lowercase':
       return text.toLowerCase()
     case 'capitalize':
-      return text.replace(/(^|[\s\-–—/(“"'])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toUpperCase())
+      return text.replace(
+        /(^|[\s\-–—/(“"'])(\p{L})/gu,
+        (_, before: string, letter: string) => before + letter.toUpperCase(),
+      )
     default:
       return text
   }
@@ -84,8 +87,13 @@ export class Paragraph {
         start: text.length,
         end: text.length + own.length,
         style: {
-          family: style.fontFamily, size: style.fontSize, weight: span.weight ?? style.fontWeight!,
-          italic: span.italic ?? style.italic!, letterSpacing: style.letterSpacing!, color: span.color ?? style.color, link: span.link,
+          family: style.fontFamily,
+          size: style.fontSize,
+          weight: span.weight ?? style.fontWeight!,
+          italic: span.italic ?? style.italic!,
+          letterSpacing: style.letterSpacing!,
+          color: span.color ?? style.color,
+          link: span.link,
         },
       })
       text += own
@@ -98,8 +106,12 @@ export class Paragraph {
       shapeInto(fonts, text.slice(piece.start, piece.end), piece.style, piece.start, this.advances, this.runs)
     }
     this.strut = this.leading(fonts, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
-    this.metrics = this.pieces.map(({ style: own }) => this.leading(fonts, own.family, own.italic, own.weight, own.size))
-    this.uniform = this.metrics.every((m) => m.ascent === this.strut.ascent && m.descent === this.strut.descent)
+    this.metrics = this.pieces.map(({ style: own }) =>
+      this.leading(fonts, own.family, own.italic, own.weight, own.size),
+    )
+    this.uniform = this.metrics.every(
+      (m) => m.ascent === this.strut.ascent && m.descent === this.strut.descent,
+    )
     this.breaks = text === '' ? [] : lineBreaks(text)
     this.visible = new Uint32Array(this.breaks.length)
     let from = 0
@@ -124,7 +136,10 @@ export class Paragraph {
   /** Ascent and descent of one inline box with its half-leading (CSS Inline 3, §5; the floor is Chromium's). */
   private leading(fonts: FontLibrary, family: string, italic: boolean, weight: number, size: number) {
     const face = fonts.primary(family, italic, weight)
-    const { ascent, descent } = face?.metrics(size) ?? { ascent: Math.round(size * 0.9), descent: Math.round(size * 0.25) }
+    const { ascent, descent } = face?.metrics(size) ?? {
+      ascent: Math.round(size * 0.9),
+      descent: Math.round(size * 0.25),
+    }
     const above = Math.floor((this.lineHeight - ascent - descent) / 2)
     return { ascent: ascent + above, descent: this.lineHeight - ascent - above }
   }
@@ -166,8 +181,14 @@ export class Paragraph {
   /** Height at a width, px, without making lines. */
   height(width: number): number {
     let total = 0
-    if (this.uniform) this.eachLine(width, () => { total += this.lineHeight })
-    else this.eachLine(width, (start, end) => { total += this.lineBox(start, end).height })
+    if (this.uniform)
+      this.eachLine(width, () => {
+        total += this.lineHeight
+      })
+    else
+      this.eachLine(width, (start, end) => {
+        total += this.lineBox(start, end).height
+      })
     return total
   }
 
@@ -205,8 +226,15 @@ export class ParagraphCache {
       this.version = this.fonts.version
     }
     const key = JSON.stringify([
-      style.spans, style.fontFamily, style.fontSize, style.fontWeight, style.italic, style.lineHeight, style.letterSpacing,
-      style.textCase, style.color,
+      style.spans,
+      style.fontFamily,
+      style.fontSize,
+      style.fontWeight,
+      style.italic,
+      style.lineHeight,
+      style.letterSpacing,
+      style.textCase,
+      style.color,
     ])
     let paragraph = this.entries.get(key)
     if (!paragraph) {

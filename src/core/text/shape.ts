@@ -24,10 +24,20 @@ export type GlyphRun = {
 }
 
 /** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
-const NO_LIGATURES = [new hb.Feature('liga', 0), new hb.Feature('clig', 0), new hb.Feature('dlig', 0), new hb.Feature('hlig', 0), new hb.Feature('calt', 0)]
+const NO_LIGATURES = [
+  new hb.Feature('liga', 0),
+  new hb.Feature('clig', 0),
+  new hb.Feature('dlig', 0),
+  new hb.Feature('hlig', 0),
+  new hb.Feature('calt', 0),
+]
 
 /** Splits text into runs that one font file covers. */
-function* runsByFile(fonts: FontLibrary, text: string, style: TextStyle): Generator<{ start: number; end: number; face: Face }> {
+function* runsByFile(
+  fonts: FontLibrary,
+  text: string,
+  style: TextStyle,
+): Generator<{ start: number; end: number; face: Face }> {
   const chain = familyChain(style.family)
   const primary = fonts.primary(style.family, style.italic, style.weight)
   if (!primary) return
@@ -83,7 +93,11 @@ export function shapeInto(
     const positions = buffer.getGlyphPositions()
     const count = infos.length
     const run: GlyphRun = {
-      face, size: style.size, glyphs: new Uint32Array(count), x: new Float64Array(count), y: new Float64Array(count),
+      face,
+      size: style.size,
+      glyphs: new Uint32Array(count),
+      x: new Float64Array(count),
+      y: new Float64Array(count),
       cluster: new Uint32Array(count),
     }
     const scale = style.size / face.upem

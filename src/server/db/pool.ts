@@ -17,7 +17,10 @@ export function openPool(address: DatabaseAddress): Pool {
 }
 
 /** Runs `work` in one transaction; rolled back when it throws. */
-export async function transaction<T>(pool: Pool, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
+export async function transaction<T>(
+  pool: Pool,
+  work: (connection: PoolConnection) => Promise<T>,
+): Promise<T> {
   const connection = await pool.getConnection()
   try {
     await connection.beginTransaction()

@@ -2,13 +2,21 @@
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 
 type Connection = Pool | PoolConnection
-export type ProjectRow = { id: string; name: string; revision: number; changed_at: Date; deleted_at: Date | null }
+export type ProjectRow = {
+  id: string
+  name: string
+  revision: number
+  changed_at: Date
+  deleted_at: Date | null
+}
 export type BatchRow = { revision: number; batch_key: string; edits: string }
 
 const COLUMNS = 'id, name, revision, changed_at, deleted_at'
 
 export async function listProjects(db: Connection): Promise<ProjectRow[]> {
-  const [rows] = await db.query<RowDataPacket[]>(`SELECT ${COLUMNS} FROM projects WHERE deleted_at IS NULL ORDER BY changed_at DESC, id`)
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM projects WHERE deleted_at IS NULL ORDER BY changed_at DESC, id`,
+  )
   return rows as ProjectRow[]
 }
 
@@ -19,7 +27,10 @@ export async function findProject(db: Connection, id: string): Promise<ProjectRo
 
 /** Locks the project's row until the transaction ends, so that appends come one after the other. */
 export async function lockProject(db: PoolConnection, id: string): Promise<ProjectRow | undefined> {
-  const [rows] = await db.execute<RowDataPacket[]>(`SELECT ${COLUMNS} FROM projects WHERE id = ? FOR UPDATE`, [id])
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM projects WHERE id = ? FOR UPDATE`,
+    [id],
+  )
   return rows[0] as ProjectRow | undefined
 }
 
@@ -27,7 +38,11 @@ export const insertProject = (db: Connection, id: string, name: string) =>
   db.execute('INSERT INTO projects (id, name) VALUES (?, ?)', [id, name])
 
 export const advanceProject = (db: Connection, id: string, revision: number, name: string) =>
-  db.execute('UPDATE projects SET revision = ?, name = ?, changed_at = CURRENT_TIMESTAMP(3) WHERE id = ?', [revision, name, id])
+  db.execute('UPDATE projects SET revision = ?, name = ?, changed_at = CURRENT_TIMESTAMP(3) WHERE id = ?', [
+    revision,
+    name,
+    id,
+  ])
 
 /** @returns whether there was such a project */
 export async function setDeleted(db: Connection, id: string, deleted: boolean): Promise<boolean> {
@@ -39,10 +54,18 @@ export async function setDeleted(db: Connection, id: string, deleted: boolean): 
 }
 
 export const insertBatch = (db: Connection, id: string, revision: number, key: string, edits: string) =>
-  db.execute('INSERT INTO edits (project_id, revision, batch_key, edits) VALUES (?, ?, ?, ?)', [id, revision, key, edits])
+  db.execute('INSERT INTO edits (project_id, revision, batch_key, edits) VALUES (?, ?, ?, ?)', [
+    id,
+    revision,
+    key,
+    edits,
+  ])
 
 export async function batchByKey(db: Connection, id: string, key: string): Promise<number | undefined> {
-  const [rows] = await db.execute<RowDataPacket[]>('SELECT revision FROM edits WHERE project_id = ? AND batch_key = ?', [id, key])
+  const [rows] = await db.execute<RowDataPacket[]>(
+    'SELECT revision FROM edits WHERE project_id = ? AND batch_key = ?',
+    [id, key],
+  )
   return rows[0]?.revision as number | undefined
 }
 
@@ -55,9 +78,16 @@ export async function batchesAfter(db: Connection, id: string, revision: number)
 }
 
 export const insertSnapshot = (db: Connection, id: string, revision: number, document: string) =>
-  db.execute('INSERT IGNORE INTO snapshots (project_id, revision, document) VALUES (?, ?, ?)', [id, revision, document])
+  db.execute('INSERT IGNORE INTO snapshots (project_id, revision, document) VALUES (?, ?, ?)', [
+    id,
+    revision,
+    document,
+  ])
 
-export async function newestSnapshot(db: Connection, id: string): Promise<{ revision: number; document: string } | undefined> {
+export async function newestSnapshot(
+  db: Connection,
+  id: string,
+): Promise<{ revision: number; document: string } | undefined> {
   const [rows] = await db.execute<RowDataPacket[]>(
     'SELECT revision, document FROM snapshots WHERE project_id = ? ORDER BY revision DESC LIMIT 1',
     [id],

@@ -1,9 +1,17 @@
 /** The lattice bench: say what is known, the rest is solved and drawn at once. */
 import { useEffect, useState } from 'react'
-import { LATTICE_KEYS, type LatticeKey, type LatticeKnown, formatPx, gutterCount, solveLattice, type SolvedLattice } from '../../core/lattice/solve'
-import { useLattice as latticeAt } from '../../core/lattice/used'
-import { wholeNeighbours } from '../../core/lattice/whole'
 import type { View, ViewLattice } from '../../core/document/schema'
+import {
+  formatPx,
+  gutterCount,
+  LATTICE_KEYS,
+  type LatticeKey,
+  type LatticeKnown,
+  type SolvedLattice,
+  solveLattice,
+} from '../../core/lattice/solve'
+import { usedLattice as latticeAt } from '../../core/lattice/used'
+import { wholeNeighbours } from '../../core/lattice/whole'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
@@ -12,8 +20,12 @@ import { Group } from '../spec/line'
 import { LatticePicture } from './lattice-picture'
 
 const ROWS: { key: LatticeKey; word: string; unit: string }[] = [
-  { key: 'width', word: 'Viewport', unit: ' px' }, { key: 'container', word: 'Container', unit: ' px' }, { key: 'margin', word: 'Margin', unit: ' px' },
-  { key: 'columns', word: 'Columns', unit: '' }, { key: 'columnWidth', word: 'Column', unit: ' px' }, { key: 'gutter', word: 'Gutter', unit: ' px' },
+  { key: 'width', word: 'Viewport', unit: ' px' },
+  { key: 'container', word: 'Container', unit: ' px' },
+  { key: 'margin', word: 'Margin', unit: ' px' },
+  { key: 'columns', word: 'Columns', unit: '' },
+  { key: 'columnWidth', word: 'Column', unit: ' px' },
+  { key: 'gutter', word: 'Gutter', unit: ' px' },
 ]
 
 /** What a view's stored lattice says by itself. */
@@ -45,7 +57,10 @@ export function LatticeBench() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: compares with what is stored
   useEffect(() => {
     const now = solveLattice(knownOf(view), view.lattice.halfGutters)
-    const same = now.status === 'solved' && solved && LATTICE_KEYS.every((key) => Math.abs(now.lattice[key] - solved[key]) < 0.01)
+    const same =
+      now.status === 'solved' &&
+      solved &&
+      LATTICE_KEYS.every((key) => Math.abs(now.lattice[key] - solved[key]) < 0.01)
     if (!same) setKnown(knownOf(view))
   }, [view])
 
@@ -55,17 +70,38 @@ export function LatticeBench() {
     const result = solveLattice(next, lattice.halfGutters)
     // Not solved: the sheet keeps its last good lattice, the bench says what is wrong.
     if (result.status !== 'solved') return
-    const nextFluid = changes.container === null || (changes.container === undefined && lattice.container === null)
-    const views = editor.doc.views.map((each) => (each.id === view.id ? { ...each, width: result.lattice.width, lattice: stored(lattice, result.lattice, nextFluid) } : each))
+    const nextFluid =
+      changes.container === null || (changes.container === undefined && lattice.container === null)
+    const views = editor.doc.views.map((each) =>
+      each.id === view.id
+        ? { ...each, width: result.lattice.width, lattice: stored(lattice, result.lattice, nextFluid) }
+        : each,
+    )
     editor.commit([{ op: 'views', views }], `Lattice of ${view.name}`, `bench-${gesture}`)
   }
-  const setView = (part: Partial<View>, label: string) => editor.commit([{ op: 'views', views: editor.doc.views.map((each) => (each.id === view.id ? { ...each, ...part } : each)) }], label)
-  const setLattice = (part: Partial<ViewLattice>) => setView({ lattice: { ...view.lattice, ...part } }, `Lattice of ${view.name}`)
+  const setView = (part: Partial<View>, label: string) =>
+    editor.commit(
+      [
+        {
+          op: 'views',
+          views: editor.doc.views.map((each) => (each.id === view.id ? { ...each, ...part } : each)),
+        },
+      ],
+      label,
+    )
+  const setLattice = (part: Partial<ViewLattice>) =>
+    setView({ lattice: { ...view.lattice, ...part } }, `Lattice of ${view.name}`)
 
-  const blamed = new Set(solution.status === 'disagree' ? solution.keys : solution.status === 'invalid' ? [solution.key] : [])
+  const blamed = new Set(
+    solution.status === 'disagree' ? solution.keys : solution.status === 'invalid' ? [solution.key] : [],
+  )
   const missing = new Set(solution.status === 'missing' ? solution.need.flat() : [])
   const row = ({ key, word, unit }: (typeof ROWS)[number], isKnown: boolean) => (
-    <div key={key} className={`flex min-h-[30px] items-center gap-2 ${blamed.has(key) ? 'text-error' : missing.has(key) ? 'text-(--gold-text)' : ''}`} data-bench={key}>
+    <div
+      key={key}
+      className={`flex min-h-[30px] items-center gap-2 ${blamed.has(key) ? 'text-error' : missing.has(key) ? 'text-(--gold-text)' : ''}`}
+      data-bench={key}
+    >
       <span className="flex-1">{word}</span>
       <NumberChip
         label={word}
@@ -78,11 +114,27 @@ export function LatticeBench() {
         onClear={() => apply({ ...known, [key]: undefined })}
       />
       {isKnown ? (
-        <button type="button" className="w-[52px] text-right text-[12px] soft hover:text-primary" aria-label={`Solve for ${word.toLowerCase()}`} title="Leave it open: solve for it" onClick={() => { const { [key]: _, ...rest } = known; apply(rest) }}>
+        <button
+          type="button"
+          className="w-[52px] text-right text-[12px] soft hover:text-primary"
+          aria-label={`Solve for ${word.toLowerCase()}`}
+          title="Leave it open: solve for it"
+          onClick={() => {
+            const { [key]: _, ...rest } = known
+            apply(rest)
+          }}
+        >
           solve
         </button>
       ) : (
-        <button type="button" className="w-[52px] text-right text-[12px] soft hover:text-primary disabled:opacity-40" aria-label={`Keep ${word.toLowerCase()} as it is`} title="Keep this value and solve for another" disabled={!solved} onClick={() => solved && setKnown({ ...known, [key]: solved[key] })}>
+        <button
+          type="button"
+          className="w-[52px] text-right text-[12px] soft hover:text-primary disabled:opacity-40"
+          aria-label={`Keep ${word.toLowerCase()} as it is`}
+          title="Keep this value and solve for another"
+          disabled={!solved}
+          onClick={() => solved && setKnown({ ...known, [key]: solved[key] })}
+        >
           keep
         </button>
       )}
@@ -91,14 +143,26 @@ export function LatticeBench() {
   const knownRows = ROWS.filter(({ key }) => known[key] !== undefined)
   const solvedRows = ROWS.filter(({ key }) => known[key] === undefined)
   const offers = solved && !solved.whole ? wholeNeighbours(solved, view.lattice.halfGutters) : []
-  const sum = solved && `${solved.columns} × ${formatPx(solved.columnWidth)} + ${gutterCount(solved.columns, view.lattice.halfGutters)} × ${formatPx(solved.gutter)} = ${formatPx(solved.container)}`
+  const sum =
+    solved &&
+    `${solved.columns} × ${formatPx(solved.columnWidth)} + ${gutterCount(solved.columns, view.lattice.halfGutters)} × ${formatPx(solved.gutter)} = ${formatPx(solved.container)}`
   return (
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
         <h2 className="flex-1 text-[15px] font-bold">Lattice</h2>
         <div className="flex gap-1" role="radiogroup" aria-label="View">
           {editor.shownViews.map((each) => (
-            <button key={each.id} type="button" role="radio" aria-checked={each.id === view.id} className={`rounded-[3px] px-2 py-0.5 ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`} onClick={() => { editor.select(undefined, each.id); setKnown(knownOf(each)) }}>
+            <button
+              key={each.id}
+              type="button"
+              role="radio"
+              aria-checked={each.id === view.id}
+              className={`rounded-[3px] px-2 py-0.5 ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
+              onClick={() => {
+                editor.select(undefined, each.id)
+                setKnown(knownOf(each))
+              }}
+            >
               {each.name}
             </button>
           ))}
@@ -113,9 +177,14 @@ export function LatticeBench() {
         </Group>
         <Group title="Solved" aside={sum}>
           {solvedRows.map((each) => row(each, false))}
-          {solvedRows.length === 0 && solved && <p className="py-1 text-[12px] soft">Everything is given, and it adds up.</p>}
+          {solvedRows.length === 0 && solved && (
+            <p className="py-1 text-[12px] soft">Everything is given, and it adds up.</p>
+          )}
           {solution.status !== 'solved' && (
-            <p role="alert" className={`mt-1 rounded-[3px] px-2 py-1.5 text-[12px] leading-[17px] ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}>
+            <p
+              role="alert"
+              className={`mt-1 rounded-[3px] px-2 py-1.5 text-[12px] leading-[17px] ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}
+            >
               {solution.reason.charAt(0).toUpperCase() + solution.reason.slice(1)}.
               {solution.status === 'disagree' && ' Let one of them be solved.'}
             </p>
@@ -124,14 +193,38 @@ export function LatticeBench() {
         {offers.length > 0 && (
           <Group title="Whole-pixel neighbours" aside={`column is ${formatPx(solved!.columnWidth)}`}>
             {offers.map((offer) => (
-              <div key={`${offer.columnWidth}-${offer.gutter}`} className="flex min-h-[26px] items-center gap-2 tabular-nums">
+              <div
+                key={`${offer.columnWidth}-${offer.gutter}`}
+                className="flex min-h-[26px] items-center gap-2 tabular-nums"
+              >
                 <b className="w-[62px]">
                   {offer.columns} × {offer.columnWidth}
                 </b>
                 <span className="flex-1 text-[12px] soft">
                   gutter {offer.gutter} · {fluid ? `margin ${offer.margin}` : `container ${offer.container}`}
                 </span>
-                <button type="button" className="rounded-[3px] px-1.5 font-bold text-primary hover:bg-secondary" aria-label={`Use ${offer.columns} columns of ${offer.columnWidth} with gutter ${offer.gutter}`} onClick={() => apply(fluid ? { width: offer.width, margin: offer.margin, columns: offer.columns, gutter: offer.gutter } : { width: offer.width, container: offer.container, columns: offer.columns, gutter: offer.gutter })}>
+                <button
+                  type="button"
+                  className="rounded-[3px] px-1.5 font-bold text-primary hover:bg-secondary"
+                  aria-label={`Use ${offer.columns} columns of ${offer.columnWidth} with gutter ${offer.gutter}`}
+                  onClick={() =>
+                    apply(
+                      fluid
+                        ? {
+                            width: offer.width,
+                            margin: offer.margin,
+                            columns: offer.columns,
+                            gutter: offer.gutter,
+                          }
+                        : {
+                            width: offer.width,
+                            container: offer.container,
+                            columns: offer.columns,
+                            gutter: offer.gutter,
+                          },
+                    )
+                  }
+                >
                   Use
                 </button>
               </div>
@@ -144,39 +237,83 @@ export function LatticeBench() {
             <Choice
               label="Container"
               width={260}
-              options={[{ value: 'center', label: 'centred', hint: 'keeps its width' }, { value: 'left', label: 'at the left', hint: 'keeps its width' }, { value: 'stretch', label: 'stretched', hint: 'keeps its margins' }]}
+              options={[
+                { value: 'center', label: 'centred', hint: 'keeps its width' },
+                { value: 'left', label: 'at the left', hint: 'keeps its width' },
+                { value: 'stretch', label: 'stretched', hint: 'keeps its margins' },
+              ]}
               value={fluid ? 'stretch' : view.lattice.place}
               onChoose={(place) => {
                 const used = latticeAt(view.lattice, view.width)
                 if (place === 'stretch') {
                   const margin = Math.round(((view.width - used.container) / 2) * 100) / 100
-                  apply({ width: view.width, margin, columns: used.columns, gutter: used.gutter }, { container: null, margin })
-                } else apply({ width: view.width, container: used.container, columns: used.columns, gutter: used.gutter }, { container: used.container, place: place as 'center' | 'left' })
+                  apply(
+                    { width: view.width, margin, columns: used.columns, gutter: used.gutter },
+                    { container: null, margin },
+                  )
+                } else
+                  apply(
+                    {
+                      width: view.width,
+                      container: used.container,
+                      columns: used.columns,
+                      gutter: used.gutter,
+                    },
+                    { container: used.container, place: place as 'center' | 'left' },
+                  )
               }}
             />
             {!fluid && (
               <>
                 <span>margin at least</span>
-                <NumberChip label="Least margin" value={view.lattice.margin} context={{ min: 0, max: 1000 }} onChange={(margin) => setLattice({ margin })} />
+                <NumberChip
+                  label="Least margin"
+                  value={view.lattice.margin}
+                  context={{ min: 0, max: 1000 }}
+                  onChange={(margin) => setLattice({ margin })}
+                />
               </>
             )}
           </div>
           <label className="flex min-h-[30px] items-center gap-2">
-            <input type="checkbox" className="checkbox checkbox-xs checkbox-primary" checked={view.lattice.halfGutters} onChange={(event) => apply(known, { halfGutters: event.target.checked })} />
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs checkbox-primary"
+              checked={view.lattice.halfGutters}
+              onChange={(event) => apply(known, { halfGutters: event.target.checked })}
+            />
             Half a gutter outside the first and last column
           </label>
         </Group>
         <Group title="Rhythm and fold">
           <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
             <span>Baseline every</span>
-            <NumberChip label="Baseline step" value={view.lattice.baseline} unit=" px" context={{ min: 1, max: 1000 }} onChange={(baseline) => setLattice({ baseline })} />
+            <NumberChip
+              label="Baseline step"
+              value={view.lattice.baseline}
+              unit=" px"
+              context={{ min: 1, max: 1000 }}
+              onChange={(baseline) => setLattice({ baseline })}
+            />
             <span>fold at</span>
-            <NumberChip label="Fold" value={view.fold} unit=" px" context={{ min: 100, max: 10_000 }} onChange={(fold) => setView({ fold }, `Fold of ${view.name}`)} />
+            <NumberChip
+              label="Fold"
+              value={view.fold}
+              unit=" px"
+              context={{ min: 100, max: 10_000 }}
+              onChange={(fold) => setView({ fold }, `Fold of ${view.name}`)}
+            />
           </div>
           {view.breakpoint !== null && (
             <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
               <span>Holds up to a window of</span>
-              <NumberChip label="Breakpoint" value={view.breakpoint} unit=" px" context={{ min: 100, max: 10_000 }} onChange={(breakpoint) => setView({ breakpoint }, `Breakpoint of ${view.name}`)} />
+              <NumberChip
+                label="Breakpoint"
+                value={view.breakpoint}
+                unit=" px"
+                context={{ min: 100, max: 10_000 }}
+                onChange={(breakpoint) => setView({ breakpoint }, `Breakpoint of ${view.name}`)}
+              />
             </div>
           )}
         </Group>

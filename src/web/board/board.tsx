@@ -16,13 +16,18 @@ export function Board() {
   useEffect(() => {
     const element = board.current
     if (!element) return
-    const observer = new ResizeObserver(([entry]) => editor.measured(entry.contentRect.width, entry.contentRect.height))
+    const observer = new ResizeObserver(([entry]) =>
+      editor.measured(entry.contentRect.width, entry.contentRect.height),
+    )
     observer.observe(element)
     const wheel = (event: WheelEvent) => {
       event.preventDefault()
       if (event.ctrlKey || event.metaKey) {
         const box = element.getBoundingClientRect()
-        editor.zoomTo(editor.camera.zoom * Math.exp(-event.deltaY * 0.004), { x: event.clientX - box.left, y: event.clientY - box.top })
+        editor.zoomTo(editor.camera.zoom * Math.exp(-event.deltaY * 0.004), {
+          x: event.clientX - box.left,
+          y: event.clientY - box.top,
+        })
       } else if (event.shiftKey) editor.pan(-event.deltaY, 0)
       else editor.pan(-event.deltaX, -event.deltaY)
     }
@@ -49,7 +54,13 @@ export function Board() {
     const box = board.current!.getBoundingClientRect()
     const x = (event.clientX - box.left - camera.x) / camera.zoom
     const y = (event.clientY - box.top - camera.y) / camera.zoom
-    const place = places.find((each) => x >= each.left && x < each.left + each.view.width && y >= 0 && y < Math.max(each.layout.height, each.view.fold))
+    const place = places.find(
+      (each) =>
+        x >= each.left &&
+        x < each.left + each.view.width &&
+        y >= 0 &&
+        y < Math.max(each.layout.height, each.view.fold),
+    )
     return place && { view: place.view, id: blockAt(place.layout, x - place.left, y) }
   }
   const down = (event: React.PointerEvent) => {
@@ -76,18 +87,29 @@ export function Board() {
   }
 
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the ledger is the keyboard's way to every block
     <div
       ref={board}
       data-board
       className="relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-(--desk) select-none"
       onPointerDown={down}
       onPointerMove={move}
-      onPointerUp={() => { panning.current = undefined }}
-      onPointerCancel={() => { panning.current = undefined }}
+      onPointerUp={() => {
+        panning.current = undefined
+      }}
+      onPointerCancel={() => {
+        panning.current = undefined
+      }}
       onDoubleClick={edit}
     >
-      <div style={{ position: 'absolute', left: 0, top: 0, transformOrigin: '0 0', transform: `translate(${camera.x}px, ${camera.y}px) scale(${camera.zoom})` }}>
+      <div
+        style={{
+          position: 'absolute',
+          left: 0,
+          top: 0,
+          transformOrigin: '0 0',
+          transform: `translate(${camera.x}px, ${camera.y}px) scale(${camera.zoom})`,
+        }}
+      >
         {places.map((place) => (
           <Sheet key={`${editor.pageId}-${place.view.id}`} {...place} />
         ))}
@@ -114,7 +136,11 @@ function EmptyPage() {
   return (
     <div className="floating absolute bottom-5 left-1/2 flex -translate-x-1/2 items-center gap-3 px-4 py-2.5 text-[13px]">
       <span>This page is empty. Set its lattice at the right, then place a header, a hero and sections.</span>
-      <button type="button" className="main-button whitespace-nowrap" onClick={() => editor.set({ panels: { ...editor.panels, shelf: true }, shelfPart: 'sections' })}>
+      <button
+        type="button"
+        className="main-button whitespace-nowrap"
+        onClick={() => editor.set({ panels: { ...editor.panels, shelf: true }, shelfPart: 'sections' })}
+      >
         Open the shelf
       </button>
     </div>

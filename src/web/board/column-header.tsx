@@ -1,8 +1,8 @@
 /** The numbered header above a sheet: shows the lattice, and says and changes the selected block's columns. */
 import { useRef, useState } from 'react'
 import type { View } from '../../core/document/schema'
-import { columnLeft, type UsedLattice } from '../../core/lattice/used'
 import { formatPx } from '../../core/lattice/solve'
+import { columnLeft, type UsedLattice } from '../../core/lattice/used'
 import type { PageLayout } from '../../core/layout/page'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
@@ -17,14 +17,29 @@ type Props = { view: View; layout: PageLayout; left: number; top: number; zoom: 
 export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
   const editor = useEditor()
   const bar = useRef<HTMLDivElement>(null)
-  const [drag, setDrag] = useState<{ start: number; gesture: string; grip: 'span' | 'from' | 'to'; moved: boolean; cover: { from: number; to: number } } | undefined>()
+  const [drag, setDrag] = useState<
+    | {
+        start: number
+        gesture: string
+        grip: 'span' | 'from' | 'to'
+        moved: boolean
+        cover: { from: number; to: number }
+      }
+    | undefined
+  >()
   const { used } = layout
   const active = editor.view.id === view.id
   const node = editor.selected
   const cover = node && node.kind !== 'section' ? coverOf(layout, node.id) : undefined
-  const column = (event: React.PointerEvent) => columnAt(used, (event.clientX - bar.current!.getBoundingClientRect().left) / zoom)
+  const column = (event: React.PointerEvent) =>
+    columnAt(used, (event.clientX - bar.current!.getBoundingClientRect().left) / zoom)
   const place = (from: number, to: number, gesture: string) => {
-    if (node) editor.commit([editor.setEdit(node, { width: sizeOnColumns(layout, node, from, to) })], `Place ${node.name} on columns`, gesture)
+    if (node)
+      editor.commit(
+        [editor.setEdit(node, { width: sizeOnColumns(layout, node, from, to) })],
+        `Place ${node.name} on columns`,
+        gesture,
+      )
   }
   const down = (event: React.PointerEvent) => {
     if (!cover || !node || event.button !== 0) return
@@ -66,8 +81,16 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
   const numbers = used.columnWidth * zoom >= 11
   return (
     <div style={{ position: 'absolute', left, top: top - 44, width: view.width * zoom }}>
-      <div className="truncate whitespace-nowrap text-[12px] leading-5" style={{ maxWidth: Math.max(90, view.width * zoom) }} title={`${view.name} ${view.width} · ${latticeWords(used)}`}>
-        <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span> <span className="soft">{view.width} · {latticeWords(used)}</span>
+      <div
+        className="truncate whitespace-nowrap text-[12px] leading-5"
+        style={{ maxWidth: Math.max(90, view.width * zoom) }}
+        title={`${view.name} ${view.width} · ${latticeWords(used)}`}
+      >
+        <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
+        <span className="soft">
+          {view.width} ·{' '}
+          {view.width * zoom > 300 ? latticeWords(used) : `${used.columns} of ${formatPx(used.columnWidth)}`}
+        </span>
       </div>
       <div
         ref={bar}
@@ -82,8 +105,16 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
         onLostPointerCapture={() => drag && up()}
         onKeyDown={(event) => event.key === 'Escape' && cancel()}
       >
-        <i aria-hidden className="absolute top-0 h-[22px] w-px bg-primary" style={{ left: Math.round(used.left * zoom) }} />
-        <i aria-hidden className="absolute top-0 h-[22px] w-px bg-primary" style={{ left: Math.round((used.left + used.container) * zoom) - 1 }} />
+        <i
+          aria-hidden
+          className="absolute top-0 h-[22px] w-px bg-primary"
+          style={{ left: Math.round(used.left * zoom) }}
+        />
+        <i
+          aria-hidden
+          className="absolute top-0 h-[22px] w-px bg-primary"
+          style={{ left: Math.round((used.left + used.container) * zoom) - 1 }}
+        />
         {Array.from({ length: used.columns }, (_, i) => {
           const number = i + 1
           const filled = cover && number >= cover.from && number <= cover.to
@@ -98,7 +129,11 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
               className={`absolute top-[3px] h-4 text-center text-[11px] leading-4 tabular-nums ${filled ? 'bg-primary font-semibold text-primary-content' : 'bg-base-100 soft'}`}
               style={{ left: x, width: Math.max(1, joined - x) }}
             >
-              {numbers ? <span style={{ display: 'inline-block', width: Math.max(1, end - x), float: 'left' }}>{number}</span> : null}
+              {numbers ? (
+                <span style={{ display: 'inline-block', width: Math.max(1, end - x), float: 'left' }}>
+                  {number}
+                </span>
+              ) : null}
             </span>
           )
         })}

@@ -4,8 +4,8 @@
  */
 import type { Document } from '../../core/document/document'
 import type { Resolved } from '../../core/document/resolve'
-import { lineLeft, paintOrder } from '../../core/handoff/svg'
 import { fontStack } from '../../core/handoff/declarations'
+import { lineLeft, paintOrder } from '../../core/handoff/svg'
 import { textOffset } from '../../core/layout/baseline'
 import { Flow, type LayoutBox } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
@@ -79,7 +79,8 @@ export class SheetPainter {
     }
     const restyled = drawn.resolved !== box.resolved
     if (restyled) this.look(element, box)
-    if (box.paragraph && (restyled || resized || drawn.paragraph !== box.paragraph)) this.text(element, box, box.paragraph)
+    if (box.paragraph && (restyled || resized || drawn.paragraph !== box.paragraph))
+      this.text(element, box, box.paragraph)
     element.style.visibility = this.hidden === box.id ? 'hidden' : ''
     drawn.resolved = box.resolved
     drawn.paragraph = box.paragraph
@@ -101,7 +102,9 @@ export class SheetPainter {
     style.borderStyle = borders.some((border) => border > 0) ? (resolved.borderStyle ?? 'solid') : ''
     style.borderColor = resolved.borderColor ?? resolved.color ?? ''
     style.borderRadius = resolved.radius ? `${resolved.radius}px` : ''
-    style.boxShadow = resolved.shadow ? `${resolved.shadow.x}px ${resolved.shadow.y}px ${resolved.shadow.blur}px ${resolved.shadow.spread}px ${resolved.shadow.color}` : ''
+    style.boxShadow = resolved.shadow
+      ? `${resolved.shadow.x}px ${resolved.shadow.y}px ${resolved.shadow.blur}px ${resolved.shadow.spread}px ${resolved.shadow.color}`
+      : ''
     style.opacity = resolved.opacity === 1 ? '' : String(resolved.opacity)
     style.mixBlendMode = resolved.blend === 'normal' ? '' : (resolved.blend ?? '')
     style.overflow = resolved.clip ? 'hidden' : ''
@@ -156,5 +159,6 @@ function styleSpan(span: HTMLElement, { style: type }: Piece, line: Line, resolv
   style.lineHeight = `${line.height}px`
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
   style.color = type.color ?? '#000000'
-  style.textDecoration = resolved.textDecoration === 'none' ? (type.link ? 'underline' : '') : (resolved.textDecoration ?? '')
+  style.textDecoration =
+    resolved.textDecoration === 'none' ? (type.link ? 'underline' : '') : (resolved.textDecoration ?? '')
 }

@@ -1,14 +1,17 @@
 /** Spans by pointer: from columns under the pointer to the edit that places a block on them. */
 import type { Node } from '../../core/document/document'
 import type { Size } from '../../core/document/schema'
+import { columnsOf, type UsedLattice } from '../../core/lattice/used'
 import { Flow } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
-import { columnsOf, type UsedLattice } from '../../core/lattice/used'
 
 /** The column (from 1) nearest to x, px from the sheet's left edge. */
 export function columnAt(used: UsedLattice, x: number): number {
   const step = used.columnWidth + used.gutter || 1
-  return Math.min(used.columns, Math.max(1, Math.floor((x - used.left - used.inset + used.gutter / 2) / step) + 1))
+  return Math.min(
+    used.columns,
+    Math.max(1, Math.floor((x - used.left - used.inset + used.gutter / 2) / step) + 1),
+  )
 }
 
 /** Where a block's parent begins on the view's lattice: subgrids count their own columns from 1. */
@@ -27,7 +30,10 @@ export function isOnLattice(layout: PageLayout, node: Node): boolean {
 }
 
 /** The columns a block covers on the view's lattice, counted from 1. */
-export function coverOf(layout: PageLayout, id: string): { from: number; to: number; exact: boolean } | undefined {
+export function coverOf(
+  layout: PageLayout,
+  id: string,
+): { from: number; to: number; exact: boolean } | undefined {
   const rect = layout.rect(id)
   if (!rect) return undefined
   const { from, span, exact } = columnsOf(layout.used, rect.x, rect.width)

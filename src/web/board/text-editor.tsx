@@ -13,7 +13,8 @@ function readSpans(root: HTMLElement, before: readonly Span[]): Span[] {
     if (text === '') return
     const { text: _, ...look } = before[index] ?? before[0] ?? { text: '' }
     const last = out.at(-1)
-    if (last && JSON.stringify({ ...last, text: '' }) === JSON.stringify({ ...look, text: '' })) last.text += text
+    if (last && JSON.stringify({ ...last, text: '' }) === JSON.stringify({ ...look, text: '' }))
+      last.text += text
     else out.push({ ...look, text })
   }
   const walk = (node: Node, index: number) => {
@@ -22,7 +23,8 @@ function readSpans(root: HTMLElement, before: readonly Span[]): Span[] {
       // A line feed at the very end is the browser's own, to keep the last line open.
       if (node !== root.lastChild) add('\n', index)
     } else {
-      const own = node instanceof HTMLElement && node.dataset.span !== undefined ? Number(node.dataset.span) : index
+      const own =
+        node instanceof HTMLElement && node.dataset.span !== undefined ? Number(node.dataset.span) : index
       for (const child of node.childNodes) walk(child, own)
     }
   }
@@ -64,11 +66,14 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
   const input = () => {
     const node = editor.doc.node(id)
     // Words are the same on every view.
-    editor.commit([{ op: 'set', node: id, props: { spans: readSpans(field.current!, node.props.spans ?? []) } }], 'Edit text', `text-${gesture.current}`)
+    editor.commit(
+      [{ op: 'set', node: id, props: { spans: readSpans(field.current!, node.props.spans ?? []) } }],
+      'Edit text',
+      `text-${gesture.current}`,
+    )
   }
   const height = resolved.lineHeight!
   return (
-    // biome-ignore lint/a11y/useSemanticElements: rich text in place cannot be an input
     <div
       ref={field}
       role="textbox"
@@ -89,12 +94,27 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         }
       }}
       style={{
-        position: 'absolute', left: rect.x + box.borL + box.padL, top: rect.y + box.borT + box.padT + textOffset(box, box.width, box.height),
-        width: box.width - box.padX + 2, minHeight: 10, whiteSpace: 'pre-wrap', outline: 'none', userSelect: 'text', cursor: 'text', fontFamily: fontStack(resolved.fontFamily),
-        fontSize: resolved.fontSize, fontWeight: resolved.fontWeight, fontStyle: resolved.italic ? 'italic' : 'normal',
-        lineHeight: 'px' in height ? `${height.px}px` : height.ratio, letterSpacing: resolved.letterSpacing || 'normal',
-        textAlign: resolved.textAlign, textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase, color: resolved.color ?? '#000',
-        caretColor: 'var(--sheet-pine)', textRendering: 'geometricPrecision', fontFeatureSettings: 'normal',
+        position: 'absolute',
+        left: rect.x + box.borL + box.padL,
+        top: rect.y + box.borT + box.padT + textOffset(box, box.width, box.height),
+        width: box.width - box.padX + 2,
+        minHeight: 10,
+        whiteSpace: 'pre-wrap',
+        outline: 'none',
+        userSelect: 'text',
+        cursor: 'text',
+        fontFamily: fontStack(resolved.fontFamily),
+        fontSize: resolved.fontSize,
+        fontWeight: resolved.fontWeight,
+        fontStyle: resolved.italic ? 'italic' : 'normal',
+        lineHeight: 'px' in height ? `${height.px}px` : height.ratio,
+        letterSpacing: resolved.letterSpacing || 'normal',
+        textAlign: resolved.textAlign,
+        textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,
+        color: resolved.color ?? '#000',
+        caretColor: 'var(--sheet-pine)',
+        textRendering: 'geometricPrecision',
+        fontFeatureSettings: 'normal',
       }}
     />
   )

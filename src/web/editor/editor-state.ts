@@ -1,7 +1,7 @@
 /** What the editor shows and has selected: everything about a tab that is not the document. */
 import { nanoid } from 'nanoid'
 import type { Node } from '../../core/document/document'
-import { originOf, resolve, type Resolved } from '../../core/document/resolve'
+import { originOf, type Resolved, resolve } from '../../core/document/resolve'
 import type { PropKey, Props, View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { PageLayout } from '../../core/layout/page'
@@ -60,7 +60,23 @@ export class Editor {
     for (const listener of this.listeners) listener()
   }
 
-  set(part: Partial<Pick<Editor, 'selection' | 'viewId' | 'onlyHere' | 'editing' | 'camera' | 'showLattice' | 'panels' | 'shelfPart' | 'dialog' | 'announcement'>>) {
+  set(
+    part: Partial<
+      Pick<
+        Editor,
+        | 'selection'
+        | 'viewId'
+        | 'onlyHere'
+        | 'editing'
+        | 'camera'
+        | 'showLattice'
+        | 'panels'
+        | 'shelfPart'
+        | 'dialog'
+        | 'announcement'
+      >
+    >,
+  ) {
     Object.assign(this, part)
     this.changed()
   }
@@ -139,10 +155,15 @@ export class Editor {
       for (const view of this.shownViews) {
         const known = this.layouts.get(view.id)
         if (known && known.page === this.pageId) known.update(view.width)
-        else this.layouts.set(view.id, new PageLayout(doc, this.pageId, view.id, view.width, paragraphs, () => library.version))
+        else
+          this.layouts.set(
+            view.id,
+            new PageLayout(doc, this.pageId, view.id, view.width, paragraphs, () => library.version),
+          )
       }
     }
-    for (const id of this.layouts.keys()) if (!this.shownViews.some((view) => view.id === id)) this.layouts.delete(id)
+    for (const id of this.layouts.keys())
+      if (!this.shownViews.some((view) => view.id === id)) this.layouts.delete(id)
     this.changed()
   }
 
@@ -197,14 +218,19 @@ export class Editor {
   // ——— selection ———
 
   get selected(): Node | undefined {
-    return this.selection.length > 0 ? this.doc.nodes.get(this.selection[this.selection.length - 1]) : undefined
+    return this.selection.length > 0
+      ? this.doc.nodes.get(this.selection[this.selection.length - 1])
+      : undefined
   }
 
   select(id: string | undefined, viewId = this.viewId, add = false) {
     const before = this.viewId
     this.viewId = viewId
     if (id === undefined) this.selection = []
-    else if (add) this.selection = this.selection.includes(id) ? this.selection.filter((each) => each !== id) : [...this.selection, id]
+    else if (add)
+      this.selection = this.selection.includes(id)
+        ? this.selection.filter((each) => each !== id)
+        : [...this.selection, id]
     else this.selection = [id]
     // On a narrower sheet a change is meant for it, unless said otherwise.
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
@@ -239,8 +265,17 @@ export class Editor {
   }
 
   /** Sets props on every selected block. */
-  setProps(props: Partial<Record<PropKey, unknown>>, label: string, gesture?: string, nodes: Node[] = this.selection.map((id) => this.doc.node(id))) {
-    return this.commit(nodes.map((node) => this.setEdit(node, props)), label, gesture)
+  setProps(
+    props: Partial<Record<PropKey, unknown>>,
+    label: string,
+    gesture?: string,
+    nodes: Node[] = this.selection.map((id) => this.doc.node(id)),
+  ) {
+    return this.commit(
+      nodes.map((node) => this.setEdit(node, props)),
+      label,
+      gesture,
+    )
   }
 
   /** Overrides of the active view on a node. */
@@ -251,7 +286,8 @@ export class Editor {
   putBack(node: Node, keys: readonly PropKey[]) {
     const own = node.overrides[this.view.id] as Props | undefined
     const props = Object.fromEntries(keys.filter((key) => own?.[key] !== undefined).map((key) => [key, null]))
-    if (Object.keys(props).length > 0) this.commit([{ op: 'set', node: node.id, view: this.view.id, props }], `Put back on ${this.view.name}`)
+    if (Object.keys(props).length > 0)
+      this.commit([{ op: 'set', node: node.id, view: this.view.id, props }], `Put back on ${this.view.name}`)
   }
 }
 

@@ -1,12 +1,12 @@
 /** The editor: bar, ledger, board, spec, shelf; and the keyboard. */
-import { useEffect, useState } from 'react'
+import { useEffect, useLayoutEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { Board } from '../board/board'
 import { Ledger } from '../ledger/ledger'
 import { commandFor, keysOf } from '../palette/commands'
 import { Palette, Shortcuts } from '../palette/palette'
-import { ProjectSession } from '../session/project-session'
 import { ensureFonts } from '../session/fonts'
+import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
 import { Editor } from './editor-state'
@@ -57,7 +57,8 @@ export function EditorScreen() {
 
 function Desk() {
   const editor = useEditor()
-  useEffect(() => {
+  // Before the first paint: whoever sees the desk can already use its keys.
+  useLayoutEffect(() => {
     const key = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
@@ -86,9 +87,16 @@ function Desk() {
       </main>
       <Shelf />
       {editor.session.notice && (
-        <div role="alert" className="floating fixed bottom-14 left-1/2 z-50 flex max-w-[560px] -translate-x-1/2 items-center gap-3 px-4 py-2.5">
+        <div
+          role="alert"
+          className="floating fixed bottom-14 left-1/2 z-50 flex max-w-[560px] -translate-x-1/2 items-center gap-3 px-4 py-2.5"
+        >
           <span>{editor.session.notice.charAt(0).toUpperCase() + editor.session.notice.slice(1)}.</span>
-          <button type="button" className="plain-button font-semibold text-primary" onClick={() => editor.session.say(undefined)}>
+          <button
+            type="button"
+            className="plain-button font-semibold text-primary"
+            onClick={() => editor.session.say(undefined)}
+          >
             Understood
           </button>
         </div>

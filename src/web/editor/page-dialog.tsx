@@ -1,10 +1,11 @@
 /** New page: a name, a path, the views it is drawn at; then its lattices on the bench. */
-import { useState } from 'react'
+
 import { generateKeyBetween } from 'fractional-indexing'
-import { slug } from '../../core/handoff/names'
-import { COMMON_WIDTHS, viewFor } from '../../core/shelf/starter'
+import { useState } from 'react'
 import type { View } from '../../core/document/schema'
+import { slug } from '../../core/handoff/names'
 import { readQuantity } from '../../core/quantity/arithmetic'
+import { COMMON_WIDTHS, viewFor } from '../../core/shelf/starter'
 import { Dialog } from '../parts/dialog'
 import { makeId } from './editor-state'
 import { useEditor } from './use-editor'
@@ -24,10 +25,18 @@ export function withView(views: readonly View[], name: string, width: number): V
   })
 }
 
-export const nameFor = (width: number) => COMMON_WIDTHS.find((each) => each.width === width)?.name ?? (width > 1000 ? 'Desktop' : width > 640 ? 'Tablet' : 'Mobile')
+export const nameFor = (width: number) =>
+  COMMON_WIDTHS.find((each) => each.width === width)?.name ??
+  (width > 1000 ? 'Desktop' : width > 640 ? 'Tablet' : 'Mobile')
 
 /** A width offered or typed, ready to be added. */
-export function WidthPicker({ views, onAdd }: { views: readonly View[]; onAdd: (width: number, name: string) => string | undefined }) {
+export function WidthPicker({
+  views,
+  onAdd,
+}: {
+  views: readonly View[]
+  onAdd: (width: number, name: string) => string | undefined
+}) {
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string>()
   const add = (width: number) => {
@@ -50,11 +59,31 @@ export function WidthPicker({ views, onAdd }: { views: readonly View[]; onAdd: (
         ))}
       </div>
       <div className="mt-2 flex items-center gap-2">
-        <input className="text-field w-[150px]" placeholder="Any width, or 1512/2" aria-label="Another width in px" aria-invalid={problem !== undefined} value={typed} onChange={(event) => { setTyped(event.target.value); setProblem(undefined) }} onKeyDown={(event) => { if (event.key === 'Enter') { event.preventDefault(); take() } }} />
+        <input
+          className="text-field w-[150px]"
+          placeholder="Any width, or 1512/2"
+          aria-label="Another width in px"
+          aria-invalid={problem !== undefined}
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            setProblem(undefined)
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              event.preventDefault()
+              take()
+            }
+          }}
+        />
         <button type="button" className="line-button" onClick={take}>
           Add this width
         </button>
-        {problem && <span role="alert" className="text-[12px] text-error">{problem}</span>}
+        {problem && (
+          <span role="alert" className="text-[12px] text-error">
+            {problem}
+          </span>
+        )}
       </div>
     </div>
   )
@@ -73,19 +102,37 @@ export function PageDialog() {
   const create = () => {
     const clean = name.trim()
     if (clean === '') return setProblem('Give the page a name first.')
-    if (!/^\/[a-z0-9/_-]*$/.test(shownPath)) return setProblem('The path is made of small letters, digits, - and /, and begins with /.')
+    if (!/^\/[a-z0-9/_-]*$/.test(shownPath))
+      return setProblem('The path is made of small letters, digits, - and /, and begins with /.')
     const taken = [...doc.pages.values()].find((page) => page.path === shownPath)
     if (taken) return setProblem(`${shownPath} is already the path of “${taken.name}”.`)
     if (chosen.size === 0) return setProblem('Choose at least one view.')
     const id = makeId()
     const last = doc.pagesInOrder().at(-1)
     const all = views.every((view) => chosen.has(view.id))
-    const page = { id, name: clean, path: shownPath, order: generateKeyBetween(last?.order ?? null, null), views: all ? [] : views.filter((view) => chosen.has(view.id)).map((view) => view.id), sections: [] }
-    const used = views.filter((view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id))
-    const edits = [...(used.length === doc.views.length ? [] : [{ op: 'views' as const, views: used }]), { op: 'page' as const, id, page }]
+    const page = {
+      id,
+      name: clean,
+      path: shownPath,
+      order: generateKeyBetween(last?.order ?? null, null),
+      views: all ? [] : views.filter((view) => chosen.has(view.id)).map((view) => view.id),
+      sections: [],
+    }
+    const used = views.filter(
+      (view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id),
+    )
+    const edits = [
+      ...(used.length === doc.views.length ? [] : [{ op: 'views' as const, views: used }]),
+      { op: 'page' as const, id, page },
+    ]
     if (!editor.commit(edits, `New page ${clean}`)) return setProblem(editor.session.notice)
     editor.openPage(id)
-    editor.set({ dialog: undefined, viewId: used.find((view) => chosen.has(view.id))!.id, panels: { ledger: true, spec: true, shelf: true }, shelfPart: 'sections' })
+    editor.set({
+      dialog: undefined,
+      viewId: used.find((view) => chosen.has(view.id))!.id,
+      panels: { ledger: true, spec: true, shelf: true },
+      shelfPart: 'sections',
+    })
   }
   return (
     <Dialog title="New page" onClose={close} width={560}>
@@ -98,12 +145,26 @@ export function PageDialog() {
         <div className="grid grid-cols-2 gap-3">
           <label className="grid gap-1">
             <span className="font-semibold">Name</span>
-            {/* biome-ignore lint/a11y/noAutofocus: the dialog's first field */}
-            <input autoFocus className="text-field" value={name} onChange={(event) => { setName(event.target.value); setProblem(undefined) }} />
+            <input
+              autoFocus
+              className="text-field"
+              value={name}
+              onChange={(event) => {
+                setName(event.target.value)
+                setProblem(undefined)
+              }}
+            />
           </label>
           <label className="grid gap-1">
             <span className="font-semibold">Path</span>
-            <input className="text-field" value={shownPath} onChange={(event) => { setPath(event.target.value); setProblem(undefined) }} />
+            <input
+              className="text-field"
+              value={shownPath}
+              onChange={(event) => {
+                setPath(event.target.value)
+                setProblem(undefined)
+              }}
+            />
           </label>
         </div>
         <fieldset className="mt-4">
@@ -112,8 +173,20 @@ export function PageDialog() {
             {views.map((view) => {
               const on = chosen.has(view.id)
               return (
-                <label key={view.id} className={`flex cursor-pointer items-center gap-2 rounded-[4px] border px-2.5 py-1.5 ${on ? 'border-primary' : 'border-base-300 soft'}`}>
-                  <input type="checkbox" className="checkbox checkbox-xs checkbox-primary" checked={on} onChange={() => { const next = new Set(chosen); if (!next.delete(view.id)) next.add(view.id); setChosen(next) }} />
+                <label
+                  key={view.id}
+                  className={`flex cursor-pointer items-center gap-2 rounded-[4px] border px-2.5 py-1.5 ${on ? 'border-primary' : 'border-base-300 soft'}`}
+                >
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-xs checkbox-primary"
+                    checked={on}
+                    onChange={() => {
+                      const next = new Set(chosen)
+                      if (!next.delete(view.id)) next.add(view.id)
+                      setChosen(next)
+                    }}
+                  />
                   {view.name} <b className="tabular-nums">{view.width}</b>
                 </label>
               )
@@ -136,7 +209,9 @@ export function PageDialog() {
           </p>
         )}
         <div className="mt-4 flex items-center justify-between gap-4">
-          <p className="text-[12px] leading-4 soft">Next comes the lattice bench: width, container, columns and gutters of each view.</p>
+          <p className="text-[12px] leading-4 soft">
+            Next comes the lattice bench: width, container, columns and gutters of each view.
+          </p>
           <div className="flex flex-none gap-2">
             <button type="button" className="line-button" onClick={close}>
               Cancel
@@ -162,13 +237,19 @@ export function ViewsDialog() {
           <div key={view.id} className="rule-b flex items-center gap-3 py-1.5">
             <b className="w-[130px]">{view.name}</b>
             <span className="w-[70px] tabular-nums">{view.width} px</span>
-            <span className="flex-1 text-[12px] soft">{i === 0 ? 'the widest: what every other view starts from' : `holds for windows up to ${view.breakpoint} px`}</span>
+            <span className="flex-1 text-[12px] soft">
+              {i === 0
+                ? 'the widest: what every other view starts from'
+                : `holds for windows up to ${view.breakpoint} px`}
+            </span>
             <button
               type="button"
               className="plain-button text-[12px]"
               disabled={doc.views.length === 1}
               onClick={() => {
-                const rest = doc.views.filter((each) => each.id !== view.id).map((each, k) => (k === 0 ? { ...each, breakpoint: null } : each))
+                const rest = doc.views
+                  .filter((each) => each.id !== view.id)
+                  .map((each, k) => (k === 0 ? { ...each, breakpoint: null } : each))
                 const ok = editor.commit([{ op: 'views', views: rest }], `Remove view ${view.name}`)
                 setProblem(ok ? undefined : editor.session.notice)
                 if (!ok) editor.session.say(undefined)
@@ -178,7 +259,11 @@ export function ViewsDialog() {
             </button>
           </div>
         ))}
-        {problem && <p role="alert" className="text-[12px] text-error">{problem}</p>}
+        {problem && (
+          <p role="alert" className="text-[12px] text-error">
+            {problem}
+          </p>
+        )}
       </div>
       <p className="mb-1.5 font-semibold">Add a view</p>
       <WidthPicker
@@ -186,7 +271,9 @@ export function ViewsDialog() {
         onAdd={(width, title) => {
           const next = withView(doc.views, title, width)
           if (typeof next === 'string') return next
-          return editor.commit([{ op: 'views', views: next }], `Add view ${title}`) ? undefined : editor.session.notice
+          return editor.commit([{ op: 'views', views: next }], `Add view ${title}`)
+            ? undefined
+            : editor.session.notice
         }}
       />
     </Dialog>

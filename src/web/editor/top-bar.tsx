@@ -1,9 +1,21 @@
 /** The one bar at the top: project and page, views shown, saved state, handoff. */
-import { ChevronDown, Command, Download, FileDown, Moon, Plus, Redo2, Settings2, Sun, Trash2, Undo2 } from 'lucide-react'
+import {
+  ChevronDown,
+  Command,
+  Download,
+  FileDown,
+  Moon,
+  Plus,
+  Redo2,
+  Settings2,
+  Sun,
+  Trash2,
+  Undo2,
+} from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { projectFile } from '../../core/handoff/site'
 import { slug } from '../../core/handoff/names'
+import { projectFile } from '../../core/handoff/site'
 import { pageSvg } from '../../core/handoff/svg'
 import { api } from '../api'
 import { Popover } from '../parts/popover'
@@ -16,7 +28,10 @@ const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 export function Mark() {
   return (
     <svg width="24" height="20" viewBox="0 0 24 20" aria-hidden="true">
-      <path fill="var(--color-primary)" d="M0 2h3.6v16H0zM6.8 5h3.6v13H6.8zM13.6 9h3.6v9h-3.6zM20.4 13H24v5h-3.6z" />
+      <path
+        fill="var(--color-primary)"
+        d="M0 2h3.6v16H0zM6.8 5h3.6v13H6.8zM13.6 9h3.6v9h-3.6zM20.4 13H24v5h-3.6z"
+      />
     </svg>
   )
 }
@@ -36,7 +51,16 @@ export function TopBar() {
           {doc.name}
         </span>
         <span className="soft">/</span>
-        <Popover label={`Page: ${page?.name ?? 'none'}`} className="plain-button px-1.5 text-[14px] font-bold" width={260} button={<>{page?.name ?? 'No page'} <ChevronDown {...ICON} size={14} /></>}>
+        <Popover
+          label={`Page: ${page?.name ?? 'none'}`}
+          className="plain-button px-1.5 text-[14px] font-bold"
+          width={260}
+          button={
+            <>
+              {page?.name ?? 'No page'} <ChevronDown {...ICON} size={14} />
+            </>
+          }
+        >
           {(close) => <PageMenu close={close} />}
         </Popover>
       </div>
@@ -45,24 +69,57 @@ export function TopBar() {
           doc.viewsOf(page).map((view) => {
             const on = editor.shownViews.some((each) => each.id === view.id)
             return (
-              <button key={view.id} type="button" aria-pressed={on} className={`h-[29px] rounded-[4px] border px-2.5 ${on ? 'border-primary shadow-[inset_0_-2px_0_var(--color-primary)]' : 'border-base-300 soft'}`} title={on ? `Hide the ${view.name} sheet` : `Show the ${view.name} sheet`} onClick={() => editor.toggleView(view.id)}>
+              <button
+                key={view.id}
+                type="button"
+                aria-pressed={on}
+                className={`h-[29px] rounded-[4px] border px-2.5 ${on ? 'border-primary shadow-[inset_0_-2px_0_var(--color-primary)]' : 'border-base-300 soft'}`}
+                title={on ? `Hide the ${view.name} sheet` : `Show the ${view.name} sheet`}
+                onClick={() => editor.toggleView(view.id)}
+              >
                 {view.name} <span className="text-[12px] soft tabular-nums">{view.width}</span>
               </button>
             )
           })}
-        <button type="button" className="icon-button" aria-label="Views of the project" title="Views: add one, change widths" onClick={() => editor.set({ dialog: 'views' })}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="Views of the project"
+          title="Views: add one, change widths"
+          onClick={() => editor.set({ dialog: 'views' })}
+        >
           <Settings2 {...ICON} />
         </button>
       </div>
       <SavedState />
       <div className="flex">
-        <button type="button" className="icon-button" aria-label={session.canUndo ? `Undo: ${session.canUndo}` : 'Undo'} title={session.canUndo ? `Undo: ${session.canUndo} (Ctrl Z)` : 'Nothing to undo'} disabled={!session.canUndo} onClick={() => session.undo()}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={session.canUndo ? `Undo: ${session.canUndo}` : 'Undo'}
+          title={session.canUndo ? `Undo: ${session.canUndo} (Ctrl Z)` : 'Nothing to undo'}
+          disabled={!session.canUndo}
+          onClick={() => session.undo()}
+        >
           <Undo2 {...ICON} />
         </button>
-        <button type="button" className="icon-button" aria-label={session.canRedo ? `Redo: ${session.canRedo}` : 'Redo'} title={session.canRedo ? `Redo: ${session.canRedo} (Ctrl Shift Z)` : 'Nothing to redo'} disabled={!session.canRedo} onClick={() => session.redo()}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={session.canRedo ? `Redo: ${session.canRedo}` : 'Redo'}
+          title={session.canRedo ? `Redo: ${session.canRedo} (Ctrl Shift Z)` : 'Nothing to redo'}
+          disabled={!session.canRedo}
+          onClick={() => session.redo()}
+        >
           <Redo2 {...ICON} />
         </button>
-        <button type="button" className="icon-button" aria-label="All commands" title="All commands (Ctrl K)" onClick={() => editor.set({ dialog: 'palette' })}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="All commands"
+          title="All commands (Ctrl K)"
+          onClick={() => editor.set({ dialog: 'palette' })}
+        >
           <Command {...ICON} />
         </button>
         <button
@@ -90,8 +147,20 @@ function SavedState() {
   const { kind, detail } = session.saveState
   const words = { saved: 'Saved', saving: 'Saving …', waiting: 'Kept in this browser' }[kind]
   return (
-    <span role="status" data-saved={kind} className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : 'soft'}`} title={kind === 'waiting' ? `${detail ?? ''}. Your changes are safe here and go out as soon as it answers.` : undefined}>
-      <i aria-hidden className={`size-[7px] flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`} />
+    <span
+      role="status"
+      data-saved={kind}
+      className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : 'soft'}`}
+      title={
+        kind === 'waiting'
+          ? `${detail ?? ''}. Your changes are safe here and go out as soon as it answers.`
+          : undefined
+      }
+    >
+      <i
+        aria-hidden
+        className={`size-[7px] flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`}
+      />
       {words}
     </span>
   )
@@ -106,23 +175,64 @@ function PageMenu({ close }: { close: () => void }) {
       {pages.map((page) => (
         <div key={page.id} className="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
           {renaming === page.id ? (
-            <RenameField label="Page name" value={page.name} className="m-1 flex-1" onRename={(name) => editor.commit([{ op: 'page-meta', id: page.id, set: { name } }], 'Rename page')} onDone={() => setRenaming(undefined)} />
+            <RenameField
+              label="Page name"
+              value={page.name}
+              className="m-1 flex-1"
+              onRename={(name) =>
+                editor.commit([{ op: 'page-meta', id: page.id, set: { name } }], 'Rename page')
+              }
+              onDone={() => setRenaming(undefined)}
+            />
           ) : (
             <>
-              <button type="button" data-option data-first={page.id === editor.pageId ? true : undefined} aria-current={page.id === editor.pageId ? 'page' : undefined} className={`flex flex-1 items-baseline justify-between px-2 py-1.5 text-left ${page.id === editor.pageId ? 'font-bold text-primary' : ''}`} onClick={() => { editor.openPage(page.id); close() }} onDoubleClick={() => setRenaming(page.id)}>
+              <button
+                type="button"
+                data-option
+                data-first={page.id === editor.pageId ? true : undefined}
+                aria-current={page.id === editor.pageId ? 'page' : undefined}
+                className={`flex flex-1 items-baseline justify-between px-2 py-1.5 text-left ${page.id === editor.pageId ? 'font-bold text-primary' : ''}`}
+                onClick={() => {
+                  editor.openPage(page.id)
+                  close()
+                }}
+                onDoubleClick={() => setRenaming(page.id)}
+              >
                 {page.name} <span className="text-[12px] font-normal soft">{page.path}</span>
               </button>
-              <button type="button" className="plain-button min-h-6 px-1.5 text-[12px] soft" onClick={() => setRenaming(page.id)} aria-label={`Rename ${page.name}`}>
+              <button
+                type="button"
+                className="plain-button min-h-6 px-1.5 text-[12px] soft"
+                onClick={() => setRenaming(page.id)}
+                aria-label={`Rename ${page.name}`}
+              >
                 Rename
               </button>
-              <button type="button" className="icon-button size-6" aria-label={`Delete ${page.name}`} title="Delete the page (undo brings it back)" disabled={pages.length === 1} onClick={() => editor.commit([{ op: 'page', id: page.id, page: null }], `Delete page ${page.name}`)}>
+              <button
+                type="button"
+                className="icon-button size-6"
+                aria-label={`Delete ${page.name}`}
+                title="Delete the page (undo brings it back)"
+                disabled={pages.length === 1}
+                onClick={() =>
+                  editor.commit([{ op: 'page', id: page.id, page: null }], `Delete page ${page.name}`)
+                }
+              >
                 <Trash2 {...ICON} size={14} />
               </button>
             </>
           )}
         </div>
       ))}
-      <button type="button" data-option className="rule-t mt-1 flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-base-200" onClick={() => { close(); editor.set({ dialog: 'page' }) }}>
+      <button
+        type="button"
+        data-option
+        className="rule-t mt-1 flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-base-200"
+        onClick={() => {
+          close()
+          editor.set({ dialog: 'page' })
+        }}
+      >
         <Plus {...ICON} /> New page
       </button>
     </div>
@@ -146,24 +256,61 @@ function HandOff({ close }: { close: () => void }) {
   const row = 'flex w-full items-start gap-2.5 rounded-[3px] px-2 py-2 text-left hover:bg-base-200'
   return (
     <div>
-      <a className={row} data-option href={waiting ? undefined : api.handoffUrl(editor.session.id)} download={`${name}.zip`} aria-disabled={waiting} onClick={close}>
+      <a
+        className={row}
+        data-option
+        href={waiting ? undefined : api.handoffUrl(editor.session.id)}
+        download={`${name}.zip`}
+        aria-disabled={waiting}
+        onClick={close}
+      >
         <Download {...ICON} className="mt-0.5 flex-none" />
         <span>
           <b>Website</b> <span className="soft">zip</span>
-          <span className="block text-[12px] leading-4 soft">{waiting ? 'Waits until your changes are saved.' : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}</span>
+          <span className="block text-[12px] leading-4 soft">
+            {waiting
+              ? 'Waits until your changes are saved.'
+              : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}
+          </span>
         </span>
       </a>
-      <button type="button" data-option className={row} onClick={() => { save(`${name}.json`, 'application/json', projectFile(editor.doc)); close() }}>
+      <button
+        type="button"
+        data-option
+        className={row}
+        onClick={() => {
+          save(`${name}.json`, 'application/json', projectFile(editor.doc))
+          close()
+        }}
+      >
         <FileDown {...ICON} className="mt-0.5 flex-none" />
         <span>
           <b>Project file</b> <span className="soft">json</span>
-          <span className="block text-[12px] leading-4 soft">Everything, in the open format. Opens again as it is.</span>
+          <span className="block text-[12px] leading-4 soft">
+            Everything, in the open format. Opens again as it is.
+          </span>
         </span>
       </button>
-      <button type="button" data-option className={row} disabled={!editor.layout} onClick={() => { save(`${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`, 'image/svg+xml', pageSvg(editor.doc, editor.layout!)); close() }}>
+      <button
+        type="button"
+        data-option
+        className={row}
+        disabled={!editor.layout}
+        onClick={() => {
+          save(
+            `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`,
+            'image/svg+xml',
+            pageSvg(editor.doc, editor.layout!),
+          )
+          close()
+        }}
+      >
         <FileDown {...ICON} className="mt-0.5 flex-none" />
         <span>
-          <b>Picture of {editor.page?.name}, {editor.view.name}</b> <span className="soft">svg</span>
+          <b>
+            Picture of {editor.page?.name}, {editor.view.name}
+          </b>{' '}
+          <span className="soft">svg</span>
           <span className="block text-[12px] leading-4 soft">The active sheet as vectors.</span>
         </span>
       </button>

@@ -1,5 +1,19 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
-import { ChevronDown, ChevronRight, Eye, EyeOff, Image, LayoutGrid, Lock, LockOpen, RectangleHorizontal, Rows3, Columns3, Type, Square } from 'lucide-react'
+import {
+  ChevronDown,
+  ChevronRight,
+  Columns3,
+  Eye,
+  EyeOff,
+  Image,
+  LayoutGrid,
+  Lock,
+  LockOpen,
+  RectangleHorizontal,
+  Rows3,
+  Square,
+  Type,
+} from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { mayHold, orderAt, stepEdits } from '../../core/arrange/order'
 import type { Node } from '../../core/document/document'
@@ -41,7 +55,9 @@ export function Ledger() {
     const hidden = doc.ancestors(selected.id).filter((node) => node.kind !== 'page' && !open.has(node.id))
     if (hidden.length > 0) setOpen(new Set([...open, ...hidden.map((node) => node.id)]))
     setFocus(selected.id)
-    requestAnimationFrame(() => tree.current?.querySelector(`[data-row="${selected.id}"]`)?.scrollIntoView({ block: 'nearest' }))
+    requestAnimationFrame(() =>
+      tree.current?.querySelector(`[data-row="${selected.id}"]`)?.scrollIntoView({ block: 'nearest' }),
+    )
   }, [selected?.id])
 
   if (!editor.page) return <aside aria-label="Ledger" className="w-[240px] border-r border-base-300" />
@@ -57,7 +73,8 @@ export function Ledger() {
   }
   const step = (id: string, by: -1 | 1) => {
     const node = doc.node(id)
-    if (editor.commit(stepEdits(doc, id, by), `Move ${node.name}`)) editor.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}`)
+    if (editor.commit(stepEdits(doc, id, by), `Move ${node.name}`))
+      editor.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}`)
     focusRow(id)
   }
 
@@ -106,8 +123,11 @@ export function Ledger() {
     if (!target) return undefined
     const box = elements[row].getBoundingClientRect()
     const share = (clientY - box.top) / box.height
-    if (share > 0.3 && share < 0.7 && holdsBlocks(target.node.kind) && mayHold(doc, target.node.id, id)) return { row, where: 'inside' }
-    return mayHold(doc, target.parent, id) && target.node.id !== id ? { row, where: share < 0.5 ? 'before' : 'after' } : undefined
+    if (share > 0.3 && share < 0.7 && holdsBlocks(target.node.kind) && mayHold(doc, target.node.id, id))
+      return { row, where: 'inside' }
+    return mayHold(doc, target.parent, id) && target.node.id !== id
+      ? { row, where: share < 0.5 ? 'before' : 'after' }
+      : undefined
   }
   const pointerMove = (event: React.PointerEvent) => {
     const now = drag.current
@@ -127,14 +147,23 @@ export function Ledger() {
     const target = rows[drop.row]
     const parent = drop.where === 'inside' ? target.node.id : target.parent
     const siblings = doc.node(parent).children.filter((id) => id !== now.id)
-    const index = drop.where === 'inside' ? siblings.length : siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
+    const index =
+      drop.where === 'inside'
+        ? siblings.length
+        : siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
     const node = doc.node(now.id)
-    editor.commit([{ op: 'move', node: now.id, parent, order: orderAt(doc, parent, index, now.id) }], `Move ${node.name}`)
+    editor.commit(
+      [{ op: 'move', node: now.id, parent, order: orderAt(doc, parent, index, now.id) }],
+      `Move ${node.name}`,
+    )
     if (drop.where === 'inside') setOpen(new Set([...open, parent]))
   }
 
   return (
-    <aside aria-label="Ledger" className="flex w-[240px] flex-none flex-col border-r border-base-300 bg-base-100">
+    <aside
+      aria-label="Ledger"
+      className="flex w-[240px] flex-none flex-col border-r border-base-300 bg-base-100"
+    >
       <div className="flex h-[30px] flex-none items-end px-3 pb-1 text-[12px] soft">
         <span className="flex-1 pl-4">Section</span>
         <span className="w-[58px] text-right">Height</span>
@@ -153,7 +182,11 @@ export function Ledger() {
           setDrop(undefined)
         }}
       >
-        {rows.length === 0 && <p className="px-3 py-6 text-[13px] leading-5 soft">No sections yet. Place one from the shelf at the bottom; its height is added up here.</p>}
+        {rows.length === 0 && (
+          <p className="px-3 py-6 text-[13px] leading-5 soft">
+            No sections yet. Place one from the shelf at the bottom; its height is added up here.
+          </p>
+        )}
         {rows.map((row, index) => (
           <LedgerRow
             key={row.node.id}
@@ -174,7 +207,11 @@ export function Ledger() {
         ))}
       </div>
       <div className="rule-t flex h-[38px] flex-none items-center justify-between px-3 text-[12px] soft">
-        <span>{doc.node(editor.pageId).children.length === 1 ? '1 section' : `${doc.node(editor.pageId).children.length} sections`}</span>
+        <span>
+          {doc.node(editor.pageId).children.length === 1
+            ? '1 section'
+            : `${doc.node(editor.pageId).children.length} sections`}
+        </span>
         <span>
           {editor.view.name}{' '}
           <b className="font-bold text-base-content tabular-nums" data-page-height>
@@ -208,7 +245,6 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
   const hidden = editor.resolved(node).hidden === true
   const chevron = row.open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
   return (
-    // biome-ignore lint/a11y/useFocusableInteractive: roving focus sets tabIndex
     <div
       role="treeitem"
       aria-level={depth + 1}
@@ -221,13 +257,22 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
       data-row={node.id}
       data-drop={mark}
       className={`group relative flex h-[28px] items-center rounded-[3px] pr-1 ${selected ? 'bg-secondary text-secondary-content' : 'hover:bg-base-200'} ${hidden ? 'opacity-55' : ''}`}
-      style={{ paddingLeft: 2 + depth * 13, outline: mark === 'inside' ? '1.5px solid var(--color-primary)' : undefined }}
+      style={{
+        paddingLeft: 2 + depth * 13,
+        outline: mark === 'inside' ? '1.5px solid var(--color-primary)' : undefined,
+      }}
       onKeyDown={onKey}
       onPointerDown={onPress}
-      onClick={(event) => editor.select(node.id, editor.viewId, event.shiftKey || event.ctrlKey || event.metaKey)}
+      onClick={(event) =>
+        editor.select(node.id, editor.viewId, event.shiftKey || event.ctrlKey || event.metaKey)
+      }
       onDoubleClick={() => onRename(true)}
     >
-      {(mark === 'before' || mark === 'after') && <i className={`absolute right-1 left-1 h-[2px] bg-primary ${mark === 'before' ? '-top-px' : '-bottom-px'}`} />}
+      {(mark === 'before' || mark === 'after') && (
+        <i
+          className={`absolute right-1 left-1 h-[2px] bg-primary ${mark === 'before' ? '-top-px' : '-bottom-px'}`}
+        />
+      )}
       <button
         type="button"
         tabIndex={-1}
@@ -248,15 +293,32 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
         </span>
       )}
       {renaming ? (
-        <RenameField label={`Name of ${node.name}`} value={node.name} className="h-6 flex-1" onRename={(name) => editor.commit([{ op: 'meta', node: node.id, name }], `Rename ${node.name}`)} onDone={() => onRename(false)} />
+        <RenameField
+          label={`Name of ${node.name}`}
+          value={node.name}
+          className="h-6 flex-1"
+          onRename={(name) => editor.commit([{ op: 'meta', node: node.id, name }], `Rename ${node.name}`)}
+          onDone={() => onRename(false)}
+        />
       ) : (
         <span className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>{node.name}</span>
       )}
       <span className="hidden flex-none group-hover:flex group-focus-within:flex">
-        <RowSwitch label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`} onPress={() => editor.commit([{ op: 'meta', node: node.id, locked: !node.locked }], node.locked ? 'Unlock' : 'Lock')}>
+        <RowSwitch
+          label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
+          onPress={() =>
+            editor.commit(
+              [{ op: 'meta', node: node.id, locked: !node.locked }],
+              node.locked ? 'Unlock' : 'Lock',
+            )
+          }
+        >
           {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
         </RowSwitch>
-        <RowSwitch label={hidden ? `Show ${node.name}` : `Hide ${node.name}`} onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}>
+        <RowSwitch
+          label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
+          onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}
+        >
           {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
         </RowSwitch>
       </span>
@@ -267,28 +329,50 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
       )}
       {section ? (
         <>
-          {/* biome-ignore lint/a11y/noStaticElementInteractions: keeps a press on the number from dragging the row */}
-          <span className="w-[54px] flex-none text-right font-semibold" data-height-of={node.id} onPointerDown={(event) => event.stopPropagation()} onClick={(event) => event.stopPropagation()} onDoubleClick={(event) => event.stopPropagation()}>
+          <span
+            className="w-[54px] flex-none text-right font-semibold"
+            data-height-of={node.id}
+            onPointerDown={(event) => event.stopPropagation()}
+            onClick={(event) => event.stopPropagation()}
+            onDoubleClick={(event) => event.stopPropagation()}
+          >
             <NumberChip
               label={`Height of ${node.name}`}
               value={hidden ? 0 : (rect?.height ?? 0)}
               className="rounded-[3px] px-1 font-semibold tabular-nums hover:bg-base-300/60"
               context={{ min: 0, max: 100_000, whole: editor.view.fold }}
-              onChange={(px) => editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [node])}
+              onChange={(px) =>
+                editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [
+                  node,
+                ])
+              }
             />
           </span>
-          <span className="w-[44px] flex-none text-right text-[12px] tabular-nums soft" data-offset-of={node.id}>
+          <span
+            className="w-[44px] flex-none text-right text-[12px] tabular-nums soft"
+            data-offset-of={node.id}
+          >
             {rect ? formatPx(rect.y) : '–'}
           </span>
         </>
       ) : (
-        <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">{wordsFor(doc, node, editor.view.id, layout)}</span>
+        <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">
+          {wordsFor(doc, node, editor.view.id, layout)}
+        </span>
       )}
     </div>
   )
 }
 
-function RowSwitch({ label, onPress, children }: { label: string; onPress: () => void; children: React.ReactNode }) {
+function RowSwitch({
+  label,
+  onPress,
+  children,
+}: {
+  label: string
+  onPress: () => void
+  children: React.ReactNode
+}) {
   return (
     <button
       type="button"

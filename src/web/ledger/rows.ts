@@ -1,10 +1,17 @@
 /** The ledger's rows: what is open of the page's tree, top down. */
 import type { Document, Node } from '../../core/document/document'
-import type { PageLayout } from '../../core/layout/page'
 import { type Resolved, resolve } from '../../core/document/resolve'
+import type { PageLayout } from '../../core/layout/page'
 import { coverOf, isOnLattice } from '../board/span-drag'
 
-export type Row = { node: Node; depth: number; open: boolean; parent: string; position: number; siblings: number }
+export type Row = {
+  node: Node
+  depth: number
+  open: boolean
+  parent: string
+  position: number
+  siblings: number
+}
 
 export function rowsOf(doc: Document, page: string, open: ReadonlySet<string>): Row[] {
   const rows: Row[] = []
@@ -12,10 +19,15 @@ export function rowsOf(doc: Document, page: string, open: ReadonlySet<string>): 
     const node = doc.node(id)
     const isOpen = open.has(id) && node.children.length > 0
     rows.push({ node, depth, open: isOpen, parent: node.parent ?? page, position, siblings })
-    if (isOpen) node.children.forEach((child, i) => { visit(child, depth + 1, i, node.children.length) })
+    if (isOpen)
+      node.children.forEach((child, i) => {
+        visit(child, depth + 1, i, node.children.length)
+      })
   }
   const sections = doc.node(page).children
-  sections.forEach((id, i) => { visit(id, 0, i, sections.length) })
+  sections.forEach((id, i) => {
+    visit(id, 0, i, sections.length)
+  })
   return rows
 }
 
@@ -28,6 +40,9 @@ export function wordsFor(doc: Document, node: Node, view: string, layout: PageLa
     if (cover) return cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`
   }
   if (resolved.lifted) return 'lifted'
-  if (node.kind === 'box') return resolved.flow === 'free' || resolved.flow === 'lattice' ? resolved.flow : `${resolved.flow} · ${resolved.rowGap}`
+  if (node.kind === 'box')
+    return resolved.flow === 'free' || resolved.flow === 'lattice'
+      ? resolved.flow
+      : `${resolved.flow} · ${resolved.rowGap}`
   return node.kind
 }

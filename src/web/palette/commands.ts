@@ -20,11 +20,21 @@ const hasBlock = (editor: Editor) => editor.selection.length > 0
 export function removeSelected(editor: Editor) {
   const { doc } = editor
   // What lies in another selected block goes with it.
-  const ids = editor.selection.filter((id) => !doc.ancestors(id).some((node) => editor.selection.includes(node.id)))
+  const ids = editor.selection.filter(
+    (id) => !doc.ancestors(id).some((node) => editor.selection.includes(node.id)),
+  )
   const first = doc.node(ids[0])
   const siblings = first.parent ? doc.node(first.parent).children : []
-  const next = siblings.find((id, i) => !ids.includes(id) && i >= siblings.indexOf(first.id)) ?? siblings.findLast((id) => !ids.includes(id))
-  if (editor.commit(ids.map((node) => ({ op: 'remove', node })), ids.length === 1 ? `Delete ${first.name}` : `Delete ${ids.length} blocks`)) editor.select(next)
+  const next =
+    siblings.find((id, i) => !ids.includes(id) && i >= siblings.indexOf(first.id)) ??
+    siblings.findLast((id) => !ids.includes(id))
+  if (
+    editor.commit(
+      ids.map((node) => ({ op: 'remove', node })),
+      ids.length === 1 ? `Delete ${first.name}` : `Delete ${ids.length} blocks`,
+    )
+  )
+    editor.select(next)
 }
 
 function climb(editor: Editor) {
@@ -48,28 +58,127 @@ const step = (by: -1 | 1) => (editor: Editor) => {
 export const COMMANDS: Command[] = [
   { id: 'undo', name: 'Undo', group: 'Project', keys: 'Mod+Z', run: (editor) => editor.session.undo() },
   { id: 'redo', name: 'Redo', group: 'Project', keys: 'Mod+Shift+Z', run: (editor) => editor.session.redo() },
-  { id: 'palette', name: 'All commands', group: 'Project', keys: 'Mod+K', run: (editor) => editor.set({ dialog: 'palette' }) },
-  { id: 'shortcuts', name: 'Shortcuts', group: 'Project', keys: '?', run: (editor) => editor.set({ dialog: 'shortcuts' }) },
-  { id: 'theme', name: 'Light or dark', group: 'Project', run: () => setTheme(theme() === 'paper' ? 'slate' : 'paper') },
-  { id: 'edit-text', name: 'Edit the text', group: 'Block', keys: 'Enter', when: (editor) => editor.selected !== undefined && isText(editor.selected.kind), run: (editor) => editor.set({ editing: { id: editor.selected!.id, view: editor.viewId } }) },
+  {
+    id: 'palette',
+    name: 'All commands',
+    group: 'Project',
+    keys: 'Mod+K',
+    run: (editor) => editor.set({ dialog: 'palette' }),
+  },
+  {
+    id: 'shortcuts',
+    name: 'Shortcuts',
+    group: 'Project',
+    keys: '?',
+    run: (editor) => editor.set({ dialog: 'shortcuts' }),
+  },
+  {
+    id: 'theme',
+    name: 'Light or dark',
+    group: 'Project',
+    run: () => setTheme(theme() === 'paper' ? 'slate' : 'paper'),
+  },
+  {
+    id: 'edit-text',
+    name: 'Edit the text',
+    group: 'Block',
+    keys: 'Enter',
+    when: (editor) => editor.selected !== undefined && isText(editor.selected.kind),
+    run: (editor) => editor.set({ editing: { id: editor.selected!.id, view: editor.viewId } }),
+  },
   { id: 'climb', name: 'Select what it lies in', group: 'Block', keys: 'Escape', when: hasBlock, run: climb },
   { id: 'duplicate', name: 'Duplicate', group: 'Block', keys: 'Mod+D', when: hasBlock, run: duplicate },
   { id: 'delete', name: 'Delete', group: 'Block', keys: 'Delete', when: hasBlock, run: removeSelected },
   { id: 'earlier', name: 'Move earlier', group: 'Block', keys: 'Alt+ArrowUp', when: hasBlock, run: step(-1) },
   { id: 'later', name: 'Move later', group: 'Block', keys: 'Alt+ArrowDown', when: hasBlock, run: step(1) },
-  { id: 'hide', name: 'Hide or show', group: 'Block', keys: 'H', when: hasBlock, run: (editor) => editor.setProps({ hidden: !editor.resolved(editor.selected!).hidden }, 'Hide or show') },
-  { id: 'scope', name: 'Change only this view, or every view', group: 'Block', keys: 'O', when: (editor) => editor.view.id !== editor.doc.views[0].id, run: (editor) => { editor.set({ onlyHere: !editor.onlyHere }); editor.announce(editor.onlyHere ? `Changes only ${editor.view.name}` : 'Changes every view') } },
-  { id: 'bench', name: 'Lattice bench', group: 'Page', keys: 'B', run: (editor) => { editor.select(undefined); editor.set({ panels: { ...editor.panels, spec: true } }) } },
-  { id: 'new-page', name: 'New page', group: 'Page', keys: 'N', run: (editor) => editor.set({ dialog: 'page' }) },
-  { id: 'place', name: 'Place from the shelf', group: 'Page', keys: '/', run: () => requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-shelf-search]')?.focus()) },
-  { id: 'zoom-in', name: 'Closer', group: 'Board', keys: 'Mod+=', run: (editor) => editor.zoomTo(editor.camera.zoom * 1.25) },
-  { id: 'zoom-out', name: 'Further away', group: 'Board', keys: 'Mod+-', run: (editor) => editor.zoomTo(editor.camera.zoom / 1.25) },
+  {
+    id: 'hide',
+    name: 'Hide or show',
+    group: 'Block',
+    keys: 'H',
+    when: hasBlock,
+    run: (editor) => editor.setProps({ hidden: !editor.resolved(editor.selected!).hidden }, 'Hide or show'),
+  },
+  {
+    id: 'scope',
+    name: 'Change only this view, or every view',
+    group: 'Block',
+    keys: 'O',
+    when: (editor) => editor.view.id !== editor.doc.views[0].id,
+    run: (editor) => {
+      editor.set({ onlyHere: !editor.onlyHere })
+      editor.announce(editor.onlyHere ? `Changes only ${editor.view.name}` : 'Changes every view')
+    },
+  },
+  {
+    id: 'bench',
+    name: 'Lattice bench',
+    group: 'Page',
+    keys: 'B',
+    run: (editor) => {
+      editor.select(undefined)
+      editor.set({ panels: { ...editor.panels, spec: true } })
+    },
+  },
+  {
+    id: 'new-page',
+    name: 'New page',
+    group: 'Page',
+    keys: 'N',
+    run: (editor) => editor.set({ dialog: 'page' }),
+  },
+  {
+    id: 'place',
+    name: 'Place from the shelf',
+    group: 'Page',
+    keys: '/',
+    run: () =>
+      requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-shelf-search]')?.focus()),
+  },
+  {
+    id: 'zoom-in',
+    name: 'Closer',
+    group: 'Board',
+    keys: 'Mod+=',
+    run: (editor) => editor.zoomTo(editor.camera.zoom * 1.25),
+  },
+  {
+    id: 'zoom-out',
+    name: 'Further away',
+    group: 'Board',
+    keys: 'Mod+-',
+    run: (editor) => editor.zoomTo(editor.camera.zoom / 1.25),
+  },
   { id: 'zoom-real', name: 'Real size', group: 'Board', keys: 'Mod+0', run: (editor) => editor.zoomTo(1) },
   { id: 'fit', name: 'Fit the sheets', group: 'Board', keys: 'F', run: (editor) => editor.fit() },
-  { id: 'lattice', name: 'Show or hide the lattice', group: 'Board', keys: 'L', run: (editor) => editor.set({ showLattice: !editor.showLattice }) },
-  { id: 'fold-ledger', name: 'Fold the ledger away', group: 'Board', keys: '1', run: (editor) => editor.set({ panels: { ...editor.panels, ledger: !editor.panels.ledger } }) },
-  { id: 'fold-shelf', name: 'Open or close the shelf', group: 'Board', keys: '2', run: (editor) => editor.set({ panels: { ...editor.panels, shelf: !editor.panels.shelf } }) },
-  { id: 'fold-spec', name: 'Fold the spec away', group: 'Board', keys: '3', run: (editor) => editor.set({ panels: { ...editor.panels, spec: !editor.panels.spec } }) },
+  {
+    id: 'lattice',
+    name: 'Show or hide the lattice',
+    group: 'Board',
+    keys: 'L',
+    run: (editor) => editor.set({ showLattice: !editor.showLattice }),
+  },
+  {
+    id: 'fold-ledger',
+    name: 'Fold the ledger away',
+    group: 'Board',
+    keys: '1',
+    run: (editor) => editor.set({ panels: { ...editor.panels, ledger: !editor.panels.ledger } }),
+  },
+  {
+    id: 'fold-shelf',
+    name: 'Open or close the shelf',
+    group: 'Board',
+    keys: '2',
+    run: (editor) => editor.set({ panels: { ...editor.panels, shelf: !editor.panels.shelf } }),
+  },
+  {
+    id: 'fold-spec',
+    name: 'Fold the spec away',
+    group: 'Board',
+    keys: '3',
+    run: (editor) => editor.set({ panels: { ...editor.panels, spec: !editor.panels.spec } }),
+  },
 ]
 
 const ALSO: Record<string, string> = { 'Mod+Y': 'redo', Backspace: 'delete', 'Mod++': 'zoom-in', Home: 'fit' }
@@ -85,8 +194,16 @@ export function keysOf(event: KeyboardEvent): string {
 }
 
 export function commandFor(keys: string): Command | undefined {
-  return COMMANDS.find((command) => command.keys === keys) ?? COMMANDS.find((command) => command.id === ALSO[keys])
+  return (
+    COMMANDS.find((command) => command.keys === keys) ?? COMMANDS.find((command) => command.id === ALSO[keys])
+  )
 }
 
 const MAC = typeof navigator !== 'undefined' && /Mac/.test(navigator.userAgent)
-export const showKeys = (keys: string) => keys.replace('Mod', MAC ? '⌘' : 'Ctrl').replace('ArrowUp', '↑').replace('ArrowDown', '↓').replaceAll('+', ' ').replace('  ', ' +')
+export const showKeys = (keys: string) =>
+  keys
+    .replace('Mod', MAC ? '⌘' : 'Ctrl')
+    .replace('ArrowUp', '↑')
+    .replace('ArrowDown', '↓')
+    .replaceAll('+', ' ')
+    .replace('  ', ' +')

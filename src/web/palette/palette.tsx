@@ -6,8 +6,10 @@ import { Dialog } from '../parts/dialog'
 import { placeItem } from '../shelf/place-item'
 import { COMMANDS, showKeys } from './commands'
 
-const ROW = 'flex items-center justify-between rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
-const HEADING = '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-bold'
+const ROW =
+  'flex items-center justify-between rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
+const HEADING =
+  '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-bold'
 
 export function Palette() {
   const editor = useEditor()
@@ -21,8 +23,21 @@ export function Palette() {
           <Cmdk.Empty className="px-2 py-3 soft">No command is called that.</Cmdk.Empty>
           {groups.map((group) => (
             <Cmdk.Group key={group} heading={group} className={HEADING}>
-              {COMMANDS.filter((command) => command.group === group && command.id !== 'palette' && (!command.when || command.when(editor))).map((command) => (
-                <Cmdk.Item key={command.id} value={command.name} className={ROW} onSelect={() => { close(); command.run(editor) }}>
+              {COMMANDS.filter(
+                (command) =>
+                  command.group === group &&
+                  command.id !== 'palette' &&
+                  (!command.when || command.when(editor)),
+              ).map((command) => (
+                <Cmdk.Item
+                  key={command.id}
+                  value={command.name}
+                  className={ROW}
+                  onSelect={() => {
+                    close()
+                    command.run(editor)
+                  }}
+                >
                   {command.name}
                   {command.keys && <kbd className="text-[12px] soft">{showKeys(command.keys)}</kbd>}
                 </Cmdk.Item>
@@ -31,14 +46,30 @@ export function Palette() {
           ))}
           <Cmdk.Group heading="Place" className={HEADING}>
             {SHELF.map((item) => (
-              <Cmdk.Item key={item.id} value={`Place ${item.name} ${item.words}`} className={ROW} onSelect={() => { close(); placeItem(editor, item) }}>
+              <Cmdk.Item
+                key={item.id}
+                value={`Place ${item.name} ${item.words}`}
+                className={ROW}
+                onSelect={() => {
+                  close()
+                  placeItem(editor, item)
+                }}
+              >
                 {item.name} <span className="text-[12px] soft">{item.category}</span>
               </Cmdk.Item>
             ))}
           </Cmdk.Group>
           <Cmdk.Group heading="Pages" className={HEADING}>
             {editor.doc.pagesInOrder().map((page) => (
-              <Cmdk.Item key={page.id} value={`Open page ${page.name}`} className={ROW} onSelect={() => { close(); editor.openPage(page.id) }}>
+              <Cmdk.Item
+                key={page.id}
+                value={`Open page ${page.name}`}
+                className={ROW}
+                onSelect={() => {
+                  close()
+                  editor.openPage(page.id)
+                }}
+              >
                 {page.name} <span className="text-[12px] soft">{page.path}</span>
               </Cmdk.Item>
             ))}

@@ -1,8 +1,19 @@
 /** A modal dialog on the platform's own element: focus is kept inside and given back. */
-import { type ReactNode, useEffect, useRef } from 'react'
-import { X } from 'lucide-react'
 
-export function Dialog({ title, onClose, children, width = 520 }: { title: string; onClose: () => void; children: ReactNode; width?: number }) {
+import { X } from 'lucide-react'
+import { type ReactNode, useEffect, useRef } from 'react'
+
+export function Dialog({
+  title,
+  onClose,
+  children,
+  width = 520,
+}: {
+  title: string
+  onClose: () => void
+  children: ReactNode
+  width?: number
+}) {
   const element = useRef<HTMLDialogElement>(null)
   useEffect(() => {
     const dialog = element.current

@@ -1,7 +1,7 @@
 /** A number that opens in place: takes arithmetic, steps with the arrow keys, says at the field what is wrong. */
 import { useEffect, useId, useRef, useState } from 'react'
-import { type QuantityContext, readQuantity } from '../../core/quantity/arithmetic'
 import { formatPx } from '../../core/lattice/solve'
+import { type QuantityContext, readQuantity } from '../../core/quantity/arithmetic'
 
 type Props = {
   label: string
@@ -17,7 +17,17 @@ type Props = {
   onClear?: () => void
 }
 
-export function NumberChip({ label, value, shown, onChange, context, step = 1, className = 'chip', unit, onClear }: Props) {
+export function NumberChip({
+  label,
+  value,
+  shown,
+  onChange,
+  context,
+  step = 1,
+  className = 'chip',
+  unit,
+  onClear,
+}: Props) {
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
   const field = useRef<HTMLInputElement>(null)
@@ -64,7 +74,13 @@ export function NumberChip({ label, value, shown, onChange, context, step = 1, c
   if (!open) {
     const words = shown ?? (value === undefined ? 'none' : `${formatPx(value)}${unit ?? ''}`)
     return (
-      <button type="button" className={className} aria-label={`${label}: ${words}`} onClick={start} onFocus={(event) => event.currentTarget.dataset.tabbed && start()}>
+      <button
+        type="button"
+        className={className}
+        aria-label={`${label}: ${words}`}
+        onClick={start}
+        onFocus={(event) => event.currentTarget.dataset.tabbed && start()}
+      >
         {words}
       </button>
     )
@@ -100,7 +116,11 @@ export function NumberChip({ label, value, shown, onChange, context, step = 1, c
         }}
       />
       {problem && (
-        <span id={id} role="alert" className="floating absolute top-full left-0 z-40 mt-1 w-max max-w-[220px] px-2 py-1 text-[12px] leading-4 text-error">
+        <span
+          id={id}
+          role="alert"
+          className="floating absolute top-full left-0 z-40 mt-1 w-max max-w-[220px] px-2 py-1 text-[12px] leading-4 text-error"
+        >
           {problem}
         </span>
       )}

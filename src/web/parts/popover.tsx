@@ -12,7 +12,15 @@ type Props = {
   disabled?: boolean
 }
 
-export function Popover({ label, button, className = 'chip', title, width = 220, children, disabled }: Props) {
+export function Popover({
+  label,
+  button,
+  className = 'chip',
+  title,
+  width = 220,
+  children,
+  disabled,
+}: Props) {
   const [open, setOpen] = useState(false)
   const anchor = useRef<HTMLButtonElement>(null)
   const panel = useRef<HTMLDivElement>(null)
@@ -35,14 +43,25 @@ export function Popover({ label, button, className = 'chip', title, width = 220,
   useEffect(() => {
     if (!open) return
     const outside = (event: PointerEvent) => {
-      if (!panel.current?.contains(event.target as Node) && !anchor.current?.contains(event.target as Node)) setOpen(false)
+      if (!panel.current?.contains(event.target as Node) && !anchor.current?.contains(event.target as Node))
+        setOpen(false)
     }
     addEventListener('pointerdown', outside, true)
     return () => removeEventListener('pointerdown', outside, true)
   }, [open])
   return (
     <>
-      <button ref={anchor} type="button" className={className} title={title} aria-label={label} aria-haspopup="dialog" aria-expanded={open} disabled={disabled} onClick={() => setOpen(!open)}>
+      <button
+        ref={anchor}
+        type="button"
+        className={className}
+        title={title}
+        aria-label={label}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        disabled={disabled}
+        onClick={() => setOpen(!open)}
+      >
         {button}
       </button>
       {open &&
@@ -75,10 +94,31 @@ export function Popover({ label, button, className = 'chip', title, width = 220,
 export type Option<T> = { value: T; label: string; hint?: string }
 
 /** A list of choices in a popover; the chosen one is marked. */
-export function Choice<T>({ label, options, value, shown, onChoose, className, width }: { label: string; options: Option<T>[]; value: T | undefined; shown?: ReactNode; onChoose: (value: T) => void; className?: string; width?: number }) {
+export function Choice<T>({
+  label,
+  options,
+  value,
+  shown,
+  onChoose,
+  className,
+  width,
+}: {
+  label: string
+  options: Option<T>[]
+  value: T | undefined
+  shown?: ReactNode
+  onChoose: (value: T) => void
+  className?: string
+  width?: number
+}) {
   const current = options.find((option) => option.value === value)
   return (
-    <Popover label={`${label}: ${current?.label ?? 'mixed'}`} button={shown ?? current?.label ?? 'mixed'} className={className} width={width}>
+    <Popover
+      label={`${label}: ${current?.label ?? 'mixed'}`}
+      button={shown ?? current?.label ?? 'mixed'}
+      className={className}
+      width={width}
+    >
       {(close) => (
         <div role="listbox" aria-label={label}>
           {options.map((option) => (

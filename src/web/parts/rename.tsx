@@ -1,7 +1,13 @@
 /** A name that is edited in place. */
 import { useState } from 'react'
 
-type Props = { label: string; value: string; onRename: (name: string) => void; onDone: () => void; className?: string }
+type Props = {
+  label: string
+  value: string
+  onRename: (name: string) => void
+  onDone: () => void
+  className?: string
+}
 
 export function RenameField({ label, value, onRename, onDone, className = '' }: Props) {
   const [text, setText] = useState(value)

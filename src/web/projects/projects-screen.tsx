@@ -32,23 +32,50 @@ export function ProjectsScreen() {
   const list = useQuery({ queryKey: ['projects'], queryFn: api.list, refetchOnMount: 'always' })
   const refresh = () => client.invalidateQueries({ queryKey: ['projects'] })
   const fail = (error: Error) => setProblem(error.message)
-  const remove = useMutation({ mutationFn: (project: ListedProject) => api.remove(project.id), onSuccess: (_, project) => { setDeleted(project); void refresh() }, onError: fail })
-  const restore = useMutation({ mutationFn: (project: ListedProject) => api.restore(project.id), onSuccess: () => { setDeleted(undefined); void refresh() }, onError: fail })
-  const duplicate = useMutation({ mutationFn: (id: string) => api.duplicate(id), onSuccess: refresh, onError: fail })
-  const rename = useMutation({ mutationFn: ({ id, name }: { id: string; name: string }) => api.rename(id, name), onSuccess: refresh, onError: fail })
+  const remove = useMutation({
+    mutationFn: (project: ListedProject) => api.remove(project.id),
+    onSuccess: (_, project) => {
+      setDeleted(project)
+      void refresh()
+    },
+    onError: fail,
+  })
+  const restore = useMutation({
+    mutationFn: (project: ListedProject) => api.restore(project.id),
+    onSuccess: () => {
+      setDeleted(undefined)
+      void refresh()
+    },
+    onError: fail,
+  })
+  const duplicate = useMutation({
+    mutationFn: (id: string) => api.duplicate(id),
+    onSuccess: refresh,
+    onError: fail,
+  })
+  const rename = useMutation({
+    mutationFn: ({ id, name }: { id: string; name: string }) => api.rename(id, name),
+    onSuccess: refresh,
+    onError: fail,
+  })
 
   const openFile = async (chosen: File | undefined) => {
     setProblem(undefined)
     if (!chosen) return
     try {
-      if (chosen.size > 64_000_000) throw new FormatError('', `is ${Math.round(chosen.size / 1e6)} MB; a project file is at most 64 MB`)
+      if (chosen.size > 64_000_000)
+        throw new FormatError('', `is ${Math.round(chosen.size / 1e6)} MB; a project file is at most 64 MB`)
       const text = await chosen.text()
       // Checked here first: the message comes at once, and nothing is sent that cannot be opened.
       openProject(text)
       const { id } = await api.openFile(text)
       await navigate(`/projects/${id}`)
     } catch (error) {
-      setProblem(error instanceof FormatError ? `“${chosen.name}” was not opened. In ${error.message}.` : `“${chosen.name}” was not opened: ${(error as Error).message}.`)
+      setProblem(
+        error instanceof FormatError
+          ? `“${chosen.name}” was not opened. In ${error.message}.`
+          : `“${chosen.name}” was not opened: ${(error as Error).message}.`,
+      )
     } finally {
       if (file.current) file.current.value = ''
     }
@@ -60,13 +87,30 @@ export function ProjectsScreen() {
         <Mark />
         <h1 className="text-[15px] font-bold">Just Lattice</h1>
         <span className="flex-1" />
-        <button type="button" className="icon-button" aria-label={theme() === 'paper' ? 'Dark' : 'Light'} title={theme() === 'paper' ? 'Dark' : 'Light'} onClick={() => { setTheme(theme() === 'paper' ? 'slate' : 'paper'); redraw((n) => n + 1) }}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={theme() === 'paper' ? 'Dark' : 'Light'}
+          title={theme() === 'paper' ? 'Dark' : 'Light'}
+          onClick={() => {
+            setTheme(theme() === 'paper' ? 'slate' : 'paper')
+            redraw((n) => n + 1)
+          }}
+        >
           {theme() === 'paper' ? <Moon {...ICON} /> : <Sun {...ICON} />}
         </button>
         <button type="button" className="line-button" onClick={() => file.current?.click()}>
           <FolderOpen {...ICON} /> Open a file
         </button>
-        <input ref={file} type="file" accept=".json,application/json" className="sr-only" tabIndex={-1} aria-label="Project file" onChange={(event) => void openFile(event.target.files?.[0])} />
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="Project file"
+          onChange={(event) => void openFile(event.target.files?.[0])}
+        />
         <button type="button" className="main-button" onClick={() => setNaming(true)}>
           <FilePlus2 {...ICON} /> New project
         </button>
@@ -75,13 +119,20 @@ export function ProjectsScreen() {
         {problem && (
           <div role="alert" className="floating mx-auto mb-6 flex max-w-[860px] items-start gap-3 px-4 py-3">
             <span className="flex-1 leading-5 break-words">{problem}</span>
-            <button type="button" className="plain-button font-semibold text-primary" onClick={() => setProblem(undefined)}>
+            <button
+              type="button"
+              className="plain-button font-semibold text-primary"
+              onClick={() => setProblem(undefined)}
+            >
               Understood
             </button>
           </div>
         )}
         {deleted && (
-          <div role="status" className="floating mx-auto mb-6 flex max-w-[860px] items-center gap-3 px-4 py-2.5">
+          <div
+            role="status"
+            className="floating mx-auto mb-6 flex max-w-[860px] items-center gap-3 px-4 py-2.5"
+          >
             <span className="flex-1">“{deleted.name}” was deleted.</span>
             <button type="button" className="line-button" onClick={() => restore.mutate(deleted)}>
               Bring it back
@@ -101,7 +152,9 @@ export function ProjectsScreen() {
           {list.data?.length === 0 && (
             <div className="py-20 text-center">
               <h2 className="mb-1 text-[18px] font-bold">No projects yet</h2>
-              <p className="mb-4 soft">Make one: choose its views, solve its lattice, place the first section.</p>
+              <p className="mb-4 soft">
+                Make one: choose its views, solve its lattice, place the first section.
+              </p>
               <button type="button" className="main-button" onClick={() => setNaming(true)}>
                 New project
               </button>
@@ -109,7 +162,13 @@ export function ProjectsScreen() {
           )}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(310px,1fr))] gap-6">
             {list.data?.map((project) => (
-              <ProjectCard key={project.id} project={project} onRename={(name) => rename.mutate({ id: project.id, name })} onDuplicate={() => duplicate.mutate(project.id)} onDelete={() => remove.mutate(project)} />
+              <ProjectCard
+                key={project.id}
+                project={project}
+                onRename={(name) => rename.mutate({ id: project.id, name })}
+                onDuplicate={() => duplicate.mutate(project.id)}
+                onDelete={() => remove.mutate(project)}
+              />
             ))}
           </ul>
         </div>
@@ -119,19 +178,38 @@ export function ProjectsScreen() {
   )
 }
 
-type CardProps = { project: ListedProject; onRename: (name: string) => void; onDuplicate: () => void; onDelete: () => void }
+type CardProps = {
+  project: ListedProject
+  onRename: (name: string) => void
+  onDuplicate: () => void
+  onDelete: () => void
+}
 
 function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardProps) {
   const [renaming, setRenaming] = useState(false)
   return (
     <li className="floating overflow-hidden" data-project={project.name}>
-      <Link to={`/projects/${project.id}`} aria-label={`Open ${project.name}`} className="block border-b border-base-300">
-        <img src={api.pictureUrl(project.id, project.revision)} alt={`The first screen of ${project.name}`} className="aspect-[16/10] w-full bg-white object-cover object-top" />
+      <Link
+        to={`/projects/${project.id}`}
+        aria-label={`Open ${project.name}`}
+        className="block border-b border-base-300"
+      >
+        <img
+          src={api.pictureUrl(project.id, project.revision)}
+          alt={`The first screen of ${project.name}`}
+          className="aspect-[16/10] w-full bg-white object-cover object-top"
+        />
       </Link>
       <div className="flex items-center gap-2 px-3 py-2.5">
         <div className="min-w-0 flex-1">
           {renaming ? (
-            <RenameField label="Project name" value={project.name} className="w-full" onRename={onRename} onDone={() => setRenaming(false)} />
+            <RenameField
+              label="Project name"
+              value={project.name}
+              className="w-full"
+              onRename={onRename}
+              onDone={() => setRenaming(false)}
+            />
           ) : (
             <Link to={`/projects/${project.id}`} className="block truncate font-bold">
               {project.name}
@@ -139,10 +217,28 @@ function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardProps) {
           )}
           <p className="text-[12px] soft">{when(project.changed)}</p>
         </div>
-        <Popover label={`More for ${project.name}`} className="icon-button" button={<MoreHorizontal {...ICON} />} width={150}>
+        <Popover
+          label={`More for ${project.name}`}
+          className="icon-button"
+          button={<MoreHorizontal {...ICON} />}
+          width={150}
+        >
           {(close) =>
-            [['Rename', () => setRenaming(true)] as const, ['Duplicate', onDuplicate] as const, ['Delete', onDelete] as const].map(([word, run]) => (
-              <button key={word} type="button" data-option className="block w-full rounded-[3px] px-2 py-1.5 text-left hover:bg-base-200" onClick={() => { close(); run() }}>
+            [
+              ['Rename', () => setRenaming(true)] as const,
+              ['Duplicate', onDuplicate] as const,
+              ['Delete', onDelete] as const,
+            ].map(([word, run]) => (
+              <button
+                key={word}
+                type="button"
+                data-option
+                className="block w-full rounded-[3px] px-2 py-1.5 text-left hover:bg-base-200"
+                onClick={() => {
+                  close()
+                  run()
+                }}
+              >
                 {word}
               </button>
             ))
@@ -156,7 +252,10 @@ function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardProps) {
 function NewProject({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate()
   const [name, setName] = useState('')
-  const create = useMutation({ mutationFn: () => api.create(name.trim()), onSuccess: ({ id }) => navigate(`/projects/${id}`) })
+  const create = useMutation({
+    mutationFn: () => api.create(name.trim()),
+    onSuccess: ({ id }) => navigate(`/projects/${id}`),
+  })
   return (
     <Dialog title="New project" onClose={onClose} width={420}>
       <form
@@ -167,10 +266,17 @@ function NewProject({ onClose }: { onClose: () => void }) {
       >
         <label className="grid gap-1">
           <span className="font-semibold">Name</span>
-          {/* biome-ignore lint/a11y/noAutofocus: the dialog's only field */}
-          <input autoFocus className="text-field" maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
+          <input
+            autoFocus
+            className="text-field"
+            maxLength={200}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
         </label>
-        <p className="mt-2 text-[12px] soft">It begins with an empty Home page at Desktop 1440 and Mobile 390. Both can be changed.</p>
+        <p className="mt-2 text-[12px] soft">
+          It begins with an empty Home page at Desktop 1440 and Mobile 390. Both can be changed.
+        </p>
         {create.isError && (
           <p role="alert" className="mt-2 text-error">
             It could not be made: {create.error.message}.

@@ -14,10 +14,15 @@ function load(id: string): Promise<void> {
   if (!job) {
     job = (async () => {
       const file = fontFile(id)!
-      const face = new FontFace(`"${file.family}"`, `url("/fonts/${id}.woff2") format("woff2")`, {
-        style: file.italic ? 'italic' : 'normal', weight: `${file.weights[0]} ${file.weights[1]}`, unicodeRange: file.ranges,
+      const face = new FontFace(file.family, `url("/fonts/${id}.woff2") format("woff2")`, {
+        style: file.italic ? 'italic' : 'normal',
+        weight: `${file.weights[0]} ${file.weights[1]}`,
+        unicodeRange: file.ranges,
       })
-      const [bytes] = await Promise.all([fetch(`/fonts/${id}.ttf`).then((response) => response.arrayBuffer()), face.load()])
+      const [bytes] = await Promise.all([
+        fetch(`/fonts/${id}.ttf`).then((response) => response.arrayBuffer()),
+        face.load(),
+      ])
       document.fonts.add(face)
       library.add(id, new Uint8Array(bytes))
     })()

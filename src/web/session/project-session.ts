@@ -105,7 +105,11 @@ export class ProjectSession {
     try {
       const edits = step[way]
       const inverses = applyAll(this.doc, edits)
-      to.push(way === 'undo' ? { ...step, redo: inverses, gesture: undefined } : { ...step, undo: inverses, gesture: undefined })
+      to.push(
+        way === 'undo'
+          ? { ...step, redo: inverses, gesture: undefined }
+          : { ...step, undo: inverses, gesture: undefined },
+      )
       this.keep(edits, inverses)
     } catch (error) {
       if (!(error instanceof EditError)) throw error
@@ -139,7 +143,11 @@ export class ProjectSession {
   private remember() {
     try {
       if (this.unsaved.length === 0) localStorage.removeItem(this.storageKey)
-      else localStorage.setItem(this.storageKey, JSON.stringify(this.unsaved.map(({ key, edits }) => ({ key, edits }))))
+      else
+        localStorage.setItem(
+          this.storageKey,
+          JSON.stringify(this.unsaved.map(({ key, edits }) => ({ key, edits }))),
+        )
     } catch {
       // A full or forbidden store: the edits stay in memory and go to the server as usual.
     }
@@ -166,7 +174,10 @@ export class ProjectSession {
     this.sending = true
     const batch = this.unsaved[0]
     batch.sent = true
-    this.saveState = { kind: this.saveState.kind === 'waiting' ? 'waiting' : 'saving', detail: this.saveState.detail }
+    this.saveState = {
+      kind: this.saveState.kind === 'waiting' ? 'waiting' : 'saving',
+      detail: this.saveState.detail,
+    }
     this.changed()
     let again: number | undefined
     try {
@@ -181,7 +192,8 @@ export class ProjectSession {
     }
     if (this.unsaved.length === 0) this.saveState = { kind: 'saved' }
     this.changed()
-    if (again !== undefined && this.unsaved.length > 0 && !this.closed) this.retry = setTimeout(() => void this.send(), again)
+    if (again !== undefined && this.unsaved.length > 0 && !this.closed)
+      this.retry = setTimeout(() => void this.send(), again)
   }
 
   private acknowledge(key: string, revision: number) {
@@ -199,17 +211,25 @@ export class ProjectSession {
       return 0
     }
     if (error.status === 422 || error.status === 400) {
-      this.rebase(() => { this.unsaved = this.unsaved.filter((each) => each !== batch) })
+      this.rebase(() => {
+        this.unsaved = this.unsaved.filter((each) => each !== batch)
+      })
       this.notice = `the server refused a change: ${error.message}`
       this.remember()
       return 0
     }
     if (error.status === 404) {
-      this.saveState = { kind: 'waiting', detail: 'the project has been deleted; restore it from the projects screen to save' }
+      this.saveState = {
+        kind: 'waiting',
+        detail: 'the project has been deleted; restore it from the projects screen to save',
+      }
       return 5000
     }
     this.attempts++
-    this.saveState = { kind: 'waiting', detail: error.status === 0 ? 'the server does not answer' : error.message }
+    this.saveState = {
+      kind: 'waiting',
+      detail: error.status === 0 ? 'the server does not answer' : error.message,
+    }
     return Math.min(8000, 500 * 2 ** Math.min(this.attempts, 4))
   }
 

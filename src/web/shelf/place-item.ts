@@ -46,7 +46,17 @@ export function placeItem(editor: Editor, item: ShelfItem) {
 }
 
 export function placePicture(editor: Editor, asset: Asset) {
-  placeBlock(editor, (order) => ({ id: makeId(), kind: 'picture', name: asset.name.slice(0, 60) || 'Picture', order, props: { asset: asset.id, alt: asset.name } }), `Place ${asset.name}`)
+  placeBlock(
+    editor,
+    (order) => ({
+      id: makeId(),
+      kind: 'picture',
+      name: asset.name.slice(0, 60) || 'Picture',
+      order,
+      props: { asset: asset.id, alt: asset.name },
+    }),
+    `Place ${asset.name}`,
+  )
 }
 
 function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: string) {
@@ -59,7 +69,14 @@ function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: st
   }
   // An empty page: the block brings a section to lie in.
   const block = make('a0')
-  const section: NodeTree = { id: makeId(), kind: 'section', name: 'Section', order: orderAt(doc, editor.pageId, 0), props: { flow: 'column', rowGap: 24, paddingTop: 64, paddingBottom: 64 }, children: [block] }
+  const section: NodeTree = {
+    id: makeId(),
+    kind: 'section',
+    name: 'Section',
+    order: orderAt(doc, editor.pageId, 0),
+    props: { flow: 'column', rowGap: 24, paddingTop: 64, paddingBottom: 64 },
+    children: [block],
+  }
   insert(editor, [{ op: 'insert', parent: editor.pageId, tree: section }], block, label)
 }
 

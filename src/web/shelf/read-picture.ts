@@ -7,8 +7,12 @@ const MOST = 8_000_000
 /** @throws Error with a reason for the user */
 export async function readPicture(file: File, id: string): Promise<Asset> {
   const type = TYPES.find((each) => each === file.type)
-  if (!type) throw new Error(`“${file.name}” is ${file.type || 'of an unknown kind'}; SVG, PNG, JPEG and WebP can be used`)
-  if (file.size > MOST) throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most 8 MB`)
+  if (!type)
+    throw new Error(
+      `“${file.name}” is ${file.type || 'of an unknown kind'}; SVG, PNG, JPEG and WebP can be used`,
+    )
+  if (file.size > MOST)
+    throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most 8 MB`)
   const url = URL.createObjectURL(file)
   try {
     const image = new Image()
@@ -18,8 +22,16 @@ export async function readPicture(file: File, id: string): Promise<Asset> {
     if (width < 1 || height < 1) throw new Error('no size')
     const bytes = new Uint8Array(await file.arrayBuffer())
     let binary = ''
-    for (let i = 0; i < bytes.length; i += 0x8000) binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
-    return { id, name: file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture', type, width: Math.min(width, 20_000), height: Math.min(height, 20_000), data: btoa(binary) }
+    for (let i = 0; i < bytes.length; i += 0x8000)
+      binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
+    return {
+      id,
+      name: file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture',
+      type,
+      width: Math.min(width, 20_000),
+      height: Math.min(height, 20_000),
+      data: btoa(binary),
+    }
   } catch {
     throw new Error(`“${file.name}” cannot be read as a picture; it may be damaged`)
   } finally {

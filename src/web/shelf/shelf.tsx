@@ -2,7 +2,7 @@
 import { Image, LayoutPanelTop, Plus, Search, Shapes } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { SHELF } from '../../core/shelf/items'
-import { makeId, type Editor } from '../editor/editor-state'
+import { type Editor, makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { placeItem, placePicture } from './place-item'
 import { readPicture } from './read-picture'
@@ -21,7 +21,8 @@ export function Shelf() {
   const [category, setCategory] = useState<string>()
   const open = editor.panels.shelf
   const { shelfPart } = editor
-  const count = (part: string) => (part === 'pictures' ? editor.doc.assets.size : SHELF.filter((item) => item.shelf === part).length)
+  const count = (part: string) =>
+    part === 'pictures' ? editor.doc.assets.size : SHELF.filter((item) => item.shelf === part).length
   const show = (part: Editor['shelfPart']) => {
     const close = open && shelfPart === part && search === ''
     setSearch('')
@@ -29,7 +30,11 @@ export function Shelf() {
     editor.set({ shelfPart: part, panels: { ...editor.panels, shelf: !close } })
   }
   const words = search.trim().toLowerCase()
-  const found = SHELF.filter((item) => (words === '' ? item.shelf === shelfPart : `${item.name} ${item.words} ${item.category}`.toLowerCase().includes(words)))
+  const found = SHELF.filter((item) =>
+    words === ''
+      ? item.shelf === shelfPart
+      : `${item.name} ${item.words} ${item.category}`.toLowerCase().includes(words),
+  )
   const categories = [...new Set(found.map((item) => item.category))]
   const items = found.filter((item) => category === undefined || item.category === category)
   return (
@@ -62,19 +67,42 @@ export function Shelf() {
         </label>
         <div className="flex gap-1 pl-2" role="tablist" aria-label="Parts of the shelf">
           {PARTS.map((part) => (
-            <button key={part.id} type="button" role="tab" aria-selected={open && shelfPart === part.id} className={`plain-button font-semibold ${open && shelfPart === part.id ? 'bg-secondary text-secondary-content' : ''}`} onClick={() => show(part.id)}>
+            <button
+              key={part.id}
+              type="button"
+              role="tab"
+              aria-selected={open && shelfPart === part.id}
+              className={`plain-button font-semibold ${open && shelfPart === part.id ? 'bg-secondary text-secondary-content' : ''}`}
+              onClick={() => show(part.id)}
+            >
               {part.icon} {part.word} <span className="font-normal soft">{count(part.id)}</span>
             </button>
           ))}
         </div>
         <div className="ml-auto flex items-center gap-1 text-[13px]">
-          <button type="button" className={`plain-button ${editor.showLattice ? 'font-semibold' : 'soft'}`} aria-pressed={editor.showLattice} title="Show the lattice on the sheets (L)" onClick={() => editor.set({ showLattice: !editor.showLattice })}>
+          <button
+            type="button"
+            className={`plain-button ${editor.showLattice ? 'font-semibold' : 'soft'}`}
+            aria-pressed={editor.showLattice}
+            title="Show the lattice on the sheets (L)"
+            onClick={() => editor.set({ showLattice: !editor.showLattice })}
+          >
             Lattice
           </button>
-          <button type="button" className="plain-button soft" title="Fit the sheets (F)" onClick={() => editor.fit()}>
+          <button
+            type="button"
+            className="plain-button soft"
+            title="Fit the sheets (F)"
+            onClick={() => editor.fit()}
+          >
             Fit
           </button>
-          <button type="button" className="plain-button min-w-[58px] font-semibold tabular-nums" title="Real size (Ctrl 0)" onClick={() => editor.zoomTo(1)}>
+          <button
+            type="button"
+            className="plain-button min-w-[58px] font-semibold tabular-nums"
+            title="Real size (Ctrl 0)"
+            onClick={() => editor.zoomTo(1)}
+          >
             {Math.round(editor.camera.zoom * 100)} %
           </button>
         </div>
@@ -85,20 +113,41 @@ export function Shelf() {
             <Pictures />
           ) : (
             <>
-              <div className="flex w-[208px] flex-none flex-col flex-wrap content-start gap-x-2" role="group" aria-label="Categories">
+              <div
+                className="flex w-[208px] flex-none flex-col flex-wrap content-start gap-x-2"
+                role="group"
+                aria-label="Categories"
+              >
                 {['All', ...categories].map((each) => {
                   const on = each === (category ?? 'All')
                   return (
-                    <button key={each} type="button" aria-pressed={on} className={`h-[27px] w-[100px] rounded-[3px] px-2 text-left ${on ? 'bg-base-200 font-bold' : 'soft hover:bg-base-200'}`} onClick={() => setCategory(each === 'All' ? undefined : each)}>
+                    <button
+                      key={each}
+                      type="button"
+                      aria-pressed={on}
+                      className={`h-[27px] w-[100px] rounded-[3px] px-2 text-left ${on ? 'bg-base-200 font-bold' : 'soft hover:bg-base-200'}`}
+                      onClick={() => setCategory(each === 'All' ? undefined : each)}
+                    >
                       {each}
                     </button>
                   )
                 })}
               </div>
               <div className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
-                {items.length === 0 && <p className="pt-2 soft">Nothing here is called “{search}”. Try “hero”, “cards”, “button” or “row”.</p>}
+                {items.length === 0 && (
+                  <p className="pt-2 soft">
+                    Nothing here is called “{search}”. Try “hero”, “cards”, “button” or “row”.
+                  </p>
+                )}
                 {items.map((item) => (
-                  <button key={item.id} type="button" className="group w-[152px] flex-none text-left" onClick={() => placeItem(editor, item)} data-shelf-item={item.id} title={`Place ${item.name}`}>
+                  <button
+                    key={item.id}
+                    type="button"
+                    className="group w-[152px] flex-none text-left"
+                    onClick={() => placeItem(editor, item)}
+                    data-shelf-item={item.id}
+                    title={`Place ${item.name}`}
+                  >
                     <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
                       <Thumbnail item={item} views={editor.doc.views} tokens={editor.doc.tokens} />
                     </span>
@@ -137,7 +186,15 @@ function Pictures() {
         <button type="button" className="line-button" onClick={() => field.current?.click()}>
           <Plus {...ICON} /> Add pictures
         </button>
-        <input ref={field} type="file" multiple accept="image/svg+xml,image/png,image/jpeg,image/webp" className="sr-only" aria-label="Picture files" onChange={(event) => void take(event.target.files)} />
+        <input
+          ref={field}
+          type="file"
+          multiple
+          accept="image/svg+xml,image/png,image/jpeg,image/webp"
+          className="sr-only"
+          aria-label="Picture files"
+          onChange={(event) => void take(event.target.files)}
+        />
         {problem && (
           <p role="alert" className="mt-2 text-[12px] leading-4 text-error">
             {problem}
@@ -145,11 +202,25 @@ function Pictures() {
         )}
       </div>
       <div className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
-        {assets.length === 0 && <p className="pt-1.5 soft">No pictures yet. Add SVG, PNG, JPEG or WebP files; they travel with the project.</p>}
+        {assets.length === 0 && (
+          <p className="pt-1.5 soft">
+            No pictures yet. Add SVG, PNG, JPEG or WebP files; they travel with the project.
+          </p>
+        )}
         {assets.map((asset) => (
-          <button key={asset.id} type="button" className="group w-[152px] flex-none text-left" title={`Place ${asset.name}`} onClick={() => placePicture(editor, asset)}>
+          <button
+            key={asset.id}
+            type="button"
+            className="group w-[152px] flex-none text-left"
+            title={`Place ${asset.name}`}
+            onClick={() => placePicture(editor, asset)}
+          >
             <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
-              <img src={`data:${asset.type};base64,${asset.data}`} alt="" className="h-[84px] w-[150px] object-cover" />
+              <img
+                src={`data:${asset.type};base64,${asset.data}`}
+                alt=""
+                className="h-[84px] w-[150px] object-cover"
+              />
             </span>
             <span className="mt-1 block truncate">{asset.name}</span>
           </button>

@@ -1,11 +1,11 @@
 /** A picture of what a shelf item will be: the item itself, laid out by the core on the project's widest view. */
 import { useMemo } from 'react'
 import { Document } from '../../core/document/document'
+import { FORMAT, VERSION, type View } from '../../core/document/schema'
 import { pageSvg } from '../../core/handoff/svg'
 import { PageLayout } from '../../core/layout/page'
 import { Builder, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'
-import { FORMAT, VERSION, type View } from '../../core/document/schema'
 import { library, paragraphs } from '../session/fonts'
 
 const cache = new Map<string, string>()
@@ -17,12 +17,40 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
   let count = 0
   const builder = new Builder(views)
   const draft = item.build(builder)
-  const root = draft.kind === 'section' ? draft : builder.section('Stage', { flow: 'column', paddingTop: 40, paddingBottom: 40, fullBleed: true, paddingLeft: 60, paddingRight: 60 }, [draft])
+  const root =
+    draft.kind === 'section'
+      ? draft
+      : builder.section(
+          'Stage',
+          {
+            flow: 'column',
+            paddingTop: 40,
+            paddingBottom: 40,
+            fullBleed: true,
+            paddingLeft: 60,
+            paddingRight: 60,
+          },
+          [draft],
+        )
   // A block is shown on a narrow stage, near its own size.
   const width = draft.kind === 'section' ? views[0].width : 460
   const doc = Document.fromFile({
-    format: FORMAT, version: VERSION, name: 'Shelf', tokens, views, assets: [],
-    pages: [{ id: 'stage', name: item.name, path: '/', order: 'a0', views: [], sections: [plant(root, () => `s${count++}`, 'a0')] }],
+    format: FORMAT,
+    version: VERSION,
+    name: 'Shelf',
+    tokens,
+    views,
+    assets: [],
+    pages: [
+      {
+        id: 'stage',
+        name: item.name,
+        path: '/',
+        order: 'a0',
+        views: [],
+        sections: [plant(root, () => `s${count++}`, 'a0')],
+      },
+    ],
   })
   const layout = new PageLayout(doc, 'stage', views[0].id, width, paragraphs)
   const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, Math.max(width * 0.56, Math.min(layout.height, width * 0.75))))}`
@@ -30,8 +58,18 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
   return url
 }
 
-export function Thumbnail({ item, views, tokens }: { item: ShelfItem; views: View[]; tokens: Record<string, unknown> }) {
+export function Thumbnail({
+  item,
+  views,
+  tokens,
+}: {
+  item: ShelfItem
+  views: View[]
+  tokens: Record<string, unknown>
+}) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: fonts that arrive change the picture
   const url = useMemo(() => draw(item, views, tokens), [item, views, tokens, library.version])
-  return <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-white object-cover object-top" />
+  return (
+    <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-white object-cover object-top" />
+  )
 }

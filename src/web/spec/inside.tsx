@@ -8,32 +8,85 @@ import { Choice, Popover } from '../parts/popover'
 import { Line } from './line'
 
 const FLOWS = [
-  { value: 'row', label: '→ row' }, { value: 'column', label: '↓ column' }, { value: 'lattice', label: '# lattice' }, { value: 'free', label: 'free', hint: 'everything lifted' },
+  { value: 'row', label: '→ row' },
+  { value: 'column', label: '↓ column' },
+  { value: 'lattice', label: '# lattice' },
+  { value: 'free', label: 'free', hint: 'everything lifted' },
 ] as const
 
 /** A length that may be a token: the token's name is shown, typing makes it a number of its own. */
-export function LengthChip({ node, prop, label, max = 100_000 }: { node: Node; prop: 'rowGap' | 'columnGap' | 'paddingTop' | 'paddingRight' | 'paddingBottom' | 'paddingLeft' | 'radius'; label: string; max?: number }) {
+export function LengthChip({
+  node,
+  prop,
+  label,
+  max = 100_000,
+}: {
+  node: Node
+  prop: 'rowGap' | 'columnGap' | 'paddingTop' | 'paddingRight' | 'paddingBottom' | 'paddingLeft' | 'radius'
+  label: string
+  max?: number
+}) {
   const editor = useEditor()
   const value = editor.resolved(node)[prop] ?? editor.layout?.boxes.get(node.id)?.colGap
-  return <NumberChip label={label} value={value} context={{ min: 0, max, whole: editor.layout?.boxes.get(node.id)?.width }} step={prop === 'radius' ? 1 : 4} onChange={(next) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)} />
+  return (
+    <NumberChip
+      label={label}
+      value={value}
+      context={{ min: 0, max, whole: editor.layout?.boxes.get(node.id)?.width }}
+      step={prop === 'radius' ? 1 : 4}
+      onChange={(next) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)}
+    />
+  )
 }
 
 export function Inside({ node }: { node: Node }) {
   const editor = useEditor()
   const resolved = editor.resolved(node)
-  const set = (props: Partial<Record<PropKey, unknown>>, label: string) => editor.setProps(props, `${label} of ${node.name}`)
+  const set = (props: Partial<Record<PropKey, unknown>>, label: string) =>
+    editor.setProps(props, `${label} of ${node.name}`)
   if (isText(node.kind)) return <Padding node={node} />
   const { flow } = resolved
   const row = flow === 'row'
-  const across = row ? ([['start', 'top'], ['center', 'middle'], ['end', 'bottom'], ['baseline', 'baseline']] as const) : ([['start', 'left'], ['center', 'centre'], ['end', 'right']] as const)
-  const along = row ? ([['start', 'left'], ['center', 'middle'], ['end', 'right']] as const) : ([['start', 'top'], ['center', 'middle'], ['end', 'bottom']] as const)
-  const spreads = [['space-between', 'spread apart'], ['space-around', 'spread around'], ['space-evenly', 'spread evenly']] as const
-  const options = (list: readonly (readonly [string, string])[]) => list.map(([value, label]) => ({ value, label }))
+  const across = row
+    ? ([
+        ['start', 'top'],
+        ['center', 'middle'],
+        ['end', 'bottom'],
+        ['baseline', 'baseline'],
+      ] as const)
+    : ([
+        ['start', 'left'],
+        ['center', 'centre'],
+        ['end', 'right'],
+      ] as const)
+  const along = row
+    ? ([
+        ['start', 'left'],
+        ['center', 'middle'],
+        ['end', 'right'],
+      ] as const)
+    : ([
+        ['start', 'top'],
+        ['center', 'middle'],
+        ['end', 'bottom'],
+      ] as const)
+  const spreads = [
+    ['space-between', 'spread apart'],
+    ['space-around', 'spread around'],
+    ['space-evenly', 'spread evenly'],
+  ] as const
+  const options = (list: readonly (readonly [string, string])[]) =>
+    list.map(([value, label]) => ({ value, label }))
   return (
     <>
       <Line node={node} keys={['flow', 'rowGap', 'columnGap', 'wrap']}>
         <span>A</span>
-        <Choice label="Flow" options={FLOWS.map((each) => ({ ...each }))} value={flow} onChoose={(value) => set({ flow: value }, 'Flow')} />
+        <Choice
+          label="Flow"
+          options={FLOWS.map((each) => ({ ...each }))}
+          value={flow}
+          onChoose={(value) => set({ flow: value }, 'Flow')}
+        />
         {flow !== 'free' && (
           <>
             <span>with gap</span>
@@ -46,16 +99,45 @@ export function Inside({ node }: { node: Node }) {
             <LengthChip node={node} prop="columnGap" label="Gap between columns" />
           </>
         )}
-        {row && <Choice label="Wrapping" options={[{ value: false, label: 'on one line' }, { value: true, label: 'wrapping' }]} value={resolved.wrap === true} onChoose={(wrap) => set({ wrap }, 'Wrapping')} />}
+        {row && (
+          <Choice
+            label="Wrapping"
+            options={[
+              { value: false, label: 'on one line' },
+              { value: true, label: 'wrapping' },
+            ]}
+            value={resolved.wrap === true}
+            onChoose={(wrap) => set({ wrap }, 'Wrapping')}
+          />
+        )}
       </Line>
       {flow !== 'free' && (
         <Line node={node} keys={['align', 'justify']}>
           <span>Lined up</span>
-          <Choice label="Lined up" options={options(flow === 'lattice' ? [['start', 'top'], ['center', 'middle'], ['end', 'bottom'], ['baseline', 'baseline']] : across)} value={resolved.align as string} onChoose={(align) => set({ align: align as Props['align'] }, 'Alignment')} />
+          <Choice
+            label="Lined up"
+            options={options(
+              flow === 'lattice'
+                ? [
+                    ['start', 'top'],
+                    ['center', 'middle'],
+                    ['end', 'bottom'],
+                    ['baseline', 'baseline'],
+                  ]
+                : across,
+            )}
+            value={resolved.align as string}
+            onChoose={(align) => set({ align: align as Props['align'] }, 'Alignment')}
+          />
           {flow !== 'lattice' && (
             <>
               <span>packed to the</span>
-              <Choice label="Packed" options={options([...along, ...spreads])} value={resolved.justify as string} onChoose={(justify) => set({ justify: justify as Props['justify'] }, 'Packing')} />
+              <Choice
+                label="Packed"
+                options={options([...along, ...spreads])}
+                value={resolved.justify as string}
+                onChoose={(justify) => set({ justify: justify as Props['justify'] }, 'Packing')}
+              />
             </>
           )}
         </Line>
@@ -77,7 +159,15 @@ function Padding({ node }: { node: Node }) {
       {!contained && <LengthChip node={node} prop="paddingLeft" label="Padding left" />}
       <PaddingAll node={node} contained={contained} />
       {node.kind === 'section' && (
-        <Choice label="Width of the content" options={[{ value: false, label: 'in the container' }, { value: true, label: 'edge to edge' }]} value={!contained} onChoose={(fullBleed) => editor.setProps({ fullBleed }, `Width of ${node.name}`)} />
+        <Choice
+          label="Width of the content"
+          options={[
+            { value: false, label: 'in the container' },
+            { value: true, label: 'edge to edge' },
+          ]}
+          value={!contained}
+          onChoose={(fullBleed) => editor.setProps({ fullBleed }, `Width of ${node.name}`)}
+        />
       )}
     </Line>
   )
@@ -95,7 +185,9 @@ function PaddingAll({ node, contained }: { node: Node; contained: boolean }) {
             value={editor.resolved(node).paddingTop}
             context={{ min: 0, max: 100_000 }}
             onChange={(value) => {
-              const sides = contained ? { paddingTop: value, paddingBottom: value } : { paddingTop: value, paddingRight: value, paddingBottom: value, paddingLeft: value }
+              const sides = contained
+                ? { paddingTop: value, paddingBottom: value }
+                : { paddingTop: value, paddingRight: value, paddingBottom: value, paddingLeft: value }
               editor.setProps(sides, `Padding of ${node.name}`)
               close()
             }}

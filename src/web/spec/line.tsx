@@ -5,16 +5,39 @@ import type { Node } from '../../core/document/document'
 import type { PropKey } from '../../core/document/schema'
 import { useEditor } from '../editor/use-editor'
 
-export function Line({ node, keys, children }: { node: Node; keys: readonly PropKey[]; children: ReactNode }) {
+export function Line({
+  node,
+  keys,
+  children,
+}: {
+  node: Node
+  keys: readonly PropKey[]
+  children: ReactNode
+}) {
   const editor = useEditor()
   const own = editor.overridden(node).filter((key) => keys.includes(key))
   // Where wider views do not see the change, they are named; a change made wider still arrives here unmarked.
   return (
-    <div className={`relative flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`} data-line={keys[0]} data-overridden={own.length > 0 || undefined}>
-      {own.length > 0 && <i aria-hidden className="absolute top-[5px] bottom-[5px] -left-[9px] w-[3px] rounded-full bg-accent" />}
+    <div
+      className={`relative flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`}
+      data-line={keys[0]}
+      data-overridden={own.length > 0 || undefined}
+    >
+      {own.length > 0 && (
+        <i
+          aria-hidden
+          className="absolute top-[5px] bottom-[5px] -left-[9px] w-[3px] rounded-full bg-accent"
+        />
+      )}
       {children}
       {own.length > 0 && (
-        <button type="button" className="ml-auto inline-flex items-center gap-1 rounded-[3px] px-1 text-[12px] text-(--gold-text) hover:bg-(--gold-wash)" title={`Only on ${editor.view.name}. Put back what wider views have.`} aria-label={`Put back ${keys[0]} on ${editor.view.name}`} onClick={() => editor.putBack(node, own)}>
+        <button
+          type="button"
+          className="ml-auto inline-flex items-center gap-1 rounded-[3px] px-1 text-[12px] text-(--gold-text) hover:bg-(--gold-wash)"
+          title={`Only on ${editor.view.name}. Put back what wider views have.`}
+          aria-label={`Put back ${keys[0]} on ${editor.view.name}`}
+          onClick={() => editor.putBack(node, own)}
+        >
           <Undo2 size={13} strokeWidth={1.75} aria-hidden /> {editor.view.name}
         </button>
       )}

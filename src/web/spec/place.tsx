@@ -2,15 +2,26 @@
 import { stepEdits } from '../../core/arrange/order'
 import type { Node } from '../../core/document/document'
 import type { Pin, PropKey } from '../../core/document/schema'
-import { Flow } from '../../core/layout/box'
 import { formatPx } from '../../core/lattice/solve'
+import { Flow } from '../../core/layout/box'
 import { coverOf, isOnLattice, sizeOnColumns } from '../board/span-drag'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'
 import { Line } from './line'
 
-const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth', 'Ninth', 'Tenth']
+const ORDINALS = [
+  'First',
+  'Second',
+  'Third',
+  'Fourth',
+  'Fifth',
+  'Sixth',
+  'Seventh',
+  'Eighth',
+  'Ninth',
+  'Tenth',
+]
 const COUNT = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 
 export function Place({ node }: { node: Node }) {
@@ -29,14 +40,39 @@ export function Place({ node }: { node: Node }) {
         <span>
           {ORDINALS[index] ?? `${index + 1}th`} of {COUNT[total] ?? total} in
         </span>
-        {parent.kind === 'page' ? <b>{parent.name}</b> : (
-          <button type="button" className="chip max-w-[150px] truncate" onClick={() => editor.select(parent.id)} title="Select what it lies in (Esc)">
+        {parent.kind === 'page' ? (
+          <b>{parent.name}</b>
+        ) : (
+          <button
+            type="button"
+            className="chip max-w-[150px] truncate"
+            onClick={() => editor.select(parent.id)}
+            title="Select what it lies in (Esc)"
+          >
             {parent.name}
           </button>
         )}
         <span className="ml-auto inline-flex">
-          <button type="button" className="icon-button" aria-label="Move towards the front of its row or column" title="Earlier (Alt ↑ in the ledger)" disabled={index === 0} onClick={() => editor.commit(stepEdits(doc, node.id, -1), `Move ${node.name}`)}>↑</button>
-          <button type="button" className="icon-button" aria-label="Move towards the end of its row or column" title="Later (Alt ↓ in the ledger)" disabled={index === total - 1} onClick={() => editor.commit(stepEdits(doc, node.id, 1), `Move ${node.name}`)}>↓</button>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label="Move towards the front of its row or column"
+            title="Earlier (Alt ↑ in the ledger)"
+            disabled={index === 0}
+            onClick={() => editor.commit(stepEdits(doc, node.id, -1), `Move ${node.name}`)}
+          >
+            ↑
+          </button>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label="Move towards the end of its row or column"
+            title="Later (Alt ↓ in the ledger)"
+            disabled={index === total - 1}
+            onClick={() => editor.commit(stepEdits(doc, node.id, 1), `Move ${node.name}`)}
+          >
+            ↓
+          </button>
         </span>
       </div>
       {layout && isOnLattice(layout, node) && <Columns node={node} />}
@@ -44,7 +80,10 @@ export function Place({ node }: { node: Node }) {
         <Line node={node} keys={['lifted']}>
           <Choice
             label="In the flow or lifted"
-            options={[{ value: false, label: 'in the flow' }, { value: true, label: 'lifted out of it', hint: 'keeps its pins' }]}
+            options={[
+              { value: false, label: 'in the flow' },
+              { value: true, label: 'lifted out of it', hint: 'keeps its pins' },
+            ]}
             value={lifted}
             width={250}
             onChoose={(value) => {
@@ -52,12 +91,28 @@ export function Place({ node }: { node: Node }) {
               // It stays where it is: pinned by its left and top.
               const host = layout?.boxes.get(parent.id)
               const box = layout?.boxes.get(node.id)
-              const pins = value && host && box ? { pinLeft: { px: Math.round(box.x - host.borL) }, pinTop: { px: Math.round(box.y - host.borT) } } : {}
-              const width = value && box && (resolved.width.kind === 'stretch' || resolved.width.kind === 'columns') ? { width: { kind: 'exact', px: Math.round(box.width) } } : {}
-              editor.setProps({ lifted: value, ...pins, ...width }, value ? `Lift ${node.name}` : `Put ${node.name} into the flow`)
+              const pins =
+                value && host && box
+                  ? {
+                      pinLeft: { px: Math.round(box.x - host.borL) },
+                      pinTop: { px: Math.round(box.y - host.borT) },
+                    }
+                  : {}
+              const width =
+                value && box && (resolved.width.kind === 'stretch' || resolved.width.kind === 'columns')
+                  ? { width: { kind: 'exact', px: Math.round(box.width) } }
+                  : {}
+              editor.setProps(
+                { lifted: value, ...pins, ...width },
+                value ? `Lift ${node.name}` : `Put ${node.name} into the flow`,
+              )
             }}
           />
-          {!lifted && rect && <span className="text-[12px] soft tabular-nums">at {formatPx(rect.x)}, {formatPx(rect.y)}</span>}
+          {!lifted && rect && (
+            <span className="text-[12px] soft tabular-nums">
+              at {formatPx(rect.x)}, {formatPx(rect.y)}
+            </span>
+          )}
         </Line>
       )}
       {lifted && <Pins node={node} />}
@@ -71,20 +126,36 @@ function Columns({ node }: { node: Node }) {
   const cover = coverOf(layout, node.id)
   if (!cover) return null
   const { columns } = layout.used
-  const place = (from: number, to: number) => editor.setProps({ width: sizeOnColumns(layout, node, from, to) }, `Place ${node.name} on columns`)
+  const place = (from: number, to: number) =>
+    editor.setProps({ width: sizeOnColumns(layout, node, from, to) }, `Place ${node.name} on columns`)
   const context = { min: 1, max: columns, integer: true }
   return (
     <Line node={node} keys={['width']}>
       <span>Columns</span>
-      <NumberChip label="First column" value={cover.from} context={context} onChange={(from) => place(from, Math.max(from, Math.min(columns, from + cover.to - cover.from)))} />
+      <NumberChip
+        label="First column"
+        value={cover.from}
+        context={context}
+        onChange={(from) => place(from, Math.max(from, Math.min(columns, from + cover.to - cover.from)))}
+      />
       <span>to</span>
-      <NumberChip label="Last column" value={cover.to} context={context} onChange={(to) => place(Math.min(cover.from, to), to)} />
+      <NumberChip
+        label="Last column"
+        value={cover.to}
+        context={context}
+        onChange={(to) => place(Math.min(cover.from, to), to)}
+      />
       <span>of {columns}</span>
     </Line>
   )
 }
 
-const SIDES = [['pinLeft', 'left'], ['pinRight', 'right'], ['pinTop', 'top'], ['pinBottom', 'bottom']] as const
+const SIDES = [
+  ['pinLeft', 'left'],
+  ['pinRight', 'right'],
+  ['pinTop', 'top'],
+  ['pinBottom', 'bottom'],
+] as const
 
 function Pins({ node }: { node: Node }) {
   const editor = useEditor()
@@ -95,7 +166,27 @@ function Pins({ node }: { node: Node }) {
     return (
       <span key={key} className="inline-flex items-center gap-1.5">
         <span>{word}</span>
-        <NumberChip label={`Pin ${word}`} value={value} unit={unit} shown={value === undefined ? 'free' : undefined} context={{ min: -100_000, max: 100_000 }} onChange={(px) => editor.setProps({ [key]: typeof pin === 'number' || key.startsWith('pinCenter') ? px : unit ? { percent: px } : { px } }, `Pin ${node.name}`)} onClear={() => editor.setProps({ [key]: null }, `Unpin ${node.name}`)} />
+        <NumberChip
+          label={`Pin ${word}`}
+          value={value}
+          unit={unit}
+          shown={value === undefined ? 'free' : undefined}
+          context={{ min: -100_000, max: 100_000 }}
+          onChange={(px) =>
+            editor.setProps(
+              {
+                [key]:
+                  typeof pin === 'number' || key.startsWith('pinCenter')
+                    ? px
+                    : unit
+                      ? { percent: px }
+                      : { px },
+              },
+              `Pin ${node.name}`,
+            )
+          }
+          onClear={() => editor.setProps({ [key]: null }, `Unpin ${node.name}`)}
+        />
       </span>
     )
   }

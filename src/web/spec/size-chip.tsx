@@ -9,8 +9,22 @@ import { NumberChip } from '../parts/number-chip'
 import { Choice, type Option } from '../parts/popover'
 
 type Kind = Size['kind']
-const WORDS: Record<Kind, string> = { exact: 'exact', snug: 'snug', stretch: 'stretch', percent: 'percent', columns: 'columns', svh: 'first screen' }
-const HINTS: Record<Kind, string> = { exact: 'a length', snug: 'as the content', stretch: 'all the room', percent: 'of the parent', columns: 'of the lattice', svh: 'a share' }
+const WORDS: Record<Kind, string> = {
+  exact: 'exact',
+  snug: 'snug',
+  stretch: 'stretch',
+  percent: 'percent',
+  columns: 'columns',
+  svh: 'first screen',
+}
+const HINTS: Record<Kind, string> = {
+  exact: 'a length',
+  snug: 'as the content',
+  stretch: 'all the room',
+  percent: 'of the parent',
+  columns: 'of the lattice',
+  svh: 'a share',
+}
 
 export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height' }) {
   const editor = useEditor()
@@ -19,19 +33,33 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
   const rect = layout?.rect(node.id)
   const now = rect?.[side] ?? 0
   const label = side === 'width' ? 'Width' : 'Height'
-  const commit = (next: Size, gesture?: string) => editor.setProps({ [side]: next }, `${label} of ${node.name}`, gesture)
-  const kinds: Kind[] = side === 'width' ? ['snug', 'stretch', 'columns', 'exact', 'percent'] : node.kind === 'section' ? ['snug', 'exact', 'svh'] : ['snug', 'stretch', 'exact', 'percent']
-  const options: Option<Kind>[] = kinds.map((kind) => ({ value: kind, label: WORDS[kind], hint: HINTS[kind] }))
+  const commit = (next: Size, gesture?: string) =>
+    editor.setProps({ [side]: next }, `${label} of ${node.name}`, gesture)
+  const kinds: Kind[] =
+    side === 'width'
+      ? ['snug', 'stretch', 'columns', 'exact', 'percent']
+      : node.kind === 'section'
+        ? ['snug', 'exact', 'svh']
+        : ['snug', 'stretch', 'exact', 'percent']
+  const options: Option<Kind>[] = kinds.map((kind) => ({
+    value: kind,
+    label: WORDS[kind],
+    hint: HINTS[kind],
+  }))
   const choose = (kind: Kind) => {
     if (kind === size.kind) return
     if (kind === 'exact') commit({ kind, px: Math.round(now * 100) / 100 })
     else if (kind === 'snug') commit({ kind })
     else if (kind === 'stretch') commit({ kind, weight: 1 })
     else if (kind === 'percent') commit({ kind, percent: 100 })
-    else if (kind === 'svh') commit({ kind, percent: Math.max(1, Math.round((now / editor.view.fold) * 100)) })
+    else if (kind === 'svh')
+      commit({ kind, percent: Math.max(1, Math.round((now / editor.view.fold) * 100)) })
     else {
       const used = layout!.used
-      const span = Math.min(used.columns, Math.max(1, Math.round((now + used.gutter) / (used.columnWidth + used.gutter))))
+      const span = Math.min(
+        used.columns,
+        Math.max(1, Math.round((now + used.gutter) / (used.columnWidth + used.gutter))),
+      )
       commit({ kind: 'columns', span })
     }
   }
@@ -40,16 +68,59 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     if (!parent) return undefined
     return side === 'width' ? parent.width - parent.padX : parent.height - parent.padY
   }
-  const context = { min: 0, max: 100_000, whole: parentSize(), columns: layout ? (count: number) => spanWidth(layout.used, count) : undefined }
+  const context = {
+    min: 0,
+    max: 100_000,
+    whole: parentSize(),
+    columns: layout ? (count: number) => spanWidth(layout.used, count) : undefined,
+  }
   return (
     <>
       <span>{label}</span>
       <Choice label={label} options={options} value={size.kind} onChoose={choose} />
-      {size.kind === 'exact' && <NumberChip label={`${label} in px`} value={typeof size.px === 'number' ? size.px : now} unit=" px" context={context} onChange={(px) => commit({ kind: 'exact', px })} />}
-      {size.kind === 'percent' && <NumberChip label={`${label} in percent`} value={size.percent} unit=" %" context={{ min: 0, max: 1000 }} onChange={(percent) => commit({ kind: 'percent', percent })} />}
-      {size.kind === 'svh' && <NumberChip label={`${label} as a share of the first screen`} value={size.percent} unit=" %" context={{ min: 0, max: 1000 }} onChange={(percent) => commit({ kind: 'svh', percent })} />}
-      {size.kind === 'stretch' && size.weight !== 1 && <NumberChip label={`${label} weight`} value={size.weight} context={{ min: 0.01, max: 1000 }} onChange={(weight) => commit({ kind: 'stretch', weight })} />}
-      {size.kind === 'columns' && side === 'width' && layout && !isOnLattice(layout, node) && <NumberChip label="Columns wide" value={size.span} context={{ min: 1, max: 48, integer: true }} onChange={(span) => commit({ kind: 'columns', span })} />}
+      {size.kind === 'exact' && (
+        <NumberChip
+          label={`${label} in px`}
+          value={typeof size.px === 'number' ? size.px : now}
+          unit=" px"
+          context={context}
+          onChange={(px) => commit({ kind: 'exact', px })}
+        />
+      )}
+      {size.kind === 'percent' && (
+        <NumberChip
+          label={`${label} in percent`}
+          value={size.percent}
+          unit=" %"
+          context={{ min: 0, max: 1000 }}
+          onChange={(percent) => commit({ kind: 'percent', percent })}
+        />
+      )}
+      {size.kind === 'svh' && (
+        <NumberChip
+          label={`${label} as a share of the first screen`}
+          value={size.percent}
+          unit=" %"
+          context={{ min: 0, max: 1000 }}
+          onChange={(percent) => commit({ kind: 'svh', percent })}
+        />
+      )}
+      {size.kind === 'stretch' && size.weight !== 1 && (
+        <NumberChip
+          label={`${label} weight`}
+          value={size.weight}
+          context={{ min: 0.01, max: 1000 }}
+          onChange={(weight) => commit({ kind: 'stretch', weight })}
+        />
+      )}
+      {size.kind === 'columns' && side === 'width' && layout && !isOnLattice(layout, node) && (
+        <NumberChip
+          label="Columns wide"
+          value={size.span}
+          context={{ min: 1, max: 48, integer: true }}
+          onChange={(span) => commit({ kind: 'columns', span })}
+        />
+      )}
       {size.kind !== 'exact' && <span className="soft tabular-nums">{formatPx(now)} px</span>}
     </>
   )

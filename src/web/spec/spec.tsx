@@ -1,21 +1,24 @@
 /** The spec: what is selected, as short statements whose values are changed in place. */
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
-import { holdsBlocks, isText } from '../../core/document/kinds'
 import type { Node } from '../../core/document/document'
+import { holdsBlocks, isText } from '../../core/document/kinds'
 import { LatticeBench } from '../bench/lattice-bench'
 import { useEditor } from '../editor/use-editor'
+import { NumberChip } from '../parts/number-chip'
 import { Inside } from './inside'
 import { Group, Line } from './line'
-import { Look, LinkLine, PictureLines, TypeLines } from './look'
+import { LinkLine, Look, PictureLines, TypeLines } from './look'
 import { Place } from './place'
 import { SizeChips } from './size-chip'
-import { NumberChip } from '../parts/number-chip'
 
 export function Spec() {
   const editor = useEditor()
   const node = editor.selected
   return (
-    <aside aria-label="Spec" className="flex w-[300px] flex-none flex-col border-l border-base-300 bg-base-100">
+    <aside
+      aria-label="Spec"
+      className="flex w-[300px] flex-none flex-col border-l border-base-300 bg-base-100"
+    >
       {node ? <BlockSpec key={node.id} node={node} /> : <LatticeBench />}
     </aside>
   )
@@ -30,11 +33,32 @@ function BlockSpec({ node }: { node: Node }) {
   return (
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{many > 1 ? `${many} blocks` : node.name}</h2>
-        <button type="button" className="icon-button" aria-pressed={node.locked} title={node.locked ? 'Unlock' : 'Lock'} aria-label={node.locked ? 'Unlock' : 'Lock'} onClick={() => editor.commit([{ op: 'meta', node: node.id, locked: !node.locked }], node.locked ? 'Unlock' : 'Lock')}>
+        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">
+          {many > 1 ? `${many} blocks` : node.name}
+        </h2>
+        <button
+          type="button"
+          className="icon-button"
+          aria-pressed={node.locked}
+          title={node.locked ? 'Unlock' : 'Lock'}
+          aria-label={node.locked ? 'Unlock' : 'Lock'}
+          onClick={() =>
+            editor.commit(
+              [{ op: 'meta', node: node.id, locked: !node.locked }],
+              node.locked ? 'Unlock' : 'Lock',
+            )
+          }
+        >
           {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
         </button>
-        <button type="button" className="icon-button" aria-pressed={hidden} title={hidden ? 'Show' : 'Hide'} aria-label={hidden ? 'Show' : 'Hide'} onClick={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide')}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-pressed={hidden}
+          title={hidden ? 'Show' : 'Hide'}
+          aria-label={hidden ? 'Show' : 'Hide'}
+          onClick={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide')}
+        >
           {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
         </button>
       </header>
@@ -89,21 +113,29 @@ function ScopeSwitch() {
   const widest = editor.doc.views[0]
   const narrower = editor.view.id !== widest.id
   const button = (only: boolean, words: string) => (
-    <button type="button" role="radio" aria-checked={editor.onlyHere === only} className={`flex-1 rounded-[3px] px-2 py-1 ${editor.onlyHere === only ? 'bg-base-100 font-bold text-primary shadow-sm' : 'soft'}`} onClick={() => editor.set({ onlyHere: only })}>
+    <button
+      type="button"
+      role="radio"
+      aria-checked={editor.onlyHere === only}
+      className={`flex-1 rounded-[3px] px-2 py-1 ${editor.onlyHere === only ? 'bg-base-100 font-bold text-primary shadow-sm' : 'soft'}`}
+      onClick={() => editor.set({ onlyHere: only })}
+    >
       {words}
     </button>
   )
   return (
     <div className="rule-b px-4 py-2">
       {narrower ? (
-        <div role="radiogroup" aria-label="A change applies to" className="flex rounded-[4px] bg-base-200 p-0.5 text-[12px]">
+        <div
+          role="radiogroup"
+          aria-label="A change applies to"
+          className="flex rounded-[4px] bg-base-200 p-0.5 text-[12px]"
+        >
           {button(true, `Only ${editor.view.name}`)}
           {button(false, 'Every view')}
         </div>
       ) : (
-        <p className="text-[12px] leading-[22px] soft">
-          Changes on {editor.view.name} hold for every view that has no value of its own.
-        </p>
+        <p className="text-[12px] leading-[22px] soft">{editor.view.name} leads; narrower views follow it.</p>
       )}
     </div>
   )
@@ -113,7 +145,13 @@ function Limits({ node }: { node: Node }) {
   const editor = useEditor()
   const resolved = editor.resolved(node)
   const chip = (key: 'minWidth' | 'maxWidth' | 'minHeight' | 'maxHeight', label: string) => (
-    <NumberChip label={label} value={resolved[key]} context={{ min: 0, max: 100_000 }} onChange={(value) => editor.setProps({ [key]: value }, `${label} of ${node.name}`)} onClear={() => editor.setProps({ [key]: null }, `No ${label.toLowerCase()}`)} />
+    <NumberChip
+      label={label}
+      value={resolved[key]}
+      context={{ min: 0, max: 100_000 }}
+      onChange={(value) => editor.setProps({ [key]: value }, `${label} of ${node.name}`)}
+      onClear={() => editor.setProps({ [key]: null }, `No ${label.toLowerCase()}`)}
+    />
   )
   return (
     <>

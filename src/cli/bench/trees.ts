@@ -1,0 +1,86 @@
+/** The same deterministic tree for every engine: nested rows and columns as pages have them. */
+import type { NodeTree, ProjectFile, Props } from '../../core/document/schema'
+import { starterProject } from '../../core/shelf/starter'
+
+export type BenchNode = {
+  id: string
+  row: boolean
+  gap: number
+  pad: number
+  width: number | undefined
+  height: number | undefined
+  grow: number
+  children: BenchNode[]
+}
+
+/** Sections of rows of columns of leaves, until `count` nodes are made. Seeded by position alone. */
+export function benchTree(count: number): BenchNode {
+  let made = 0
+  const node = (depth: number, index: number): BenchNode => {
+    const id = `b${made++}`
+    const leaf = depth >= 4
+    const row = depth % 2 === 1
+    const own: BenchNode = {
+      id,
+      row,
+      gap: [0, 8, 16, 24][(index + depth) % 4],
+      pad: leaf ? 0 : [0, 4, 8][index % 3],
+      width: leaf ? 20 + ((index * 37) % 90) : undefined,
+      height: leaf ? 12 + ((index * 13) % 30) : undefined,
+      grow: !leaf && depth > 1 && index % 2 === 0 ? 1 : 0,
+      children: [],
+    }
+    if (leaf) return own
+    const fan = depth === 0 ? Number.POSITIVE_INFINITY : [0, 5, 3, 4][depth]
+    for (let i = 0; i < fan && made < count; i++) own.children.push(node(depth + 1, i + index))
+    return own
+  }
+  return node(0, 0)
+}
+
+export function countNodes(node: BenchNode): number {
+  return node.children.reduce((sum, child) => sum + countNodes(child), 1)
+}
+
+const key = (i: number) => `a${i.toString().padStart(6, '0')}`
+
+function toTree(node: BenchNode, i: number): NodeTree {
+  const props: Props = {
+    flow: node.row ? 'row' : 'column',
+    rowGap: node.gap,
+    paddingTop: node.pad,
+    paddingRight: node.pad,
+    paddingBottom: node.pad,
+    paddingLeft: node.pad,
+    width:
+      node.width !== undefined
+        ? { kind: 'exact', px: node.width }
+        : node.grow > 0
+          ? { kind: 'stretch', weight: node.grow }
+          : { kind: 'snug' },
+    height: node.height !== undefined ? { kind: 'exact', px: node.height } : { kind: 'snug' },
+  }
+  return {
+    id: node.id,
+    kind: 'box',
+    name: 'Box',
+    order: key(i),
+    props,
+    ...(node.children.length > 0 ? { children: node.children.map(toTree) } : {}),
+  }
+}
+
+/** The tree as a project: the root is one section, edge to edge. */
+export function benchProject(root: BenchNode): ProjectFile {
+  const project = starterProject('Bench', 'bench')
+  const section: NodeTree = {
+    id: root.id,
+    kind: 'section',
+    name: 'Section',
+    order: 'a0',
+    props: { flow: 'column', rowGap: root.gap, fullBleed: true },
+    children: root.children.map(toTree),
+  }
+  project.pages[0].sections = [section]
+  return project
+}

@@ -1,0 +1,96 @@
+/** `lattice bench`: speed as ratios, side by side in one run. */
+import { writeFile } from 'node:fs/promises'
+import { launch } from '../browser'
+import { pathFrom, Refusal, readArgs } from '../refusal'
+import { type Timings, timeChromium, timeCore, timeYoga } from './engines'
+import { benchTree, countNodes } from './trees'
+
+const SIZES = [1_000, 10_000]
+const ROUNDS = 9
+/** Bars, as ratios of our time to theirs. */
+const BARS: Record<keyof Timings, { yoga?: number; chromium?: number }> = {
+  full: { yoga: 0.4 },
+  width: { yoga: 0.3, chromium: 0.3 },
+  leaf: { yoga: 0.1, chromium: 0.5 },
+}
+const WORDS: Record<keyof Timings, string> = {
+  full: 'full layout',
+  width: 'new width',
+  leaf: 'one leaf edited',
+}
+
+const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
+const median = (list: number[]) => sorted(list)[Math.floor(list.length / 2)]
+const p95 = (list: number[]) => sorted(list)[Math.min(list.length - 1, Math.floor(list.length * 0.95))]
+const ms = (value: number) => value.toFixed(2).padStart(8)
+
+type Row = {
+  name: string
+  nodes: number
+  core: number
+  coreP95: number
+  yoga: number
+  chromium: number
+  ratioYoga: number
+  ratioChromium: number
+  met: boolean
+}
+
+export async function bench(args: string[]): Promise<number> {
+  const { values } = readArgs(args, { only: { type: 'string' }, json: { type: 'string' } })
+  if (values.only !== undefined && !Object.hasOwn(BARS, values.only))
+    throw new Refusal(`--only ${values.only}: the benches are ${Object.keys(BARS).join(', ')}`)
+  const tasks = (Object.keys(BARS) as (keyof Timings)[]).filter(
+    (task) => values.only === undefined || task === values.only,
+  )
+  const browser = await launch()
+  const rows: Row[] = []
+  try {
+    const page = await browser.newPage()
+    await page.addInitScript('globalThis.__name = (value) => value')
+    await page.goto('about:blank')
+    console.log(
+      'task               nodes   core ms      p95  yoga ms  chromium ms   ratio to yoga (bar)   to chromium (bar)',
+    )
+    for (const size of SIZES) {
+      const tree = benchTree(size)
+      const nodes = countNodes(tree)
+      // A first round warms every engine up and is thrown away.
+      timeCore(tree, 2)
+      const core = timeCore(tree, ROUNDS)
+      const yoga = timeYoga(tree, ROUNDS)
+      const chromium = await timeChromium(page, tree, ROUNDS)
+      for (const task of tasks) {
+        const own = median(core[task])
+        const toYoga = own / median(yoga[task])
+        const toChromium = own / Math.max(0.05, median(chromium[task]))
+        const bar = BARS[task]
+        const met =
+          (bar.yoga === undefined || toYoga <= bar.yoga) &&
+          (bar.chromium === undefined || toChromium <= bar.chromium)
+        rows.push({
+          name: task,
+          nodes,
+          core: own,
+          coreP95: p95(core[task]),
+          yoga: median(yoga[task]),
+          chromium: median(chromium[task]),
+          ratioYoga: toYoga,
+          ratioChromium: toChromium,
+          met,
+        })
+        const shown = (ratio: number, limit: number | undefined) =>
+          `${ratio.toFixed(3)}${limit === undefined ? '' : ` (${limit})`}`.padStart(18)
+        console.log(
+          `${WORDS[task].padEnd(16)} ${String(nodes).padStart(7)}  ${ms(own)} ${ms(p95(core[task]))} ${ms(median(yoga[task]))}     ${ms(median(chromium[task]))}   ${shown(toYoga, bar.yoga)}  ${shown(toChromium, bar.chromium)}${met ? '' : '  missed'}`,
+        )
+      }
+    }
+  } finally {
+    await browser.close()
+  }
+  if (values.json !== undefined) await writeFile(pathFrom(values.json), `${JSON.stringify(rows, null, 1)}\n`)
+  const missed = rows.filter((row) => !row.met).length
+  console.log(missed === 0 ? 'every bar is met' : `${missed} of ${rows.length} bars are missed`)
+  return missed === 0 ? 0 : 1
+}
