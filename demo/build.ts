@@ -1,6 +1,7 @@
 /** Writes demo/hollow-oak.json: the demo project in the open format. Run with `npm run demo:build`. */
 import { writeFileSync } from 'node:fs'
 import { generateNKeysBetween } from 'fractional-indexing'
+import { Document } from '../src/core/document/document'
 import { checkProject } from '../src/core/document/open'
 import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
@@ -132,6 +133,6 @@ const project: ProjectFile = {
   }),
 }
 
-const checked = checkProject(JSON.parse(JSON.stringify(project)))
+const checked = Document.fromFile(checkProject(JSON.parse(JSON.stringify(project)))).toFile()
 writeFileSync(new URL('hollow-oak.json', import.meta.url), `${JSON.stringify(checked, null, 1)}\n`)
 console.log(`demo/hollow-oak.json: ${pages.length} pages, ${count} blocks, ${assets.length} pictures`)

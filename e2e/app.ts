@@ -4,28 +4,14 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
 import { type Running, serve } from '../src/cli/serve'
-import { freePort } from '../src/server/mariadb'
 
-export type App = Running & { data: string; databasePort: number; restart: () => Promise<void> }
-
-export const test = base.extend<{ desk: Page }, { app: App }>({
+export const test = base.extend<{ desk: Page }, { app: Running }>({
   app: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner demands a pattern
     async ({}, use) => {
       const data = await mkdtemp(join(tmpdir(), 'just-lattice-e2e-'))
-      const databasePort = await freePort()
-      let running = await serve({ data, port: 0, demo: true, databasePort, logLevel: 'silent' })
-      const app: App = {
-        data,
-        databasePort,
-        address: running.address,
-        port: running.port,
-        stop: () => running.stop(),
-        restart: async () => {
-          running = await serve({ data, port: app.port, demo: true, databasePort, logLevel: 'silent' })
-        },
-      }
-      await use(app)
+      const running = await serve({ data, port: 0, demo: true, logLevel: 'silent' })
+      await use(running)
       await running.stop().catch(() => undefined)
       await rm(data, { recursive: true, force: true })
     },

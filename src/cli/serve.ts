@@ -9,7 +9,7 @@ import { openProject } from '../core/document/open'
 import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
 import { openPool } from '../server/db/pool'
-import { startMariaDb } from '../server/mariadb'
+import { type MariaDb, startMariaDb } from '../server/mariadb'
 import { numberOption, pathFrom, Refusal, readArgs } from './refusal'
 import { newestSource } from './sources'
 
@@ -30,7 +30,7 @@ export async function buildWeb() {
   if (result.status !== 0) throw new Error('the web app could not be built')
 }
 
-export type Running = { address: string; port: number; stop: () => Promise<void> }
+export type Running = { address: string; port: number; database: MariaDb; stop: () => Promise<void> }
 
 export type ServeOptions = {
   data: string
@@ -56,7 +56,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
       await pool.end().catch(() => undefined)
       await database.stop()
     }
-    return { address: `http://localhost:${port}/`, port, stop }
+    return { address: `http://localhost:${port}/`, port, database, stop }
   } catch (error) {
     await pool.end().catch(() => undefined)
     await database.stop()

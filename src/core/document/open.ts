@@ -238,7 +238,10 @@ function syntaxReason(text: string, message: string): string {
   ) {
     return `is cut short: it ends after ${text.length} characters, in the middle of a value`
   }
-  if (!position) return 'is not JSON'
+  if (!position) {
+    const token = /Unexpected token '(.)'/.exec(message)
+    return token ? `is not JSON: “${token[1]}” was not expected` : 'is not JSON'
+  }
   const before = text.slice(0, Number(position[1]))
   const line = before.split('\n').length
   return `is not JSON: line ${line}, character ${before.length - before.lastIndexOf('\n')}`

@@ -183,6 +183,13 @@ function whatIsMissing(found: LatticeKnown, missing: LatticeKey[]): { need: Latt
 function outOfRange(solved: Record<LatticeKey, number>, known: LatticeKnown): LatticeSolution | undefined {
   const blame = (candidates: LatticeKey[]): LatticeKey =>
     candidates.find((key) => known[key] !== undefined) ?? candidates[0]
+  if (solved.container <= 0) {
+    return {
+      status: 'invalid',
+      key: blame(['margin', 'width', 'container']),
+      reason: 'the margins leave no container',
+    }
+  }
   if (solved.columnWidth <= 0) {
     return {
       status: 'invalid',
@@ -202,13 +209,6 @@ function outOfRange(solved: Record<LatticeKey, number>, known: LatticeKnown): La
       status: 'invalid',
       key: blame(['container', 'width', 'margin']),
       reason: `the container is ${formatPx(-solved.margin * 2)} px wider than the viewport`,
-    }
-  }
-  if (solved.container <= 0) {
-    return {
-      status: 'invalid',
-      key: blame(['margin', 'width', 'container']),
-      reason: 'the margins leave no container',
     }
   }
   return undefined

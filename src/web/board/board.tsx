@@ -1,5 +1,5 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
-import { useEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
 import { blockAt } from '../../core/arrange/hit'
 import { isText } from '../../core/document/kinds'
 import { useEditor } from '../editor/use-editor'
@@ -44,6 +44,12 @@ export function Board() {
       removeEventListener('keydown', key)
       removeEventListener('keyup', key)
     }
+  }, [editor])
+
+  // Fitted before the first paint, so that nothing jumps.
+  useLayoutEffect(() => {
+    const box = board.current?.getBoundingClientRect()
+    if (box) editor.measured(box.width, box.height)
   }, [editor])
 
   const { camera } = editor

@@ -80,7 +80,16 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
   }
   const numbers = used.columnWidth * zoom >= 11
   return (
-    <div style={{ position: 'absolute', left, top: top - 44, width: view.width * zoom }}>
+    <div
+      style={{
+        position: 'absolute',
+        left,
+        top: Math.max(top - 44, 0),
+        width: view.width * zoom,
+        // Stays in sight when the sheet is scrolled under it.
+        background: top < 44 ? 'color-mix(in srgb, var(--desk) 94%, transparent)' : undefined,
+      }}
+    >
       <div
         className="truncate whitespace-nowrap text-[12px] leading-5"
         style={{ maxWidth: Math.max(90, view.width * zoom) }}

@@ -210,6 +210,19 @@ export class Editor {
     this.changed()
   }
 
+  /** Real size, with what is selected in the middle. */
+  zoomReal() {
+    this.zoomTo(1)
+    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
+    const rect = this.selected && place?.layout.rect(this.selected.id)
+    if (!rect || !place) return
+    const { width, height } = this.boardSize
+    const x = width / 2 - (place.left + rect.x + rect.width / 2)
+    const y = height / 2 - (rect.y + Math.min(rect.height, height - 160) / 2)
+    this.camera = { x: Math.min(62, x), y: Math.min(62, y), zoom: 1 }
+    this.changed()
+  }
+
   pan(dx: number, dy: number) {
     this.camera = { ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy }
     this.changed()

@@ -1,9 +1,9 @@
 /** The one bar at the top: project and page, views shown, saved state, handoff. */
 import {
   ChevronDown,
-  Command,
   Download,
   FileDown,
+  Keyboard,
   Moon,
   Plus,
   Redo2,
@@ -120,7 +120,7 @@ export function TopBar() {
           title="All commands (Ctrl K)"
           onClick={() => editor.set({ dialog: 'palette' })}
         >
-          <Command {...ICON} />
+          <Keyboard {...ICON} />
         </button>
         <button
           type="button"

@@ -243,6 +243,27 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
   const section = node.kind === 'section'
   const rect = layout?.rect(node.id)
   const hidden = editor.resolved(node).hidden === true
+  const switches = (
+    <span className="hidden w-[44px] flex-none justify-end group-hover:flex">
+      <RowSwitch
+        label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
+        onPress={() =>
+          editor.commit(
+            [{ op: 'meta', node: node.id, locked: !node.locked }],
+            node.locked ? 'Unlock' : 'Lock',
+          )
+        }
+      >
+        {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
+      </RowSwitch>
+      <RowSwitch
+        label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
+        onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}
+      >
+        {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
+      </RowSwitch>
+    </span>
+  )
   const chevron = row.open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
   return (
     <div
@@ -252,7 +273,7 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
       aria-selected={selected}
       aria-posinset={row.position + 1}
       aria-setsize={row.siblings}
-      aria-label={node.name}
+      aria-labelledby={renaming ? undefined : `name-${node.id}`}
       tabIndex={tabbable ? 0 : -1}
       data-row={node.id}
       data-drop={mark}
@@ -301,27 +322,10 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
           onDone={() => onRename(false)}
         />
       ) : (
-        <span className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>{node.name}</span>
+        <span id={`name-${node.id}`} className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>
+          {node.name}
+        </span>
       )}
-      <span className="hidden flex-none group-hover:flex group-focus-within:flex">
-        <RowSwitch
-          label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
-          onPress={() =>
-            editor.commit(
-              [{ op: 'meta', node: node.id, locked: !node.locked }],
-              node.locked ? 'Unlock' : 'Lock',
-            )
-          }
-        >
-          {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
-        </RowSwitch>
-        <RowSwitch
-          label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
-          onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}
-        >
-          {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
-        </RowSwitch>
-      </span>
       {node.locked && (
         <span className="flex-none soft group-hover:hidden">
           <Lock {...ICON} />
@@ -349,16 +353,20 @@ function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, o
             />
           </span>
           <span
-            className="w-[44px] flex-none text-right text-[12px] tabular-nums soft"
+            className="w-[44px] flex-none text-right text-[12px] tabular-nums soft group-hover:hidden"
             data-offset-of={node.id}
           >
             {rect ? formatPx(rect.y) : '–'}
           </span>
+          {switches}
         </>
       ) : (
-        <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">
-          {wordsFor(doc, node, editor.view.id, layout)}
-        </span>
+        <>
+          <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">
+            {wordsFor(doc, node, editor.view.id, layout)}
+          </span>
+          {switches}
+        </>
       )}
     </div>
   )

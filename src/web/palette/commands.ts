@@ -149,7 +149,7 @@ export const COMMANDS: Command[] = [
     keys: 'Mod+-',
     run: (editor) => editor.zoomTo(editor.camera.zoom / 1.25),
   },
-  { id: 'zoom-real', name: 'Real size', group: 'Board', keys: 'Mod+0', run: (editor) => editor.zoomTo(1) },
+  { id: 'zoom-real', name: 'Real size', group: 'Board', keys: 'Mod+0', run: (editor) => editor.zoomReal() },
   { id: 'fit', name: 'Fit the sheets', group: 'Board', keys: 'F', run: (editor) => editor.fit() },
   {
     id: 'lattice',

@@ -101,7 +101,7 @@ export function Shelf() {
             type="button"
             className="plain-button min-w-[58px] font-semibold tabular-nums"
             title="Real size (Ctrl 0)"
-            onClick={() => editor.zoomTo(1)}
+            onClick={() => editor.zoomReal()}
           >
             {Math.round(editor.camera.zoom * 100)} %
           </button>

@@ -33,7 +33,9 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
           [draft],
         )
   // A block is shown on a narrow stage, near its own size.
-  const width = draft.kind === 'section' ? views[0].width : 460
+  // Headers and footers are low: on a narrower window they are readable here.
+  const low = draft.props.tag === 'header' || draft.props.tag === 'footer'
+  const width = draft.kind !== 'section' ? 460 : low ? 820 : views[0].width
   const doc = Document.fromFile({
     format: FORMAT,
     version: VERSION,
@@ -53,7 +55,7 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
     ],
   })
   const layout = new PageLayout(doc, 'stage', views[0].id, width, paragraphs)
-  const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, Math.max(width * 0.56, Math.min(layout.height, width * 0.75))))}`
+  const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, width * 0.56))}`
   cache.set(key, url)
   return url
 }
@@ -69,7 +71,5 @@ export function Thumbnail({
 }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: fonts that arrive change the picture
   const url = useMemo(() => draw(item, views, tokens), [item, views, tokens, library.version])
-  return (
-    <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-white object-cover object-top" />
-  )
+  return <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-base-200 object-contain" />
 }

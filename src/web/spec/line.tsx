@@ -33,12 +33,12 @@ export function Line({
       {own.length > 0 && (
         <button
           type="button"
-          className="ml-auto inline-flex items-center gap-1 rounded-[3px] px-1 text-[12px] text-(--gold-text) hover:bg-(--gold-wash)"
+          className="grid size-[22px] flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title={`Only on ${editor.view.name}. Put back what wider views have.`}
           aria-label={`Put back ${keys[0]} on ${editor.view.name}`}
           onClick={() => editor.putBack(node, own)}
         >
-          <Undo2 size={13} strokeWidth={1.75} aria-hidden /> {editor.view.name}
+          <Undo2 size={13} strokeWidth={1.75} aria-hidden />
         </button>
       )}
     </div>

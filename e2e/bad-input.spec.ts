@@ -1,0 +1,72 @@
+/** What cannot be right is said where it was given, and changes nothing. */
+import { readFile } from 'node:fs/promises'
+import { DEMO_FILE } from '../src/cli/serve'
+import { expect, row, saved, setValue, stored, test } from './app'
+
+test('a broken project file: the place and the reason, nothing imported', async ({ page, app }) => {
+  await page.goto(app.address)
+  const cards = page.locator('[data-project]')
+  await expect(cards).not.toHaveCount(0)
+  const before = await cards.count()
+  const demo = await readFile(DEMO_FILE, 'utf8')
+  const open = (name: string, text: string) =>
+    page
+      .getByLabel('Project file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  await open('cut.json', demo.slice(0, 5000))
+  await expect(page.getByRole('alert')).toContainText('cut short')
+  await open('newer.json', demo.replace('"version": 1', '"version": 9'))
+  await expect(page.getByRole('alert')).toContainText('version: this file is of version 9')
+  const twice = JSON.parse(demo)
+  twice.pages[1].sections[0].id = twice.pages[0].sections[0].id
+  await open('twice.json', JSON.stringify(twice))
+  await expect(page.getByRole('alert')).toContainText('pages[1].sections[0].id')
+  await page.getByRole('button', { name: 'Understood' }).click()
+  await page.reload()
+  await expect(cards).toHaveCount(before)
+})
+
+test('a lattice that cannot be: said at the bench, the sheet keeps its last good one', async ({ desk }) => {
+  const header = desk.getByRole('group', { name: 'Columns of Desktop' })
+  await expect(header.locator('[data-column]')).toHaveCount(12)
+  for (const [label, value, reason] of [
+    [/^Columns:/, '0', 'at least 1'],
+    [/^Gutter:/, '200', 'no room'],
+    [/^Gutter:/, '-4', 'negative'],
+  ] as const) {
+    await setValue(desk, label, value)
+    await expect(desk.getByRole('alert')).toContainText(reason)
+    await expect(header.locator('[data-column]')).toHaveCount(12)
+    await setValue(desk, label, String(label).includes('Col') ? '12' : '24')
+    await expect(desk.getByRole('alert')).toHaveCount(0)
+  }
+  await saved(desk)
+  expect((await stored(desk)).views[0].lattice).toMatchObject({ columns: 12, gutter: 24 })
+})
+
+test('letters and divisions by zero in a field: said there, the old value kept', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  await setValue(desk, /^Padding top:/, '9/0')
+  await expect(desk.getByRole('alert')).toContainText('division by zero')
+  await desk.locator('input:focus').fill('tall')
+  await desk.keyboard.press('Enter')
+  await expect(desk.getByRole('alert')).toContainText('a number is missing')
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('button', { name: /^Padding top:/ })).toHaveText('96')
+})
+
+test('a file that is no picture is refused with its name', async ({ desk }) => {
+  await desk.getByRole('tab', { name: /Pictures/ }).click()
+  await desk
+    .getByLabel('Picture files')
+    .setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') })
+  await expect(desk.getByRole('alert')).toContainText('“notes.png” cannot be read as a picture')
+  await desk.getByLabel('Picture files').setInputFiles({
+    name: 'leaf.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30" fill="#8fae7c"/></svg>',
+    ),
+  })
+  await expect(desk.getByTitle('Place leaf')).toBeVisible()
+})

@@ -1,0 +1,152 @@
+/** The board, the ledger and the keyboard; and nothing serious for axe-core on any screen. */
+
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import type { Page } from '@playwright/test'
+import { expect, findNode, onSheet, row, saved, stored, test } from './app'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+async function serious(page: Page): Promise<string[]> {
+  // Evaluated rather than added as a script: the page's policy allows no foreign scripts.
+  await page.evaluate(AXE)
+  return page.evaluate(async () => {
+    const axe = (
+      globalThis as unknown as {
+        axe: {
+          run: (
+            context: unknown,
+          ) => Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }>
+        }
+      }
+    ).axe
+    // What lies on a sheet is the user's page, not ours.
+    const { violations } = await axe.run({ exclude: [['[data-sheet]']] })
+    return violations
+      .filter((each) => each.impact === 'serious' || each.impact === 'critical')
+      .map((each) => `${each.id}: ${each.nodes[0].html}`)
+  })
+}
+
+test('nothing serious for axe-core, light and dark', async ({ page, app }) => {
+  await page.goto(app.address)
+  await page.getByRole('link', { name: 'Open Hollow Oak Seed Library', exact: true }).waitFor()
+  expect(await serious(page)).toEqual([])
+  await page.getByRole('link', { name: 'Open Hollow Oak Seed Library', exact: true }).click()
+  await row(page, 'Hero').waitFor()
+  for (const theme of ['Dark', 'Light']) {
+    expect(await serious(page)).toEqual([])
+    await row(page, 'Hero').click()
+    await page.getByRole('tab', { name: /Sections/ }).click()
+    expect(await serious(page)).toEqual([])
+    await page.getByRole('tab', { name: /Sections/ }).click()
+    await page.keyboard.press('b')
+    await page.getByRole('button', { name: theme, exact: true }).click()
+  }
+})
+
+test('pan, zoom, fit, real size', async ({ desk }) => {
+  const sheet = desk.locator('[data-sheet=desktop]')
+  const width = async () => (await sheet.boundingBox())!.width
+  const fitted = await width()
+  await desk.keyboard.press('ControlOrMeta+0')
+  expect(await width()).toBeCloseTo(1440, 0)
+  await desk.mouse.move(600, 400)
+  const before = (await sheet.boundingBox())!
+  await desk.mouse.wheel(0, 120)
+  await expect.poll(async () => (await sheet.boundingBox())!.y).toBeCloseTo(before.y - 120, 0)
+  await desk.keyboard.down('Control')
+  await desk.mouse.wheel(0, 100)
+  await desk.keyboard.up('Control')
+  await expect.poll(width).toBeLessThan(1440)
+  await desk.keyboard.press('f')
+  await expect.poll(width).toBeCloseTo(fitted, 0)
+})
+
+test('a notch sizes a block on whole columns; Escape takes a drag back', async ({ desk }) => {
+  await row(desk, 'Hero').press('ArrowRight')
+  await row(desk, 'Hero words').click()
+  const tag = desk.locator('[data-size-tag=desktop]')
+  await expect(tag).toContainText('columns 1–6')
+  const notch = (await desk.locator('[data-notch="1,0"]').boundingBox())!
+  const column = (await desk
+    .getByRole('group', { name: 'Columns of Desktop' })
+    .locator('[data-column="4"]')
+    .boundingBox())!
+  const from = { x: notch.x + 4, y: notch.y + 4 }
+  await desk.mouse.move(from.x, from.y)
+  await desk.mouse.down()
+  // Let go inside the gutter behind column 4: the right edge goes to the column, not into the gutter.
+  await desk.mouse.move(column.x + column.width + 2, from.y, { steps: 4 })
+  await expect(tag).toContainText('columns 1–4')
+  await desk.keyboard.press('Escape')
+  await desk.mouse.up()
+  await expect(tag).toContainText('columns 1–6')
+})
+
+test('drag a section in the ledger; it is the same on every sheet', async ({ desk }) => {
+  const from = (await row(desk, 'Quote').boundingBox())!
+  const to = (await row(desk, 'Ready to sow').boundingBox())!
+  await desk.mouse.move(from.x + 60, from.y + 14)
+  await desk.mouse.down()
+  await desk.mouse.move(to.x + 60, to.y + 3, { steps: 6 })
+  await expect(row(desk, 'Ready to sow')).toHaveAttribute('data-drop', 'before')
+  await desk.mouse.up()
+  await expect(desk.getByRole('treeitem', { level: 1 }).nth(2)).toHaveAccessibleName('Quote')
+  await saved(desk)
+  expect((await stored(desk)).pages[0].sections.map((section) => section.name)).toEqual([
+    'Header',
+    'Hero',
+    'Quote',
+    'Ready to sow',
+    'Footer',
+  ])
+  const quote = (await onSheet(desk, 'mobile', 'eleven packets').boundingBox())!
+  const ready = (await onSheet(desk, 'mobile', 'Ready to sow this week').boundingBox())!
+  expect(quote.y).toBeLessThan(ready.y)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(desk.getByRole('treeitem', { level: 1 }).nth(2)).toHaveAccessibleName('Ready to sow')
+})
+
+test('hidden only on Mobile: the other sheet keeps it', async ({ desk }) => {
+  const block = onSheet(desk, 'mobile', 'eleven packets')
+  const box = (await block.boundingBox())!
+  await desk.mouse.click(box.x + 5, box.y + 5)
+  await desk.keyboard.press('h')
+  await expect(onSheet(desk, 'mobile', 'eleven packets')).toHaveCount(0)
+  await expect(onSheet(desk, 'desktop', 'eleven packets')).toBeVisible()
+  await saved(desk)
+  const node = findNode((await stored(desk)).pages[0].sections, 'Quotation')!
+  expect(node.overrides?.mobile?.hidden).toBe(true)
+  expect(node.props.hidden).toBeUndefined()
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(onSheet(desk, 'mobile', 'eleven packets')).toBeVisible()
+})
+
+test('the palette finds and runs a command', async ({ desk }) => {
+  await desk.keyboard.press('ControlOrMeta+k')
+  await desk.keyboard.type('new page')
+  await desk.keyboard.press('Enter')
+  await expect(desk.getByRole('dialog', { name: 'New page' })).toBeVisible()
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('dialog', { name: 'New page' })).toHaveCount(0)
+})
+
+test('projects: rename, duplicate, delete, bring back', async ({ page, app }) => {
+  await page.goto(app.address)
+  const card = (name: string) => page.locator(`[data-project="${name}"]`)
+  const more = async (name: string, command: string) => {
+    await page.getByRole('button', { name: `More for ${name}`, exact: true }).click()
+    await page.getByRole('dialog').getByRole('button', { name: command }).click()
+  }
+  await more('Hollow Oak Seed Library', 'Duplicate')
+  await expect(card('Hollow Oak Seed Library copy')).toBeVisible()
+  await more('Hollow Oak Seed Library copy', 'Rename')
+  await page.getByLabel('Project name').fill('Second shelf')
+  await page.keyboard.press('Enter')
+  await expect(card('Second shelf')).toBeVisible()
+  await more('Second shelf', 'Delete')
+  await expect(card('Second shelf')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(card('Second shelf')).toBeVisible()
+})

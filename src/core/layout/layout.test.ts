@@ -1,0 +1,271 @@
+/** Layout against worked cases, each named for the CSS rule it exercises; the browser is asked in the conformance run. */
+import fc from 'fast-check'
+import { beforeAll, describe, expect, test } from 'vitest'
+import { documents, FEATURES } from '../../cli/conformance/documents'
+import { loadFonts } from '../../server/fonts'
+import { Document } from '../document/document'
+import type { NodeTree, ProjectFile, Props } from '../document/schema'
+import { applyEdit } from '../edits/apply'
+import { type Edit, EditError } from '../edits/edit'
+import { starterProject } from '../shelf/starter'
+import { FontLibrary } from '../text/fonts'
+import { ParagraphCache } from '../text/paragraph'
+import { PageLayout } from './page'
+
+let count = 0
+const node = (
+  props: Props,
+  children: NodeTree[] = [],
+  kind: NodeTree['kind'] = 'box',
+  id = `n${count++}`,
+): NodeTree => ({ id, kind, name: id, order: `a${String(count++).padStart(5, '0')}`, props, children })
+const exact = (width: number, height: number): Props => ({
+  width: { kind: 'exact', px: width },
+  height: { kind: 'exact', px: height },
+})
+const leaf = (width: number, height: number, more: Props = {}, id?: string) =>
+  node({ ...exact(width, height), ...more }, [], 'box', id)
+
+function lay(section: Props, children: NodeTree[], width = 1440) {
+  const file = starterProject('Test', 'home')
+  file.pages[0].sections = [
+    {
+      id: 'section',
+      kind: 'section',
+      name: 'Section',
+      order: 'a0',
+      props: { fullBleed: true, ...section },
+      children,
+    },
+  ]
+  const doc = Document.fromFile(file)
+  const layout = new PageLayout(
+    doc,
+    'home',
+    doc.viewAt(width).id,
+    width,
+    new ParagraphCache(new FontLibrary()),
+  )
+  const rect = (id: string) => layout.rect(id)!
+  return { doc, layout, rect }
+}
+
+describe('rows and columns', () => {
+  test('stretch shares what is left by weight (flex-grow)', () => {
+    const { rect } = lay({ flow: 'row', rowGap: 20 }, [
+      leaf(200, 10),
+      node({ width: { kind: 'stretch', weight: 1 } }, [], 'box', 'one'),
+      node({ width: { kind: 'stretch', weight: 3 } }, [], 'box', 'three'),
+    ])
+    expect(rect('one').width).toBe(300)
+    expect(rect('three')).toMatchObject({ x: 540, width: 900 })
+  })
+  test('a maximum frees room for the others (the freeze loop)', () => {
+    const grow: Props = { width: { kind: 'stretch', weight: 1 } }
+    const { rect } = lay({ flow: 'row' }, [
+      node({ ...grow, maxWidth: 100 }, [], 'box', 'capped'),
+      node(grow, [], 'box', 'free'),
+    ])
+    expect(rect('capped').width).toBe(100)
+    expect(rect('free').width).toBe(1340)
+  })
+  test('stretch is never narrower than its content (automatic minimum size)', () => {
+    const { rect } = lay({ flow: 'row' }, [
+      node({ width: { kind: 'stretch', weight: 1 }, flow: 'row' }, [leaf(1000, 10)], 'box', 'wide'),
+      node({ width: { kind: 'stretch', weight: 1 } }, [], 'box', 'rest'),
+    ])
+    expect(rect('wide').width).toBe(1000)
+    expect(rect('rest').width).toBe(440)
+  })
+  test('wrap starts a new line when the next does not fit', () => {
+    const { rect, layout } = lay({ flow: 'row', wrap: true, rowGap: 10, columnGap: 20 }, [
+      leaf(700, 40),
+      leaf(700, 30, {}, 'fits'),
+      leaf(100, 50, {}, 'next'),
+    ])
+    expect(rect('fits')).toMatchObject({ x: 720, y: 0 })
+    expect(rect('next')).toMatchObject({ x: 0, y: 50 })
+    expect(layout.height).toBe(100)
+  })
+  test('packed apart, around, at the end', () => {
+    const spread = (justify: Props['justify']) =>
+      lay({ flow: 'row', justify }, [leaf(100, 10), leaf(100, 10, {}, 'last')]).rect('last').x
+    expect(spread('space-between')).toBe(1340)
+    expect(spread('end')).toBe(1340)
+    expect(spread('center')).toBe(720)
+    expect(spread('space-evenly')).toBeCloseTo(926.667, 2)
+  })
+  test('lined up in the middle; stretched across', () => {
+    const { rect } = lay({ flow: 'row', align: 'center', height: { kind: 'exact', px: 200 } }, [
+      leaf(100, 50, {}, 'mid'),
+      node({ width: { kind: 'exact', px: 10 }, height: { kind: 'stretch', weight: 1 } }, [], 'box', 'tall'),
+    ])
+    expect(rect('mid').y).toBe(75)
+    expect(rect('tall')).toMatchObject({ y: 0, height: 200 })
+  })
+  test('percent of a definite parent, and of none', () => {
+    const { rect } = lay({ flow: 'column', height: { kind: 'exact', px: 400 } }, [
+      node(
+        { width: { kind: 'percent', percent: 50 }, height: { kind: 'percent', percent: 25 } },
+        [],
+        'box',
+        'quarter',
+      ),
+    ])
+    expect(rect('quarter')).toMatchObject({ width: 720, height: 100 })
+    expect(
+      lay({ flow: 'column' }, [
+        node({ height: { kind: 'percent', percent: 25 } }, [leaf(5, 30)], 'box', 'auto'),
+      ]).rect('auto').height,
+    ).toBe(30)
+  })
+  test('a section pushes what is below it', () => {
+    const file = starterProject('Test', 'home')
+    file.pages[0].sections = [120, 300].map((px, i) => ({
+      id: `s${i}`,
+      kind: 'section',
+      name: 'S',
+      order: `a${i}`,
+      props: { height: { kind: 'exact', px } },
+    }))
+    const doc = Document.fromFile(file)
+    const layout = new PageLayout(doc, 'home', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
+    expect(layout.rect('s1')!.y).toBe(120)
+    applyEdit(doc, { op: 'set', node: 's0', props: { height: { kind: 'svh', percent: 50 } } })
+    layout.update()
+    expect(layout.rect('s1')!.y).toBe(450)
+    expect(layout.height).toBe(750)
+  })
+})
+
+describe('lattices', () => {
+  const columns = (span: number, from?: number): Props => ({
+    width: { kind: 'columns', span, ...(from ? { from } : {}) },
+    height: { kind: 'exact', px: 40 },
+  })
+  test('spans stand on the view’s columns', () => {
+    const { rect } = lay({ flow: 'lattice', fullBleed: false }, [node(columns(5, 2), [], 'box', 'five')])
+    expect(rect('five')).toMatchObject({ x: 108 + 104, width: 5 * 80 + 4 * 24 })
+  })
+  test('what has no start goes to the next free place, sparse and dense', () => {
+    const items = () => [
+      node(columns(8)),
+      node(columns(6), [], 'box', 'second'),
+      node(columns(4), [], 'box', 'third'),
+    ]
+    const sparse = lay({ flow: 'lattice', fullBleed: false }, items())
+    expect(sparse.rect('second')).toMatchObject({ x: 108, y: 40 })
+    expect(sparse.rect('third')).toMatchObject({ y: 40 })
+    const dense = lay({ flow: 'lattice', dense: true, fullBleed: false }, items())
+    expect(dense.rect('third')).toMatchObject({ x: 108 + 8 * 104, y: 0 })
+  })
+  test('a lattice in a lattice keeps the outer columns (subgrid)', () => {
+    const { rect } = lay({ flow: 'lattice', fullBleed: false }, [
+      node({ flow: 'lattice', width: { kind: 'columns', from: 4, span: 6 } }, [
+        node(columns(2, 3), [], 'box', 'inner'),
+      ]),
+    ])
+    expect(rect('inner')).toMatchObject({ x: 108 + 5 * 104, width: 184 })
+  })
+})
+
+describe('lifted blocks', () => {
+  const inBox = (props: Props) =>
+    lay({ flow: 'free', height: { kind: 'exact', px: 400 } }, [node(props, [], 'box', 'it')]).rect('it')
+  test('pinned to edges, in px and percent', () => {
+    expect(inBox({ ...exact(100, 50), pinRight: { px: 20 }, pinBottom: { percent: 10 } })).toEqual({
+      x: 1320,
+      y: 310,
+      width: 100,
+      height: 50,
+    })
+  })
+  test('both edges stretch it', () => {
+    expect(
+      inBox({
+        width: { kind: 'stretch', weight: 1 },
+        height: { kind: 'exact', px: 10 },
+        pinLeft: { px: 40 },
+        pinRight: { px: 60 },
+      }),
+    ).toMatchObject({ x: 40, width: 1340 })
+  })
+  test('a centre pin keeps its offset from the middle', () => {
+    expect(inBox({ ...exact(100, 50), pinCenterX: 30, pinCenterY: -20 })).toMatchObject({ x: 700, y: 155 })
+  })
+})
+
+describe('with text', () => {
+  let fonts: FontLibrary
+  const sample = fc.sample(documents(new Set(FEATURES)), { numRuns: 12, seed: 11 })
+  beforeAll(async () => {
+    for (const file of sample) fonts = await loadFonts(Document.fromFile(file))
+  })
+
+  const snapshot = (layout: PageLayout) =>
+    Object.fromEntries(
+      [...layout.visible()].map((box) => [box.id, [layout.rect(box.id), layout.lineTexts(box.id)]]),
+    )
+  const change = (file: ProjectFile, doc: Document, seed: number): Edit => {
+    const all = [...doc.nodes.values()].filter((each) => each.kind !== 'page')
+    const one = all[seed % all.length]
+    const pool: Edit[] = [
+      { op: 'set', node: one.id, props: { paddingTop: seed % 60 } },
+      { op: 'set', node: one.id, props: { width: { kind: 'exact', px: 50 + (seed % 500) } } },
+      { op: 'set', node: one.id, view: 'narrow', props: { hidden: seed % 2 === 0 } },
+      { op: 'set', node: one.id, props: { flow: (['row', 'column', 'lattice', 'free'] as const)[seed % 4] } },
+      { op: 'remove', node: one.id },
+      {
+        op: 'views',
+        views: file.views.map((view) => ({ ...view, lattice: { ...view.lattice, gutter: seed % 40 } })),
+      },
+    ]
+    return pool[seed % pool.length]
+  }
+
+  test('after any edits, incremental layout equals layout from scratch', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(sample.length - 1),
+        fc.array(fc.nat(10_000), { minLength: 1, maxLength: 12 }),
+        fc.constantFrom(1440, 834, 390),
+        (which, seeds, width) => {
+          const file = structuredClone(sample[which])
+          const doc = Document.fromFile(file)
+          const paragraphs = new ParagraphCache(fonts)
+          const view = doc.viewAt(width).id
+          const kept = new PageLayout(doc, 'page', view, width, paragraphs)
+          for (const seed of seeds) {
+            if ([...doc.nodes.values()].length < 2) break
+            try {
+              applyEdit(doc, change(file, doc, seed))
+            } catch (error) {
+              if (!(error instanceof EditError)) throw error
+            }
+            kept.update()
+          }
+          expect(snapshot(kept)).toEqual(snapshot(new PageLayout(doc, 'page', view, width, paragraphs)))
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  test('the same document gives the same boxes, always', () => {
+    for (const file of sample.slice(0, 4)) {
+      const once = () =>
+        JSON.stringify(
+          snapshot(
+            new PageLayout(
+              Document.fromFile(structuredClone(file)),
+              'page',
+              'wide',
+              1440,
+              new ParagraphCache(fonts),
+            ),
+          ),
+        )
+      expect(once()).toBe(once())
+    }
+  })
+})
