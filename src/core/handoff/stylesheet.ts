@@ -236,6 +236,7 @@ html {
 }
 
 body {
+  /* 100cqw is the page's width without its scroll bar. */
   container-type: inline-size;
 }
 

@@ -47,9 +47,9 @@ export function TopBar() {
         <Mark />
       </Link>
       <div className="flex min-w-0 items-center gap-1 text-[14px]">
-        <span className="max-w-[220px] truncate soft" title={doc.name}>
+        <h1 className="max-w-[220px] truncate soft" title={doc.name}>
           {doc.name}
-        </span>
+        </h1>
         <span className="soft">/</span>
         <Popover
           label={`Page: ${page?.name ?? 'none'}`}

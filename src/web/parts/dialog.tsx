@@ -18,6 +18,8 @@ export function Dialog({
   useEffect(() => {
     const dialog = element.current
     dialog?.showModal()
+    // The platform would take the first button, which is Close.
+    dialog?.querySelector<HTMLElement>('input:not([type=checkbox])')?.focus()
     return () => dialog?.close()
   }, [])
   return (
