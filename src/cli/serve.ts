@@ -1,7 +1,8 @@
 /** `lattice demo` and `lattice start`: database, migrations, web build, app server; all stopped together. */
 import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { readFile, rm, stat, writeFile } from 'node:fs/promises'
+import { mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
+import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
@@ -42,6 +43,7 @@ export type ServeOptions = {
 
 /** Starts everything on a data folder. */
 export async function serve(options: ServeOptions): Promise<Running> {
+  await claim(options)
   const log = pino({ level: options.logLevel ?? process.env.LATTICE_LOG ?? 'warn' })
   const database = await startMariaDb(options.data, options.databasePort)
   const pool = openPool(database.address)
@@ -55,6 +57,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)
       await database.stop()
+      await rm(join(options.data, 'instance.pid'), { force: true })
     }
     return { address: `http://localhost:${port}/`, port, database, stop }
   } catch (error) {
@@ -62,6 +65,29 @@ export async function serve(options: ServeOptions): Promise<Running> {
     await database.stop()
     throw error
   }
+}
+
+/**
+ * Makes sure the port is free and no running instance uses the data folder, before anything is started.
+ * @throws Refusal naming the port or the instance
+ */
+async function claim({ data, port }: ServeOptions) {
+  await new Promise<void>((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', () => reject(new Refusal(`port ${port} is taken; choose another with --port`)))
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
+  })
+  const lock = join(data, 'instance.pid')
+  const owner = Number(await readFile(lock, 'utf8').catch(() => ''))
+  if (owner > 0 && owner !== process.pid && existsSync(`/proc/${owner}`)) {
+    const command = await readFile(`/proc/${owner}/cmdline`, 'utf8').catch(() => '')
+    if (command.includes('main.ts'))
+      throw new Refusal(
+        `${data} is in use by a running instance (process ${owner}); stop it, or choose another folder with --data`,
+      )
+  }
+  await mkdir(data, { recursive: true })
+  await writeFile(lock, String(process.pid))
 }
 
 /** The demo project goes in once; what the user makes of it, deleting it included, stays. */
@@ -87,14 +113,12 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
   if (values.fresh) await rm(data, { recursive: true, force: true })
   await buildWeb()
-  const running = await serve({ data, port, demo: isDemo }).catch((error: NodeJS.ErrnoException) => {
-    if (error.code === 'EADDRINUSE') throw new Refusal(`port ${port} is taken; choose another with --port`)
-    throw error
-  })
+  const running = await serve({ data, port, demo: isDemo })
   console.log(`Just Lattice is at ${running.address}  (Ctrl-C stops it)`)
+  // Kept listening: a second Ctrl-C must not cut the database off while it closes.
   await new Promise<void>((resolve) => {
-    process.once('SIGINT', () => resolve())
-    process.once('SIGTERM', () => resolve())
+    process.on('SIGINT', () => resolve())
+    process.on('SIGTERM', () => resolve())
   })
   console.log('stopping …')
   await running.stop()

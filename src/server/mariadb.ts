@@ -13,6 +13,7 @@ import type { DatabaseAddress } from './db/pool'
 const run = promisify(execFile)
 const DATABASE = 'just_lattice'
 const USER = 'just_lattice'
+const PID_FILE = 'mariadb.pid'
 
 /** A loopback port nobody listens on. */
 export function freePort(): Promise<number> {
@@ -62,6 +63,7 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
     ].join('\n'),
     { mode: 0o600 },
   )
+  await stopOrphan(folder, data)
   const used = port ?? (await freePort())
   // A socket's path may be 107 bytes long at most, whatever the project's folder is.
   const runtime = await mkdtemp(join(tmpdir(), 'just-lattice-'))
@@ -74,7 +76,7 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
       '--bind-address=127.0.0.1',
       `--port=${used}`,
       `--socket=${join(runtime, 'db.sock')}`,
-      `--pid-file=${join(runtime, 'db.pid')}`,
+      `--pid-file=${join(folder, PID_FILE)}`,
       `--init-file=${init}`,
       '--skip-name-resolve',
       '--skip-log-bin',
@@ -96,6 +98,17 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
     await rm(runtime, { recursive: true, force: true })
   }
   return { address, stop }
+}
+
+/** A server of ours whose app was killed still holds the data: it is shut down cleanly first. */
+async function stopOrphan(folder: string, data: string) {
+  const pid = Number(await readFile(join(folder, PID_FILE), 'utf8').catch(() => ''))
+  const alive = async () =>
+    (await readFile(`/proc/${pid}/cmdline`, 'utf8').catch(() => '')).includes(`--datadir=${data}`)
+  if (!(pid > 0) || !(await alive())) return
+  process.kill(pid, 'SIGTERM')
+  for (let waited = 0; (await alive()) && waited < 20_000; waited += 100)
+    await new Promise((resolve) => setTimeout(resolve, 100))
 }
 
 async function secret(path: string): Promise<string> {

@@ -4,11 +4,9 @@ import {
   Download,
   FileDown,
   Keyboard,
-  Moon,
   Plus,
   Redo2,
   Settings2,
-  Sun,
   Trash2,
   Undo2,
 } from 'lucide-react'
@@ -20,7 +18,7 @@ import { pageSvg } from '../../core/handoff/svg'
 import { api } from '../api'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
-import { setTheme, theme } from './theme'
+import { ThemeButton } from '../parts/theme-button'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
@@ -40,7 +38,6 @@ export function TopBar() {
   const editor = useEditor()
   const { session, doc } = editor
   const page = editor.page
-  const [, redraw] = useState(0)
   return (
     <header className="rule-b flex h-[46px] flex-none items-center gap-3 px-3.5">
       <Link to="/" className="flex items-center rounded-[3px]" title="All projects" aria-label="All projects">
@@ -122,18 +119,7 @@ export function TopBar() {
         >
           <Keyboard {...ICON} />
         </button>
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={theme() === 'paper' ? 'Dark' : 'Light'}
-          title={theme() === 'paper' ? 'Dark' : 'Light'}
-          onClick={() => {
-            setTheme(theme() === 'paper' ? 'slate' : 'paper')
-            redraw((n) => n + 1)
-          }}
-        >
-          {theme() === 'paper' ? <Moon {...ICON} /> : <Sun {...ICON} />}
-        </button>
+        <ThemeButton />
       </div>
       <Popover label="Hand off" className="main-button" button="Hand off" width={310}>
         {(close) => <HandOff close={close} />}

@@ -1,15 +1,15 @@
 /** All projects: open, make, open a file, rename, duplicate, delete with a way back. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { FilePlus2, FolderOpen, Moon, MoreHorizontal, Sun } from 'lucide-react'
+import { FilePlus2, FolderOpen, MoreHorizontal } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { FormatError, openProject } from '../../core/document/open'
 import { api, type ListedProject } from '../api'
-import { setTheme, theme } from '../editor/theme'
 import { Mark } from '../editor/top-bar'
 import { Dialog } from '../parts/dialog'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
+import { ThemeButton } from '../parts/theme-button'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 
@@ -28,7 +28,6 @@ export function ProjectsScreen() {
   const [naming, setNaming] = useState(false)
   const [problem, setProblem] = useState<string>()
   const [deleted, setDeleted] = useState<ListedProject>()
-  const [, redraw] = useState(0)
   const list = useQuery({ queryKey: ['projects'], queryFn: api.list, refetchOnMount: 'always' })
   const refresh = () => client.invalidateQueries({ queryKey: ['projects'] })
   const fail = (error: Error) => setProblem(error.message)
@@ -87,18 +86,7 @@ export function ProjectsScreen() {
         <Mark />
         <h1 className="text-[15px] font-bold">Just Lattice</h1>
         <span className="flex-1" />
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={theme() === 'paper' ? 'Dark' : 'Light'}
-          title={theme() === 'paper' ? 'Dark' : 'Light'}
-          onClick={() => {
-            setTheme(theme() === 'paper' ? 'slate' : 'paper')
-            redraw((n) => n + 1)
-          }}
-        >
-          {theme() === 'paper' ? <Moon {...ICON} /> : <Sun {...ICON} />}
-        </button>
+        <ThemeButton />
         <button type="button" className="line-button" onClick={() => file.current?.click()}>
           <FolderOpen {...ICON} /> Open a file
         </button>
