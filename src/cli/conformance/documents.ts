@@ -3,7 +3,17 @@ import fc from 'fast-check'
 import type { Asset, NodeTree, ProjectFile, Props, Size, View } from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
 
-export const FEATURES = ['flex', 'wrap', 'lattice', 'lifted', 'text', 'picture', 'override'] as const
+export const FEATURES = [
+  'flex',
+  'wrap',
+  'baseline',
+  'percent',
+  'lattice',
+  'lifted',
+  'text',
+  'picture',
+  'override',
+] as const
 export type Feature = (typeof FEATURES)[number]
 
 const WORDS = (
@@ -29,13 +39,15 @@ const length = (max: number) =>
 const optional = <T>(value: fc.Arbitrary<T>, weight = 1, skip = 3) =>
   fc.oneof({ weight: skip, arbitrary: fc.constant(undefined) }, { weight, arbitrary: value })
 
-function size(axis: 'width' | 'height', inLattice: boolean): fc.Arbitrary<Size> {
+function size(axis: 'width' | 'height', features: ReadonlySet<Feature>): fc.Arbitrary<Size> {
   const kinds: fc.Arbitrary<Size>[] = [
     length(axis === 'width' ? 500 : 300).map((px) => ({ kind: 'exact', px })),
     fc.constant<Size>({ kind: 'snug' }),
     fc.constantFrom(1, 1, 2, 0.5).map((weight) => ({ kind: 'stretch', weight })),
-    fc.constantFrom(25, 33.33, 50, 80, 100).map((percent) => ({ kind: 'percent', percent })),
   ]
+  if (axis === 'width' || features.has('percent')) {
+    kinds.push(fc.constantFrom(25, 33.33, 50, 80, 100).map((percent) => ({ kind: 'percent', percent })))
+  }
   if (axis === 'width') {
     const columns: fc.Arbitrary<Size> = fc
       .record({ span: fc.integer({ min: 1, max: 12 }), from: optional(fc.integer({ min: 1, max: 12 })) })
@@ -43,7 +55,7 @@ function size(axis: 'width' | 'height', inLattice: boolean): fc.Arbitrary<Size> 
         from === undefined ? { kind: 'columns', span } : { kind: 'columns', span, from },
       )
     kinds.push(columns)
-    if (inLattice) kinds.push(columns, columns, columns)
+    if (features.has('lattice')) kinds.push(columns, columns, columns)
   }
   return fc.oneof(...kinds)
 }
@@ -110,7 +122,13 @@ const spread = fc.constantFrom(
   'space-around',
   'space-evenly',
 ) as fc.Arbitrary<Props['justify']>
-const align = fc.constantFrom('start', 'center', 'end', 'baseline') as fc.Arbitrary<Props['align']>
+const align = (features: ReadonlySet<Feature>) =>
+  fc.constantFrom(
+    'start',
+    'center',
+    'end',
+    ...(features.has('baseline') ? ['baseline'] : []),
+  ) as fc.Arbitrary<Props['align']>
 
 function flow(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
   const kinds: NonNullable<Props['flow']>[] = ['row', 'column', 'column', 'row']
@@ -120,11 +138,10 @@ function flow(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
     .record({
       flow: fc.constantFrom(...kinds),
       wrap: features.has('wrap') ? optional(fc.constant(true), 1, 2) : fc.constant(undefined),
-      reverse: optional(fc.constant(true), 1, 9),
       rowGap: optional(length(40), 2, 1),
       columnGap: optional(length(40)),
       justify: optional(spread),
-      align: optional(align, 1, 1),
+      align: optional(align(features), 1, 1),
       alignContent: optional(fc.oneof(spread, fc.constant('stretch' as const))),
       columns: optional(fc.integer({ min: 1, max: 12 }), 1, 3),
       dense: optional(fc.constant(true), 1, 6),
@@ -175,8 +192,8 @@ function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbit
   const parts: fc.Arbitrary<Props>[] = [
     fc.constant({ hidden: true }),
     fc.integer({ min: -3, max: 3 }).map((order) => ({ order })),
-    size('width', true).map((width) => ({ width })),
-    size('height', false).map((height) => ({ height })),
+    size('width', features).map((width) => ({ width })),
+    size('height', features).map((height) => ({ height })),
     length(30).map((paddingTop) => ({ paddingTop })),
   ]
   if (kind === 'box' || kind === 'section')
@@ -206,9 +223,11 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
         padding,
         border,
         limits,
-        fc.record({ width: size('width', features.has('lattice')), height: size('height', false) }),
+        fc.record({ width: size('width', features), height: size('height', features) }),
         features.has('lifted') ? optional(lifted, 1, 7) : fc.constant(undefined),
-        fc.record({ alignSelf: optional(align, 1, 6), clip: optional(fc.constant(true), 1, 8) }).map(clean),
+        fc
+          .record({ alignSelf: optional(align(features), 1, 6), clip: optional(fc.constant(true), 1, 8) })
+          .map(clean),
         override(features, kind),
         children,
       )

@@ -6,7 +6,6 @@ const SNUG = { kind: 'snug' } as const
 const BASE: Props = {
   flow: 'column',
   wrap: false,
-  reverse: false,
   dense: false,
   justify: 'start',
   align: 'start',

@@ -89,7 +89,6 @@ export const PropsSchema = v.strictObject({
   // flow
   flow: v.optional(v.picklist(['row', 'column', 'lattice', 'free'])),
   wrap: v.optional(v.boolean()),
-  reverse: v.optional(v.boolean()),
   dense: v.optional(v.boolean()),
   rowGap: v.optional(PositiveSchema),
   columnGap: v.optional(PositiveSchema),

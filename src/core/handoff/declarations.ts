@@ -160,7 +160,7 @@ function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted:
   const { resolved, raw } = writer
   if (flow === Flow.Row || flow === Flow.Column) {
     writer.set('display', 'flex')
-    const direction = (flow === Flow.Row ? 'row' : 'column') + (resolved.reverse ? '-reverse' : '')
+    const direction = flow === Flow.Row ? 'row' : 'column'
     if (direction !== 'row') writer.set('flex-direction', direction)
     if (flow === Flow.Row && resolved.wrap) {
       writer.set('flex-wrap', 'wrap')

@@ -70,7 +70,6 @@ export class LayoutBox {
   // What the style asks, px unless said otherwise.
   flow: Flow = Flow.Column
   wrap = false
-  reverse = false
   dense = false
   rowGap = 0
   colGap = 0

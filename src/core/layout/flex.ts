@@ -10,15 +10,7 @@ const UNIT = 1 / 64
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
 
 /** Distributes free space: the offset of the first item and the extra between two. */
-export function spread(
-  kind: Spread,
-  free: number,
-  count: number,
-  reverse = false,
-): { lead: number; between: number } {
-  // Space around items that overflow falls back to the start of the writing mode, whatever the direction.
-  if (free < 0 && reverse && (kind === Spread.Around || kind === Spread.Evenly))
-    return { lead: free, between: 0 }
+export function spread(kind: Spread, free: number, count: number): { lead: number; between: number } {
   switch (kind) {
     case Spread.Center:
       return { lead: free / 2, between: 0 }
@@ -252,7 +244,7 @@ function placeRowLine(
   const count = line.to - line.from
   let free = inner - box.colGap * (count - 1)
   for (let i = line.from; i < line.to; i++) free -= items[i].target
-  const { lead, between } = spread(box.justify, free, count, box.reverse)
+  const { lead, between } = spread(box.justify, free, count)
   let x = box.borL + box.padL + lead
   const top = box.borT + box.padT + line.at
   for (let k = 0; k < count; k++) {
@@ -271,12 +263,6 @@ function placeRowLine(
     else item.y = top + alignOffset(item.alignSelf, line.cross - item.cross)
     x += item.target + box.colGap + between
   }
-  if (box.reverse) mirrorRow(box, items, line, inner)
-}
-
-function mirrorRow(box: LayoutBox, items: LayoutBox[], line: FlexLine, inner: number) {
-  const left = box.borL + box.padL
-  for (let i = line.from; i < line.to; i++) items[i].x = left + inner - (items[i].x - left) - items[i].width
 }
 
 export const alignOffset = (align: Align, free: number) =>
@@ -323,7 +309,7 @@ function layoutColumn(
 
   let free = available - box.rowGap * Math.max(0, items.length - 1)
   for (const item of items) free -= item.target
-  const { lead, between } = spread(box.justify, free, items.length, box.reverse)
+  const { lead, between } = spread(box.justify, free, items.length)
   let y = box.borT + box.padT + lead
   const left = box.borL + box.padL
   for (const item of items) {
@@ -336,10 +322,6 @@ function layoutColumn(
     item.y = y
     item.x = item.widthKind === Sizing.Stretch ? left : left + alignOffset(item.alignSelf, inner - item.cross)
     y += item.target + box.rowGap + between
-  }
-  if (box.reverse) {
-    const top = box.borT + box.padT
-    for (const item of items) item.y = top + available - (item.y - top) - item.height
   }
   return available + box.padY
 }

@@ -49,7 +49,6 @@ export function applyStyle(box: LayoutBox, resolved: Resolved, around: Surroundi
   box.flow = flowOf(kind, resolved)
   const parentFlow = box.parent?.flow ?? Flow.Stack
   box.wrap = box.flow === Flow.Row && resolved.wrap === true
-  box.reverse = resolved.reverse === true && (box.flow === Flow.Row || box.flow === Flow.Column)
   box.dense = resolved.dense === true
   box.rowGap = resolved.rowGap
   box.justify = SPREAD[resolved.justify!]
