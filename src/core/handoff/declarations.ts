@@ -263,6 +263,9 @@ function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean)
   return used.length === 0 ? '100%' : `calc(100% - ${used.join(' - ')})`
 }
 
+const naturalWidth = (place: Place, resolved: Resolved) =>
+  (resolved.asset ? place.doc.assets.get(resolved.asset)?.width : undefined) ?? 300
+
 function exactText(size: Size): string {
   const raw = size.kind === 'exact' ? size.px : 0
   return typeof raw === 'string' ? `var(${customProperty(raw)})` : px(raw)
@@ -283,7 +286,11 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
       writer.set('width', percent(width.percent))
       break
     case 'stretch':
-      if (around === Flow.Row) writer.set('flex', `${num(width.weight)} 1 0px`)
+      if (around === Flow.Row) {
+        writer.set('flex', `${num(width.weight)} 1 0px`)
+        // What it adds to its parent's size; without it a stretched height would be carried over by its ratio.
+        if (picture) writer.set('width', px(naturalWidth(place, resolved)))
+      }
       else if (around === Flow.Free) {
         writer.set('width', remainder(resolved.pinLeft, resolved.pinRight, resolved.pinCenterX !== undefined))
       } else if (around === Flow.Lattice) writer.set('justify-self', 'stretch')
@@ -311,7 +318,7 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
           'width',
           resolved.height.kind === 'exact'
             ? px((resolved.height.px as number) * ratio)
-            : px(asset?.width ?? 300),
+            : px(naturalWidth(place, resolved)),
         )
         rigid = true
       } else writer.set('width', 'fit-content')

@@ -52,11 +52,12 @@ function eachBlock(
 
 function difference(wide: Declarations, narrow: Declarations): Declarations {
   const changes: Declarations = new Map()
-  for (const [property, value] of narrow) if (wide.get(property) !== value) changes.set(property, value)
+  // What goes comes first: a shorthand that is put back must not undo what is set after it.
   // A hidden block keeps its other declarations; they do no harm.
-  if (narrow.get('display') === 'none') return changes
-  for (const property of wide.keys())
-    if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
+  if (narrow.get('display') !== 'none') {
+    for (const property of wide.keys()) if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
+  }
+  for (const [property, value] of narrow) if (wide.get(property) !== value) changes.set(property, value)
   return changes
 }
 

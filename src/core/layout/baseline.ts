@@ -44,5 +44,7 @@ function ownBaseline(box: LayoutBox): number {
 /** The baseline other boxes align with; a box without one is aligned by its bottom edge. Needs the box laid out. */
 export function baselineOf(box: LayoutBox): number {
   const own = ownBaseline(box)
-  return Number.isNaN(own) ? box.lastResult : own
+  if (Number.isNaN(own)) return box.lastResult
+  // A clipped box's baseline is held to its border box (CSS Align 3 §9.1).
+  return box.clip ? Math.min(Math.max(own, 0), box.lastResult) : own
 }

@@ -144,8 +144,8 @@ function layoutRow(
 
   for (const line of lines) {
     resolveFlexible(items, line.from, line.to, inner, box.colGap, true)
-    let ascent = 0
-    let descent = 0
+    let ascent = Number.NEGATIVE_INFINITY
+    let descent = Number.NEGATIVE_INFINITY
     for (let i = line.from; i < line.to; i++) {
       const item = items[i]
       item.cross = rowItemHeight(item, percentBase)
@@ -162,7 +162,8 @@ function layoutRow(
       } else line.cross = Math.max(line.cross, item.cross)
     }
     line.ascent = ascent
-    line.cross = Math.max(line.cross, ascent + descent)
+    // A baseline may lie above its box: the group's height is the sum, whatever the signs.
+    if (ascent > Number.NEGATIVE_INFINITY) line.cross = Math.max(line.cross, ascent + descent)
   }
 
   const gaps = box.rowGap * Math.max(0, lines.length - 1)

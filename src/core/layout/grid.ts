@@ -66,8 +66,7 @@ function subTracks(parent: Tracks, item: LayoutBox, span: number): Tracks {
   left[0] += startPad
   width[0] = width[0] - startPad
   width[span - 1] = width[span - 1] - item.padR - item.borR
-  if (width[0] < 0) width[0] = 0
-  if (width[span - 1] < 0) width[span - 1] = 0
+  // A padding wider than its track leaves the track less than nothing; what spans it counts on from there.
   return { left, width, gap: parent.gap }
 }
 
@@ -76,20 +75,20 @@ const sameTracks = (a: Tracks | null, b: Tracks) =>
   a.left.length === b.left.length &&
   a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
 
-export function layoutLattice(box: LayoutBox, width: number, height: number): number {
+export function layoutLattice(box: LayoutBox, width: number, height: number, definite: boolean): number {
   const tracks = box.subgrid && box.tracks ? box.tracks : ownTracks(box, width)
   const items = box.kids
   const columns = tracks.left.length
   const rows = placeItems(items, columns, box.dense)
   const need = new Float64Array(rows)
   const least = new Float64Array(rows)
-  const ascent = new Float64Array(rows)
-  const descent = new Float64Array(rows)
+  const ascent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
+  const descent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
 
   for (const item of items) {
     const span = Math.min(item.span, columns)
     const last = item.column + span - 1
-    item.low = tracks.left[last] + tracks.width[last] - tracks.left[item.column]
+    item.low = Math.max(0, tracks.left[last] + tracks.width[last] - tracks.left[item.column])
     item.target = itemWidth(item, item.low)
     if (item.subgrid && item.flow === Flow.Lattice) {
       const inherited = subTracks(tracks, item, span)
@@ -102,14 +101,11 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       item.heightKind === Sizing.Exact
         ? Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
         : Number.NaN
-    // A picture with a percentage height is compressible: it asks nothing of its row (CSS Sizing 3 §5.2.2).
-    const compressible = item.flow === Flow.Picture && item.heightKind === Sizing.Percent
-    item.cross = compressible
-      ? Math.max(item.padY, item.minH || 0)
-      : Number.isNaN(given)
-        ? measureHeight(item, item.target)
-        : given
-    const shrinks = item.clip && Number.isNaN(given)
+    item.cross = Number.isNaN(given) ? measureHeight(item, item.target) : given
+    // §11.5: what a row needs at the least is the item's minimum size; automatic, that is its content. The handoff
+    // sets `min-height: 0` on pictures.
+    const shrinks =
+      Number.isNaN(given) && (item.clip || item.flow === Flow.Picture || !Number.isNaN(item.minH))
     if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
       const above = baselineOf(item)
@@ -123,8 +119,10 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   const gaps = box.rowGap * Math.max(0, rows - 1)
   let total = gaps
   for (let r = 0; r < rows; r++) {
-    need[r] = Math.max(need[r], ascent[r] + descent[r])
-    least[r] = Math.max(least[r], ascent[r] + descent[r])
+    if (ascent[r] > Number.NEGATIVE_INFINITY) {
+      need[r] = Math.max(need[r], ascent[r] + descent[r])
+      least[r] = Math.max(least[r], ascent[r] + descent[r])
+    }
     total += need[r]
   }
 
@@ -132,7 +130,8 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
     ? clamp(total + box.padY, box.minH, box.maxH) - box.padY
     : height - box.padY
   available = Math.max(0, available)
-  const sizes = Number.isNaN(height) ? need : fitRows(need, least, available - gaps)
+  // A height that merely came out so (a clamped automatic one) does not press the rows together.
+  const sizes = Number.isNaN(height) || !definite ? need : fitRows(need, least, available - gaps)
   let used = gaps
   for (let r = 0; r < rows; r++) used += sizes[r]
   const free = available - used

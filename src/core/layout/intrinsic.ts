@@ -17,7 +17,7 @@ export function maxContent(box: LayoutBox): number {
 export function contribution(box: LayoutBox, max: boolean): number {
   let size: number
   if (box.widthKind === Sizing.Exact) size = Math.max(box.widthValue, box.padX)
-  else if (box.flow === Flow.Picture && box.widthKind === Sizing.Percent && !max) size = 0
+  else if (box.flow === Flow.Picture) size = pictureContribution(box, max)
   else size = max ? maxContent(box) : minContent(box)
   return Math.max(clamp(size, box.minW, box.maxW), box.padX)
 }
@@ -60,6 +60,13 @@ function contentSize(box: LayoutBox, max: boolean): number {
     default:
       return pad
   }
+}
+
+/** A picture's share of its parent's size. As wide as its place (`width: 100%`) it is compressible (CSS Sizing 3 §5.2.2). */
+function pictureContribution(box: LayoutBox, max: boolean): number {
+  const inRow = box.parent?.flow === Flow.Row
+  if (box.widthKind === Sizing.Stretch && inRow) return box.naturalWidth
+  return max ? maxContent(box) : 0
 }
 
 function pictureContent(box: LayoutBox): number {
