@@ -290,8 +290,7 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
         writer.set('flex', `${num(width.weight)} 1 0px`)
         // What it adds to its parent's size; without it a stretched height would be carried over by its ratio.
         if (picture) writer.set('width', px(naturalWidth(place, resolved)))
-      }
-      else if (around === Flow.Free) {
+      } else if (around === Flow.Free) {
         writer.set('width', remainder(resolved.pinLeft, resolved.pinRight, resolved.pinCenterX !== undefined))
       } else if (around === Flow.Lattice) writer.set('justify-self', 'stretch')
       else writer.set('align-self', 'stretch')

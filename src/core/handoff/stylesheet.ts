@@ -55,7 +55,8 @@ function difference(wide: Declarations, narrow: Declarations): Declarations {
   // What goes comes first: a shorthand that is put back must not undo what is set after it.
   // A hidden block keeps its other declarations; they do no harm.
   if (narrow.get('display') !== 'none') {
-    for (const property of wide.keys()) if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
+    for (const property of wide.keys())
+      if (!narrow.has(property)) changes.set(property, INITIAL[property] ?? 'unset')
   }
   for (const [property, value] of narrow) if (wide.get(property) !== value) changes.set(property, value)
   return changes
@@ -258,6 +259,11 @@ button {
 button {
   appearance: none;
   background: none;
+  font: inherit;
+  letter-spacing: inherit;
+  text-align: inherit;
+  text-rendering: inherit;
+  text-transform: inherit;
   cursor: pointer;
 }
 

@@ -84,6 +84,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
   const least = new Float64Array(rows)
   const ascent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
   const descent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
+  const leastDescent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
 
   for (const item of items) {
     const span = Math.min(item.span, columns)
@@ -106,22 +107,24 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
     // sets `min-height: 0` on pictures.
     const shrinks =
       Number.isNaN(given) && (item.clip || item.flow === Flow.Picture || !Number.isNaN(item.minH))
-    if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
+    const floor = shrinks ? Math.max(item.padY, item.minH || 0) : item.cross
+    if (sharesBaseline(item)) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
       const above = baselineOf(item)
-      item.base = above
       ascent[item.row] = Math.max(ascent[item.row], above)
       descent[item.row] = Math.max(descent[item.row], item.cross - above)
-    } else need[item.row] = Math.max(need[item.row], item.cross)
-    const floor = shrinks ? Math.max(item.padY, Number.isNaN(item.minH) ? 0 : item.minH) : item.cross
-    least[item.row] = Math.max(least[item.row], floor)
+      leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
+    } else {
+      need[item.row] = Math.max(need[item.row], item.cross)
+      least[item.row] = Math.max(least[item.row], floor)
+    }
   }
   const gaps = box.rowGap * Math.max(0, rows - 1)
   let total = gaps
   for (let r = 0; r < rows; r++) {
     if (ascent[r] > Number.NEGATIVE_INFINITY) {
       need[r] = Math.max(need[r], ascent[r] + descent[r])
-      least[r] = Math.max(least[r], ascent[r] + descent[r])
+      least[r] = Math.max(least[r], ascent[r] + leastDescent[r])
     }
     total += need[r]
   }
@@ -154,6 +157,15 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
   for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], ascent[item.row])
   return available + box.padY
 }
+
+/**
+ * Whether an item is aligned by its baseline; what fills its row, and a picture sized by it, have no say in the row's
+ * baseline (CSS Grid 2 §10.6).
+ */
+const sharesBaseline = (item: LayoutBox) =>
+  item.alignSelf === Align.Baseline &&
+  item.heightKind !== Sizing.Stretch &&
+  !(item.flow === Flow.Picture && item.heightKind === Sizing.Percent)
 
 /** Rows under a fixed height: from their least to what they need, sharing the room equally (§11.6). */
 function fitRows(need: Float64Array, least: Float64Array, room: number): Float64Array {
@@ -217,8 +229,7 @@ function placeItem(
   const justify =
     box.justify === Spread.Center ? Align.Center : box.justify === Spread.End ? Align.End : Align.Start
   item.x = filled ? left : left + alignOffset(justify, spare)
-  if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch)
-    item.y = top + ascent - baselineOf(item)
+  if (sharesBaseline(item)) item.y = top + ascent - baselineOf(item)
   else if (item.heightKind === Sizing.Stretch) item.y = top
   else item.y = top + alignOffset(item.alignSelf, rowHeight - item.height)
 }

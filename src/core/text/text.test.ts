@@ -77,6 +77,7 @@ test('breaks: after hyphens and spaces, not after slashes inside words', () => {
   expect(parts('well-kept rows')).toEqual(['well-', 'kept ', 'rows'])
   expect(parts('and/or none')).toEqual(['and/or ', 'none'])
   expect(parts('1,250 seeds')).toEqual(['1,250 ', 'seeds'])
+  expect(parts('“beans” (early)')).toEqual(['“beans” ', '(early)'])
 })
 
 describe('fonts', () => {
