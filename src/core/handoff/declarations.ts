@@ -145,7 +145,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
   if (lifted) writePins(writer)
   const around = lifted ? Flow.Free : parentFlow
   writeWidth(writer, place, node, around)
-  writeHeight(writer, node, around)
+  writeHeight(writer, place, node, around)
   writeLook(writer, node)
   if (isText(node.kind)) writeType(writer)
   const holdsLifted = node.children.some((id) => {
@@ -325,8 +325,9 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
   if (rigid && around === Flow.Row) writer.set('flex-shrink', '0')
 }
 
-function writeHeight(writer: Writer, node: Node, around: Flow) {
+function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
   const { resolved, raw } = writer
+  const alignment = resolved.alignSelf ?? place.parent?.resolved.align
   const { height } = resolved
   const inFlow = around === Flow.Row || around === Flow.Column || around === Flow.Lattice
   const aligned = () => {
@@ -351,6 +352,8 @@ function writeHeight(writer: Writer, node: Node, around: Flow) {
     case 'percent':
       writer.set('height', percent(height.percent))
       aligned()
+      // A height taken from the row, aligned by a baseline that makes the row: browsers do not agree with themselves.
+      if (around === Flow.Lattice && alignment === 'baseline') writer.set('align-self', 'start')
       break
     case 'stretch':
       if (around === Flow.Column) writer.set('flex', `${num(height.weight)} 1 0px`)

@@ -159,13 +159,13 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
 }
 
 /**
- * Whether an item is aligned by its baseline; what fills its row, and a picture sized by it, have no say in the row's
- * baseline (CSS Grid 2 §10.6).
+ * Whether an item is aligned by its baseline. One whose height depends on the row cannot help to make the row; the
+ * handoff sets it to the row's start, since Chromium loses such an item far off the page.
  */
 const sharesBaseline = (item: LayoutBox) =>
   item.alignSelf === Align.Baseline &&
   item.heightKind !== Sizing.Stretch &&
-  !(item.flow === Flow.Picture && item.heightKind === Sizing.Percent)
+  item.heightKind !== Sizing.Percent
 
 /** Rows under a fixed height: from their least to what they need, sharing the room equally (§11.6). */
 function fitRows(need: Float64Array, least: Float64Array, room: number): Float64Array {
