@@ -38,7 +38,7 @@ export function timeCore(root: BenchNode, rounds: number): Timings {
   return timings
 }
 
-function yogaTree(node: BenchNode, into: Map<string, YogaNode>): YogaNode {
+function yogaTree(node: BenchNode, into: Map<string, YogaNode>, inRow = false): YogaNode {
   const own = Yoga.Node.create()
   own.setFlexDirection(node.row ? FlexDirection.Row : FlexDirection.Column)
   own.setAlignItems(Align.FlexStart)
@@ -46,9 +46,13 @@ function yogaTree(node: BenchNode, into: Map<string, YogaNode>): YogaNode {
   own.setPadding(Edge.All, node.pad)
   if (node.width !== undefined) own.setWidth(node.width)
   if (node.height !== undefined) own.setHeight(node.height)
-  if (node.grow > 0) own.setFlexGrow(node.grow)
+  if (node.stretch && inRow) {
+    own.setFlexGrow(1)
+    own.setFlexShrink(1)
+    own.setFlexBasis(0)
+  } else if (node.stretch) own.setAlignSelf(Align.Stretch)
   node.children.forEach((child, i) => {
-    own.insertChild(yogaTree(child, into), i)
+    own.insertChild(yogaTree(child, into, node.row), i)
   })
   into.set(node.id, own)
   return own
@@ -75,12 +79,12 @@ export async function timeChromium(page: Page, root: BenchNode, rounds: number):
   return page.evaluate(
     ({ tree, times, widths, leafId }) => {
       const timings: { full: number[]; width: number[]; leaf: number[] } = { full: [], width: [], leaf: [] }
-      const html = (node: typeof tree): string => {
+      const html = (node: typeof tree, inRow: boolean): string => {
         const size = `${node.width === undefined ? '' : `width:${node.width}px;flex-shrink:0;`}${node.height === undefined ? '' : `height:${node.height}px;flex-shrink:0;`}`
-        const grow = node.grow > 0 ? 'flex:1 1 0px;' : ''
-        return `<div id="${node.id}" style="display:flex;box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.children.map(html).join('')}</div>`
+        const grow = node.stretch ? (inRow ? 'flex:1 1 0px;' : 'align-self:stretch;') : ''
+        return `<div id="${node.id}" style="display:flex;box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.children.map((child) => html(child, node.row)).join('')}</div>`
       }
-      const markup = html(tree)
+      const markup = html(tree, false)
       for (let i = 0; i < times; i++) {
         const host = document.createElement('div')
         host.style.width = `${widths[0]}px`

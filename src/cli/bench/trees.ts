@@ -9,7 +9,8 @@ export type BenchNode = {
   pad: number
   width: number | undefined
   height: number | undefined
-  grow: number
+  /** Takes the room there is: by flex in a row, by stretching across a column. */
+  stretch: boolean
   children: BenchNode[]
 }
 
@@ -25,9 +26,10 @@ export function benchTree(count: number): BenchNode {
       row,
       gap: [0, 8, 16, 24][(index + depth) % 4],
       pad: leaf ? 0 : [0, 4, 8][index % 3],
-      width: leaf ? 20 + ((index * 37) % 90) : undefined,
+      // Narrow enough that the rows still have room to share at 1200 px: a new width moves everything.
+      width: leaf ? 6 + ((index * 7) % 18) : undefined,
       height: leaf ? 12 + ((index * 13) % 30) : undefined,
-      grow: !leaf && depth > 1 && index % 2 === 0 ? 1 : 0,
+      stretch: !leaf,
       children: [],
     }
     if (leaf) return own
@@ -55,8 +57,8 @@ function toTree(node: BenchNode, i: number): NodeTree {
     width:
       node.width !== undefined
         ? { kind: 'exact', px: node.width }
-        : node.grow > 0
-          ? { kind: 'stretch', weight: node.grow }
+        : node.stretch
+          ? { kind: 'stretch', weight: 1 }
           : { kind: 'snug' },
     height: node.height !== undefined ? { kind: 'exact', px: node.height } : { kind: 'snug' },
   }

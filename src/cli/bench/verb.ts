@@ -55,8 +55,11 @@ export async function bench(args: string[]): Promise<number> {
     for (const size of SIZES) {
       const tree = benchTree(size)
       const nodes = countNodes(tree)
-      // A first round warms every engine up and is thrown away.
-      timeCore(tree, 2)
+      // Rounds that warm the engines up are thrown away.
+      const warm = Math.max(3, Math.round(30_000 / size))
+      timeCore(tree, warm)
+      timeYoga(tree, warm)
+      await timeChromium(page, tree, Math.min(5, warm))
       const core = timeCore(tree, ROUNDS)
       const yoga = timeYoga(tree, ROUNDS)
       const chromium = await timeChromium(page, tree, ROUNDS)

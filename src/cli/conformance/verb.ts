@@ -1,6 +1,12 @@
+import { readFile } from 'node:fs/promises'
+import type { ProjectFile } from '../../core/document/schema'
+import { SiteViewer } from '../browser'
 import { numberOption, Refusal, readArgs } from '../refusal'
+import { DEMO_FILE } from '../serve'
+import { compareDocument } from './compare'
 import { FEATURES, type Feature } from './documents'
 import { DEFAULT_WIDTHS, runConformance } from './run'
+import { shelfProject } from './shelf-project'
 
 export async function conformance(args: string[]): Promise<number> {
   const { values } = readArgs(args, {
@@ -9,7 +15,9 @@ export async function conformance(args: string[]): Promise<number> {
     widths: { type: 'string' },
     only: { type: 'string' },
     explain: { type: 'boolean' },
+    shipped: { type: 'boolean' },
   })
+  if (values.shipped) return shipped()
   const widths = values.widths
     ?.split(',')
     .map((each) => numberOption('widths', each, { min: 200, max: 4000, integer: true })!)
@@ -34,4 +42,29 @@ export async function conformance(args: string[]): Promise<number> {
       : 'below the bar: every box without text; with text 99.9 % of boxes and of paragraphs',
   )
   return ok ? 0 : 1
+}
+
+/** What ships with the app, the demo and every shelf item, at every eighth px from 320 to 1920. */
+async function shipped(): Promise<number> {
+  const widths = Array.from({ length: 201 }, (_, i) => 320 + i * 8)
+  const demo = JSON.parse(await readFile(DEMO_FILE, 'utf8')) as ProjectFile
+  const sites: [string, ProjectFile, number][] = [
+    ...demo.pages.map((page, i): [string, ProjectFile, number] => [`demo, ${page.name}`, demo, i]),
+    ['shelf', shelfProject(), 0],
+  ]
+  const viewer = await SiteViewer.open()
+  let off = 0
+  try {
+    for (const [name, file, page] of sites) {
+      const result = await compareDocument(viewer, file, widths, page)
+      off += result.boxesOff.length + result.linesOff.length
+      console.log(
+        `${name.padEnd(16)} ${result.boxes} boxes, ${result.boxesOff.length} off, largest difference ${result.largest.toFixed(3)} px; ` +
+          `${result.paragraphs} paragraphs, ${result.linesOff.length} with other line breaks`,
+      )
+    }
+  } finally {
+    await viewer.close()
+  }
+  return off === 0 ? 0 : 1
 }

@@ -25,12 +25,18 @@ export type Page = { id: string; name: string; path: string; order: string; view
 export const byOrder = (a: { order: string; id: string }, b: { order: string; id: string }) =>
   a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 
+/** Longest list of changes that is kept. */
+const JOURNAL = 20_000
+
 export class Document {
   name = ''
   views: View[] = []
   readonly nodes = new Map<string, Node>()
   readonly pages = new Map<string, Page>()
   readonly assets = new Map<string, Asset>()
+  /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
+  private journal: string[] = []
+  private journalStart = 0
   private tokenTree: TokenTree = {}
   private tokenIndex = new Tokens({})
 
@@ -69,14 +75,14 @@ export class Document {
       overrides: {},
       children: [...sections].sort(byOrder).map((section) => section.id),
     }
-    this.nodes.set(root.id, root)
+    this.put(root)
     for (const section of sections) this.addTree(section, root.id)
   }
 
   /** Puts a tree into the store without linking its root into the parent's list. */
   private addTree(tree: NodeTree, parent: string) {
     const children = [...(tree.children ?? [])].sort(byOrder)
-    this.nodes.set(tree.id, {
+    this.put({
       id: tree.id,
       kind: tree.kind,
       name: tree.name,
@@ -106,7 +112,26 @@ export class Document {
   }
 
   replace(node: Node) {
+    this.put(node)
+  }
+
+  private put(node: Node) {
     this.nodes.set(node.id, node)
+    this.journal.push(node.id)
+    if (this.journal.length > JOURNAL) {
+      this.journalStart += this.journal.length
+      this.journal = []
+    }
+  }
+
+  /** A point in the document's changes, to ask `touchedSince` about later. */
+  get tick(): number {
+    return this.journalStart + this.journal.length
+  }
+
+  /** Ids of nodes changed since `tick`, some perhaps gone; undefined when that is too long ago to say. */
+  touchedSince(tick: number): ReadonlySet<string> | undefined {
+    return tick < this.journalStart ? undefined : new Set(this.journal.slice(tick - this.journalStart))
   }
 
   link(id: string, parent: string) {
@@ -115,12 +140,12 @@ export class Document {
       .map((child) => this.node(child))
       .sort(byOrder)
       .map((child) => child.id)
-    this.nodes.set(parent, { ...host, children })
+    this.put({ ...host, children })
   }
 
   unlink(id: string, parent: string) {
     const host = this.node(parent)
-    this.nodes.set(parent, { ...host, children: host.children.filter((child) => child !== id) })
+    this.put({ ...host, children: host.children.filter((child) => child !== id) })
   }
 
   /** @throws when there is no such node. */

@@ -132,7 +132,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = cascaded(place.doc, node, place.view)
   const resolved = resolve(place.doc, node, place.view)
   const writer = new Writer(raw, resolved)
-  const flow = flowOf(node.kind, resolved)
+  const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
   const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)
   if (resolved.hidden) {

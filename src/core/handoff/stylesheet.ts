@@ -42,7 +42,7 @@ function eachBlock(
     const parent = {
       node,
       resolved,
-      flow: flowOf(node.kind, resolved),
+      flow: flowOf(node.kind, resolved.flow),
       columns: columnsOf(place, node, resolved),
     }
     for (const child of node.children) walk(doc.node(child), { doc, view, parent })

@@ -64,7 +64,14 @@ export class LayoutBox {
   kids: LayoutBox[] = []
   /** Out of flow, in document order. */
   lifted: LayoutBox[] = []
-  resolved!: Resolved
+  /** Out of the flow in any view it is hidden in. */
+  hidden = false
+  /** Visual order among the siblings. */
+  order = 0
+  /** Its own size or padding follows the window's width directly. */
+  followsWindow = false
+  private resolvedProps: Resolved | undefined
+  private resolver: (() => Resolved) | undefined
   paragraph: Paragraph | null = null
 
   // What the style asks, px unless said otherwise.
@@ -141,6 +148,17 @@ export class LayoutBox {
     readonly id: string,
     public node: Node,
   ) {}
+
+  /** Everything the block is in this view; worked out when first asked for. */
+  get resolved(): Resolved {
+    this.resolvedProps ??= this.resolver!()
+    return this.resolvedProps
+  }
+
+  resolveWith(resolver: () => Resolved) {
+    this.resolver = resolver
+    this.resolvedProps = undefined
+  }
 
   get padX() {
     return this.padL + this.padR + this.borL + this.borR

@@ -132,14 +132,15 @@ function layoutRow(
   const lines: FlexLine[] = []
   let from = 0
   let used = 0
-  items.forEach((item, i) => {
+  for (let i = 0; box.wrap && i < items.length; i++) {
+    const item = items[i]
     const next = i === from ? item.hypothetical : used + box.colGap + item.hypothetical
-    if (box.wrap && i > from && next > inner + UNIT) {
+    if (i > from && next > inner + UNIT) {
       lines.push({ from, to: i, cross: 0, at: 0, ascent: 0 })
       from = i
       used = item.hypothetical
     } else used = next
-  })
+  }
   if (items.length > from) lines.push({ from, to: items.length, cross: 0, at: 0, ascent: 0 })
 
   for (const line of lines) {
@@ -183,7 +184,8 @@ function layoutRow(
     } else ({ lead: offset, between } = spread(box.alignContent, free, lines.length))
   }
 
-  for (const [index, line] of lines.entries()) {
+  for (let index = 0; index < lines.length; index++) {
+    const line = lines[index]
     for (let i = line.from; i < line.to; i++) items[i].row = index
     line.at = offset
     offset += line.cross + box.rowGap + between
@@ -317,7 +319,11 @@ function layoutColumn(
     // §9.8: in a container of definite height every item's final height is definite. Chromium takes it so wherever
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
-    layoutBox(item, item.cross, item.target, own || (definite && !Number.isNaN(innerHeight)))
+    const isDefinite = own || (definite && !Number.isNaN(innerHeight))
+    // As high as its content, and laid out for that already: a second pass would find the same.
+    const settled =
+      !isDefinite && item.lastW === item.cross && Number.isNaN(item.lastH) && item.lastResult === item.target
+    if (!settled) layoutBox(item, item.cross, item.target, isDefinite)
     item.width = item.cross
     item.height = item.target
     item.y = y
@@ -329,7 +335,6 @@ function layoutColumn(
 
 function columnItem(item: LayoutBox, percentBase: number) {
   const pad = item.padY
-  const content = () => measureHeight(item, item.cross)
   let given = Number.NaN
   switch (item.heightKind) {
     case Sizing.Exact:
@@ -340,7 +345,7 @@ function columnItem(item: LayoutBox, percentBase: number) {
       break
   }
   if (item.heightKind === Sizing.Stretch) item.base = pad
-  else item.base = Number.isNaN(given) ? content() : Math.max(pad, given)
+  else item.base = Number.isNaN(given) ? measureHeight(item, item.cross) : Math.max(pad, given)
   item.high = item.maxH
   if (!Number.isNaN(item.minH)) item.low = Math.max(item.minH, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad

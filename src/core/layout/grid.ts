@@ -137,7 +137,8 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
   const sizes = Number.isNaN(height) || !definite ? need : fitRows(need, least, available - gaps)
   let used = gaps
   for (let r = 0; r < rows; r++) used += sizes[r]
-  const free = available - used
+  // Rows that a clamped automatic height cuts off are not shifted for it.
+  const free = definite ? available - used : Math.max(0, available - used)
   let offset = box.borT + box.padT
   let between = 0
   if (rows > 0) {

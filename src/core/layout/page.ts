@@ -2,12 +2,12 @@
 import type { Document, Node } from '../document/document'
 import { isText } from '../document/kinds'
 import { resolve } from '../document/resolve'
-import type { View } from '../document/schema'
+import type { Props, View } from '../document/schema'
 import { type UsedLattice, usedLattice } from '../lattice/used'
 import type { Line, ParagraphCache } from '../text/paragraph'
 import { LayoutBox } from './box'
 import { layoutBox } from './place'
-import { applyStyle, isLifted, type Surroundings } from './style'
+import { applyStyle, type Surroundings } from './style'
 
 export type Rect = { x: number; y: number; width: number; height: number }
 
@@ -19,6 +19,8 @@ export class PageLayout {
   private tokens: unknown
   private views: unknown
   private fontVersion = -1
+  private tick = -1
+  private cascade: string[] = []
 
   constructor(
     private readonly doc: Document,
@@ -34,88 +36,135 @@ export class PageLayout {
     this.update()
   }
 
-  /** Brings the layout up to the document; cheap where nothing changed. */
+  /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
     const { doc } = this
-    const view = doc.view(this.viewId)
     const restyle =
-      this.views !== doc.views ||
-      this.tokens !== doc.tokens ||
-      width !== this.width ||
-      this.fontVersion !== this.fontsVersion()
+      this.views !== doc.views || this.tokens !== doc.tokens || this.fontVersion !== this.fontsVersion()
+    const touched = restyle ? undefined : doc.touchedSince(this.tick)
+    const resized = width !== this.width
+    this.tick = doc.tick
     if (restyle) {
       this.views = doc.views
       this.tokens = doc.tokens
       this.fontVersion = this.fontsVersion()
-      this.view = view
-      this.width = width
-      this.used = usedLattice(view.lattice, width)
+      this.view = doc.view(this.viewId)
+      this.cascade = doc.cascade(this.viewId).map((view) => view.id)
     }
-    const around: Surroundings = { doc, view, used: this.used }
-    this.sync(null, doc.node(this.page), around, restyle)
+    if (restyle || resized) {
+      this.width = width
+      this.used = usedLattice(this.view.lattice, width)
+    }
+    const around: Surroundings = { doc, view: this.view, used: this.used }
+    if (touched) {
+      if (resized) this.follow(around)
+      for (const id of touched) this.resync(id, around)
+    } else this.sync(null, doc.node(this.page), around, restyle, true)
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
   }
 
-  /** Matches boxes to nodes below `node`; returns whether anything changed. */
-  private sync(parent: LayoutBox | null, node: Node, around: Surroundings, restyle: boolean): boolean {
-    let box = this.boxes.get(node.id)
-    let changed = restyle
+  /** Restyles what follows the window directly; everything else is found by its new width. */
+  private follow(around: Surroundings) {
+    for (const box of this.boxes.values()) {
+      if (!box.followsWindow) continue
+      applyStyle(box, this.propsOf(box.node), around)
+      box.invalidate()
+    }
+  }
+
+  private resync(id: string, around: Surroundings) {
+    const node = this.doc.nodes.get(id)
+    const box = this.boxes.get(id)
+    // Gone, of another page, or new: new ones come with their parent.
+    if (!node || !box) return
+    const { parent } = box
+    if (this.sync(parent, node, around, false, false) && parent) this.arrange(parent, parent.node)
+  }
+
+  /** The node's own props with the view's overrides: what layout reads. */
+  private propsOf(node: Node): Props {
+    let { props } = node
+    for (const view of this.cascade) {
+      const override = node.overrides[view]
+      if (override) props = { ...props, ...override }
+    }
+    return props
+  }
+
+  /**
+   * Matches boxes to `node` and, where they are new, changed or `all` are asked for, to what is in it.
+   * @returns whether the box's place among its siblings may have changed
+   */
+  private sync(
+    parent: LayoutBox | null,
+    node: Node,
+    around: Surroundings,
+    restyle: boolean,
+    all: boolean,
+  ): boolean {
+    const known = this.boxes.get(node.id)
+    let box = known
     if (!box || box.parent !== parent) {
       if (box) this.drop(box)
       box = parent ? new LayoutBox(node.id, node) : this.root
       box.parent = parent
       this.boxes.set(node.id, box)
-      changed = true
     }
-    const own = changed || box.node !== node
-    if (own) {
-      const flowBefore = box.flow
-      const columnsBefore = box.columns
-      const alignBefore = box.align
-      const gapBefore = box.colGap
+    const fresh = box !== known
+    let regroup = fresh
+    let moved = fresh
+    let inherited = restyle
+    if (fresh || restyle || box.node !== node) {
+      const { flow, columns, align, colGap, hidden, order } = box
+      const out = box.pins !== null
+      regroup ||= box.node.children !== node.children
       box.node = node
-      applyStyle(box, resolve(this.doc, node, this.viewId), around)
+      const target = box
+      applyStyle(box, this.propsOf(node), around)
+      box.resolveWith(() => resolve(this.doc, target.node, this.viewId))
       if (isText(node.kind)) box.paragraph = this.paragraphs.get(box.resolved)
       box.invalidate()
-      changed = true
+      moved ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
+      regroup ||= flow !== box.flow
       // What children are depends on the parent's flow, columns and alignment.
-      if (
-        flowBefore !== box.flow ||
-        columnsBefore !== box.columns ||
-        alignBefore !== box.align ||
-        gapBefore !== box.colGap
-      )
-        restyle = true
+      inherited ||=
+        flow !== box.flow || columns !== box.columns || align !== box.align || colGap !== box.colGap
     }
-    let arrange = own
     for (const id of node.children) {
       const child = this.doc.node(id)
-      const before = this.boxes.get(id)?.node
-      if (this.sync(box, child, around, restyle)) changed = true
-      if (before !== child) arrange = true
+      const childBox = this.boxes.get(id)
+      if (!all && !inherited && childBox?.parent === box && childBox.node === child) continue
+      if (this.sync(box, child, around, inherited, all)) regroup = true
     }
-    if (arrange) this.arrange(box, node)
-    return changed
+    if (regroup) this.arrange(box, node)
+    return moved
   }
 
   private arrange(box: LayoutBox, node: Node) {
-    for (const old of [...box.kids, ...box.lifted]) if (!node.children.includes(old.id)) this.drop(old)
-    box.kids = []
-    box.lifted = []
+    for (const old of box.kids) if (!this.isChild(old, box, node)) this.drop(old)
+    for (const old of box.lifted) if (!this.isChild(old, box, node)) this.drop(old)
+    const kids: LayoutBox[] = []
+    const lifted: LayoutBox[] = []
+    let ordered = false
     for (const id of node.children) {
       const child = this.boxes.get(id)!
-      if (child.resolved.hidden) continue
-      if (isLifted(child.resolved, box.flow)) box.lifted.push(child)
-      else box.kids.push(child)
+      if (child.hidden) continue
+      if (child.pins !== null) lifted.push(child)
+      else {
+        kids.push(child)
+        ordered ||= child.order !== 0
+      }
     }
-    if (box.kids.some((kid) => kid.resolved.order !== 0)) {
-      box.kids = box.kids
-        .map((kid, i) => ({ kid, i }))
-        .sort((a, b) => a.kid.resolved.order! - b.kid.resolved.order! || a.i - b.i)
-        .map(({ kid }) => kid)
-    }
+    // Array.sort is stable: equal orders keep the document's.
+    if (ordered) kids.sort((a, b) => a.order - b.order)
+    box.kids = kids
+    box.lifted = lifted
     box.invalidate()
+  }
+
+  private isChild(box: LayoutBox, parent: LayoutBox, node: Node): boolean {
+    return box.parent === parent && this.doc.nodes.get(box.id)?.parent === node.id
   }
 
   private drop(box: LayoutBox) {
@@ -134,7 +183,7 @@ export class PageLayout {
     let x = 0
     let y = 0
     for (let at: LayoutBox = box; at.parent; at = at.parent) {
-      if (at.resolved.hidden) return undefined
+      if (at.hidden) return undefined
       x += at.x
       y += at.y
     }

@@ -38,6 +38,10 @@ export function layoutBox(box: LayoutBox, width: number, height: number, definit
 
 function layoutContent(box: LayoutBox, width: number, height: number, definite: boolean): number {
   const auto = Number.isNaN(height)
+  // Most boxes of a page hold nothing: no algorithm to run.
+  if (box.kids.length === 0 && (box.flow === Flow.Row || box.flow === Flow.Column) && !(box.ratio > 0)) {
+    return auto ? limit(box, box.padY) : height
+  }
   switch (box.flow) {
     case Flow.Text: {
       if (!auto) return height

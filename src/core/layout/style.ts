@@ -1,8 +1,8 @@
 /** From resolved props to the layout box's flat fields. */
 import type { Document } from '../document/document'
-import { isText } from '../document/kinds'
-import type { Resolved } from '../document/resolve'
-import type { Pin, View } from '../document/schema'
+import { defaultsOf, isText } from '../document/kinds'
+import type { Kind, Pin, Props, Size, View } from '../document/schema'
+import type { Tokens } from '../document/tokens'
 import { spanWidth, type UsedLattice } from '../lattice/used'
 import { Align, Flow, type LayoutBox, Sizing, Spread } from './box'
 
@@ -31,83 +31,101 @@ const FLOW: Record<string, Flow> = {
 export type Surroundings = { doc: Document; view: View; used: UsedLattice }
 
 /** Whether a block is out of its parent's flow. */
-export const isLifted = (resolved: Resolved, parentFlow: Flow) =>
-  resolved.lifted === true || parentFlow === Flow.Free
+export const isLifted = (set: Pick<Props, 'lifted'>, parentFlow: Flow) =>
+  set.lifted === true || parentFlow === Flow.Free
 
 /** The flow of a box in words CSS knows; `free` parents lift all their children. */
-export function flowOf(kind: string, resolved: Resolved): Flow {
+export function flowOf(kind: Kind, flow: Props['flow']): Flow {
   if (kind === 'page') return Flow.Stack
   if (kind === 'picture') return Flow.Picture
-  if (isText(kind as 'text')) return Flow.Text
-  return FLOW[resolved.flow ?? 'column']
+  if (isText(kind)) return Flow.Text
+  return FLOW[flow ?? 'column']
 }
 
-export function applyStyle(box: LayoutBox, resolved: Resolved, around: Surroundings) {
+/** A length prop as px: its own, its token's, or `fallback`. */
+function lengthOf(tokens: Tokens, raw: number | string | undefined, fallback: number): number {
+  if (typeof raw === 'number') return raw
+  if (raw === undefined) return fallback
+  const token = tokens.lookup(raw)
+  return token && (token.type === 'dimension' || token.type === 'number') ? token.value : fallback
+}
+
+/** Sets the box's fields from `set`, the node's props cascaded into the view. */
+export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   const { view, used, doc } = around
-  const kind = box.node.kind
-  box.resolved = resolved
-  box.flow = flowOf(kind, resolved)
+  const { kind } = box.node
+  const defaults = defaultsOf(kind)
+  const tokens = doc.tokenTable
+  const flowWord = set.flow ?? defaults.flow
+  box.flow = flowOf(kind, flowWord)
   const parentFlow = box.parent?.flow ?? Flow.Stack
-  box.wrap = box.flow === Flow.Row && resolved.wrap === true
-  box.dense = resolved.dense === true
-  box.rowGap = resolved.rowGap
-  box.justify = SPREAD[resolved.justify!]
-  box.align = ALIGN[resolved.align!]
-  box.alignContent = SPREAD[resolved.alignContent!]
-  box.alignSelf = resolved.alignSelf ? ALIGN[resolved.alignSelf] : (box.parent?.align ?? Align.Start)
+  box.hidden = set.hidden === true
+  box.order = set.order ?? 0
+  box.wrap = box.flow === Flow.Row && set.wrap === true
+  box.dense = set.dense === true
+  box.rowGap = lengthOf(tokens, set.rowGap, 0)
+  box.justify = SPREAD[set.justify ?? defaults.justify!]
+  box.align = ALIGN[set.align ?? defaults.align!]
+  box.alignContent = SPREAD[set.alignContent ?? defaults.alignContent!]
+  box.alignSelf = set.alignSelf ? ALIGN[set.alignSelf] : (box.parent?.align ?? Align.Start)
   // Across a column there is no baseline to share: it aligns like start.
   if (parentFlow === Flow.Column && box.alignSelf === Align.Baseline) box.alignSelf = Align.Start
-  box.padT = resolved.paddingTop
-  box.padR = resolved.paddingRight
-  box.padB = resolved.paddingBottom
-  box.padL = resolved.paddingLeft
-  if (kind === 'section' && !resolved.fullBleed) {
+  box.padT = lengthOf(tokens, set.paddingTop, defaults.paddingTop as number)
+  box.padR = lengthOf(tokens, set.paddingRight, defaults.paddingRight as number)
+  box.padB = lengthOf(tokens, set.paddingBottom, defaults.paddingBottom as number)
+  box.padL = lengthOf(tokens, set.paddingLeft, defaults.paddingLeft as number)
+  box.followsWindow = kind === 'section' && !set.fullBleed
+  if (box.followsWindow) {
     box.padL += used.left + used.inset
     box.padR += used.right + used.inset
   }
-  box.borT = resolved.borderTop!
-  box.borR = resolved.borderRight!
-  box.borB = resolved.borderBottom!
-  box.borL = resolved.borderLeft!
-  box.minW = resolved.minWidth ?? Number.NaN
-  box.maxW = resolved.maxWidth ?? Number.NaN
-  box.minH = resolved.minHeight ?? Number.NaN
-  box.maxH = resolved.maxHeight ?? Number.NaN
-  box.clip = resolved.clip === true
-  const asset = resolved.asset ? doc.assets.get(resolved.asset) : undefined
+  box.borT = set.borderTop ?? 0
+  box.borR = set.borderRight ?? 0
+  box.borB = set.borderBottom ?? 0
+  box.borL = set.borderLeft ?? 0
+  box.minW = lengthOf(tokens, set.minWidth, Number.NaN)
+  box.maxW = lengthOf(tokens, set.maxWidth, Number.NaN)
+  box.minH = lengthOf(tokens, set.minHeight, Number.NaN)
+  box.maxH = lengthOf(tokens, set.maxHeight, Number.NaN)
+  box.clip = set.clip === true
+  const asset = set.asset ? doc.assets.get(set.asset) : undefined
   box.naturalWidth = asset?.width ?? 300
-  box.ratio = resolved.ratio ?? (kind === 'picture' ? (asset ? asset.width / asset.height : 1.5) : Number.NaN)
-  box.naturalRatio = resolved.ratio === undefined && asset !== undefined && kind === 'picture'
-  const out = box.parent !== null && isLifted(resolved, parentFlow)
+  box.ratio = set.ratio ?? (kind === 'picture' ? (asset ? asset.width / asset.height : 1.5) : Number.NaN)
+  box.naturalRatio = set.ratio === undefined && asset !== undefined && kind === 'picture'
+  const out = box.parent !== null && isLifted(set, parentFlow)
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
-  const hostColumns = box.parent?.columns ?? used.columns
   box.from = 0
   box.span = 1
-  applyWidth(box, resolved, used, parentFlow === Flow.Lattice && !out, hostColumns)
-  applyHeight(box, resolved, view)
+  const width = set.width ?? defaults.width!
+  const height = set.height ?? defaults.height!
+  applyHeight(box, height, view, tokens)
+  applyWidth(
+    box,
+    width,
+    used,
+    tokens,
+    parentFlow === Flow.Lattice && !out,
+    box.parent?.columns ?? used.columns,
+  )
   if (box.flow === Flow.Lattice) {
-    box.columns = box.subgrid
-      ? box.span
-      : kind === 'section'
-        ? used.columns
-        : (resolved.columns ?? used.columns)
-    box.colGap = box.subgrid ? box.parent!.colGap : (resolved.columnGap ?? used.gutter)
-  } else box.colGap = resolved.columnGap ?? resolved.rowGap
-  box.pins = out ? pinsOf(resolved) : null
+    box.columns = box.subgrid ? box.span : kind === 'section' ? used.columns : (set.columns ?? used.columns)
+    box.colGap = box.subgrid ? box.parent!.colGap : lengthOf(tokens, set.columnGap, used.gutter)
+  } else box.colGap = lengthOf(tokens, set.columnGap, box.rowGap)
+  box.pins = out ? pinsOf(set) : null
 }
 
 function applyWidth(
   box: LayoutBox,
-  resolved: Resolved,
+  width: Size,
   used: UsedLattice,
+  tokens: Tokens,
   inLattice: boolean,
   hostColumns: number,
 ) {
-  const { width } = resolved
   switch (width.kind) {
     case 'exact':
       box.widthKind = Sizing.Exact
-      box.widthValue = width.px as number
+      box.widthValue = lengthOf(tokens, width.px, 0)
       break
     case 'percent':
       box.widthKind = Sizing.Percent
@@ -127,18 +145,16 @@ function applyWidth(
       } else {
         box.widthKind = Sizing.Exact
         box.widthValue = spanWidth(used, Math.min(width.span, used.columns))
+        box.followsWindow = true
       }
       break
     }
     default:
       box.widthKind = Sizing.Snug
       box.widthValue = 0
-      if (box.flow === Flow.Picture && resolved.height.kind !== 'exact') {
+      if (box.flow === Flow.Picture) {
         box.widthKind = Sizing.Exact
-        box.widthValue = box.naturalWidth
-      } else if (box.flow === Flow.Picture && resolved.height.kind === 'exact') {
-        box.widthKind = Sizing.Exact
-        box.widthValue = (resolved.height.px as number) * box.ratio
+        box.widthValue = box.heightKind === Sizing.Exact ? box.heightValue * box.ratio : box.naturalWidth
       }
   }
 }
@@ -153,12 +169,11 @@ export function placeColumns(
   return { from, span: Math.min(width.span, columns - from + 1) }
 }
 
-function applyHeight(box: LayoutBox, resolved: Resolved, view: View) {
-  const { height } = resolved
+function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
   switch (height.kind) {
     case 'exact':
       box.heightKind = Sizing.Exact
-      box.heightValue = height.px as number
+      box.heightValue = lengthOf(tokens, height.px, 0)
       break
     case 'svh':
       box.heightKind = Sizing.Exact
@@ -181,17 +196,17 @@ function applyHeight(box: LayoutBox, resolved: Resolved, view: View) {
 const px = (pin: Pin | undefined) => (pin === undefined ? Number.NaN : 'px' in pin ? pin.px : 0)
 const ratio = (pin: Pin | undefined) => (pin !== undefined && 'percent' in pin ? pin.percent / 100 : 0)
 
-function pinsOf(resolved: Resolved) {
+function pinsOf(set: Props) {
   return {
-    left: px(resolved.pinLeft),
-    leftRatio: ratio(resolved.pinLeft),
-    right: px(resolved.pinRight),
-    rightRatio: ratio(resolved.pinRight),
-    top: px(resolved.pinTop),
-    topRatio: ratio(resolved.pinTop),
-    bottom: px(resolved.pinBottom),
-    bottomRatio: ratio(resolved.pinBottom),
-    centerX: resolved.pinCenterX ?? Number.NaN,
-    centerY: resolved.pinCenterY ?? Number.NaN,
+    left: px(set.pinLeft),
+    leftRatio: ratio(set.pinLeft),
+    right: px(set.pinRight),
+    rightRatio: ratio(set.pinRight),
+    top: px(set.pinTop),
+    topRatio: ratio(set.pinTop),
+    bottom: px(set.pinBottom),
+    bottomRatio: ratio(set.pinBottom),
+    centerX: set.pinCenterX ?? Number.NaN,
+    centerY: set.pinCenterY ?? Number.NaN,
   }
 }
