@@ -22,5 +22,10 @@ export function fontsOf(doc: Document): Set<string> {
       }
     }
   }
+  // The type styles too, so that whatever is placed next can be drawn at once.
+  for (const name of doc.tokenTable.names('typography')) {
+    const token = doc.tokenTable.lookup(name)
+    if (token?.type === 'typography') filesNeeded(token.value.fontFamily, false, '', ids)
+  }
   return ids
 }

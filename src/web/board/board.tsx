@@ -140,8 +140,8 @@ export function Board() {
 function EmptyPage() {
   const editor = useEditor()
   return (
-    <div className="floating absolute bottom-5 left-1/2 flex -translate-x-1/2 items-center gap-3 px-4 py-2.5 text-[13px]">
-      <span>This page is empty. Set its lattice at the right, then place a header, a hero and sections.</span>
+    <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2.5 text-[13px]">
+      <span>This page is empty. Set its lattice at the right, then place sections.</span>
       <button
         type="button"
         className="main-button whitespace-nowrap"

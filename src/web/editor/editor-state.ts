@@ -217,7 +217,11 @@ export class Editor {
     const rect = this.selected && place?.layout.rect(this.selected.id)
     if (!rect || !place) return
     const { width, height } = this.boardSize
-    const x = width / 2 - (place.left + rect.x + rect.width / 2)
+    // What is wider than the board is shown from its left edge.
+    const x =
+      rect.width > width - 80
+        ? 62 - (place.left + rect.x)
+        : width / 2 - (place.left + rect.x + rect.width / 2)
     const y = height / 2 - (rect.y + Math.min(rect.height, height - 160) / 2)
     this.camera = { x: Math.min(62, x), y: Math.min(62, y), zoom: 1 }
     this.changed()

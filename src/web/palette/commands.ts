@@ -132,8 +132,7 @@ export const COMMANDS: Command[] = [
     name: 'Place from the shelf',
     group: 'Page',
     keys: '/',
-    run: () =>
-      requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-shelf-search]')?.focus()),
+    run: () => document.querySelector<HTMLInputElement>('[data-shelf-search]')?.focus(),
   },
   {
     id: 'zoom-in',
