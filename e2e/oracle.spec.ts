@@ -7,6 +7,12 @@ import { compareDocument } from '../src/cli/conformance/compare'
 import { documents, type Feature } from '../src/cli/conformance/documents'
 import { shelfProject } from '../src/cli/conformance/shelf-project'
 import { DEMO_FILE } from '../src/cli/serve'
+import { Document } from '../src/core/document/document'
+import { checkProject } from '../src/core/document/open'
+import { PageLayout } from '../src/core/layout/page'
+import { ParagraphCache } from '../src/core/text/paragraph'
+import { loadFonts } from '../src/server/fonts'
+import { test as appTest, stored } from './app'
 
 const widths = Array.from({ length: 17 }, (_, i) => 320 + i * 100)
 
@@ -62,3 +68,45 @@ test('random paragraphs: the same line breaks', async () => {
   expect(paragraphs).toBeGreaterThan(500)
   expect(off / paragraphs).toBeLessThan(0.005)
 })
+
+appTest(
+  'what the board draws is what the core computed, block for block and line for line',
+  async ({ desk }) => {
+    await desk.keyboard.press('ControlOrMeta+0')
+    await desk.evaluate(() => document.fonts.ready)
+    const doc = Document.fromFile(checkProject((await stored(desk)) as unknown))
+    const fonts = await loadFonts(doc)
+    for (const view of doc.views) {
+      const layout = new PageLayout(doc, 'page-home', view.id, view.width, new ParagraphCache(fonts))
+      const drawn = await desk.evaluate((id) => {
+        const sheet = document.querySelector(`[data-sheet="${id}"]`)!.getBoundingClientRect()
+        return [...document.querySelectorAll<HTMLElement>(`[data-sheet="${id}"] [data-node]`)].map(
+          (element) => {
+            const box = element.getBoundingClientRect()
+            const lines = [...element.children]
+              .filter((child) => !(child as HTMLElement).dataset.node)
+              .map((line) => ({ text: line.textContent ?? '', width: line.getBoundingClientRect().width }))
+            return {
+              node: element.dataset.node!,
+              x: box.x - sheet.x,
+              y: box.y - sheet.y,
+              width: box.width,
+              height: box.height,
+              lines,
+            }
+          },
+        )
+      }, view.id)
+      expect(drawn.length).toBe([...layout.visible()].length)
+      for (const { node, lines, ...box } of drawn) {
+        const rect = layout.rect(node)!
+        for (const key of ['x', 'y', 'width', 'height'] as const)
+          expect(Math.abs(box[key] - rect[key]), `${node} ${key}`).toBeLessThan(0.1)
+        expect(lines.map((line) => line.text)).toEqual(layout.lineTexts(node))
+        layout.lines(node).forEach((line, i) => {
+          expect(Math.abs(lines[i].width - line.width), `${node}, line ${i}`).toBeLessThan(0.5)
+        })
+      }
+    }
+  },
+)
