@@ -3,6 +3,8 @@ import { writeFile } from 'node:fs/promises'
 import { launch } from '../browser'
 import { pathFrom, Refusal, readArgs } from '../refusal'
 import { type Timings, timeChromium, timeCore, timeYoga } from './engines'
+import { FURTHER, type Further } from './further'
+import { median, ms, p95 } from './statistics'
 import { benchTree, countNodes } from './trees'
 
 const SIZES = [1_000, 10_000]
@@ -19,11 +21,6 @@ const WORDS: Record<keyof Timings, string> = {
   leaf: 'one leaf edited',
 }
 
-const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
-const median = (list: number[]) => sorted(list)[Math.floor(list.length / 2)]
-const p95 = (list: number[]) => sorted(list)[Math.min(list.length - 1, Math.floor(list.length * 0.95))]
-const ms = (value: number) => value.toFixed(2).padStart(8)
-
 type Row = {
   name: string
   nodes: number
@@ -38,11 +35,27 @@ type Row = {
 
 export async function bench(args: string[]): Promise<number> {
   const { values } = readArgs(args, { only: { type: 'string' }, json: { type: 'string' } })
-  if (values.only !== undefined && !Object.hasOwn(BARS, values.only))
-    throw new Refusal(`--only ${values.only}: the benches are ${Object.keys(BARS).join(', ')}`)
+  const names = [...Object.keys(BARS), ...Object.keys(FURTHER)]
+  if (values.only !== undefined && !names.includes(values.only))
+    throw new Refusal(`--only ${values.only}: the benches are ${names.join(', ')}`)
   const tasks = (Object.keys(BARS) as (keyof Timings)[]).filter(
     (task) => values.only === undefined || task === values.only,
   )
+  const rows: (Row | Further)[] = tasks.length > 0 ? await benchTrees(tasks) : []
+  for (const [name, run] of Object.entries(FURTHER)) {
+    if (values.only !== undefined && values.only !== name) continue
+    const result = await run()
+    rows.push(result)
+    console.log(result.line + (result.met ? '' : '  missed'))
+  }
+  if (values.json !== undefined) await writeFile(pathFrom(values.json), `${JSON.stringify(rows, null, 1)}\n`)
+  const missed = rows.filter((row) => !row.met).length
+  console.log(missed === 0 ? 'every bar is met' : `${missed} of ${rows.length} bars are missed`)
+  return missed === 0 ? 0 : 1
+}
+
+/** The same trees in all three engines, task by task. */
+async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
   const browser = await launch()
   const rows: Row[] = []
   try {
@@ -92,8 +105,5 @@ export async function bench(args: string[]): Promise<number> {
   } finally {
     await browser.close()
   }
-  if (values.json !== undefined) await writeFile(pathFrom(values.json), `${JSON.stringify(rows, null, 1)}\n`)
-  const missed = rows.filter((row) => !row.met).length
-  console.log(missed === 0 ? 'every bar is met' : `${missed} of ${rows.length} bars are missed`)
-  return missed === 0 ? 0 : 1
+  return rows
 }

@@ -1,0 +1,56 @@
+/** Benches beside the trees: text, growth, memory, the demo. */
+import { SiteViewer } from '../browser'
+import { bytesPerNode, timeDemo, timeFull } from './growth'
+import { median } from './statistics'
+import { timeText } from './text'
+
+export type Further = { name: string; value: number; met: boolean; line: string }
+
+/** By name: each measures, words its line, and says whether its bar is met. */
+export const FURTHER: Record<string, () => Promise<Further>> = {
+  text: benchText,
+  growth: async () => {
+    const small = timeFull(10_000, 7)
+    const large = timeFull(100_000, 3)
+    const ratio = median(large.ms) / median(small.ms)
+    return {
+      name: 'growth',
+      value: ratio,
+      met: ratio <= 12,
+      line: `growth            full layout of ${small.nodes} nodes ${median(small.ms).toFixed(1)} ms, of ${large.nodes} nodes ${median(large.ms).toFixed(1)} ms: ${ratio.toFixed(1)}-fold (bar 12)`,
+    }
+  },
+  memory: async () => {
+    const bytes = bytesPerNode(10_000)
+    return {
+      name: 'memory',
+      value: bytes,
+      met: bytes <= 1229,
+      line: `memory            ${Math.round(bytes)} bytes a node after layout (bar 1229)`,
+    }
+  },
+  demo: async () => {
+    const ms = await timeDemo(7)
+    return {
+      name: 'demo',
+      value: median(ms),
+      met: true,
+      line: `demo              ${median(ms).toFixed(1)} ms from its file in memory to boxes and lines on every view of Home`,
+    }
+  },
+}
+async function benchText(): Promise<Further> {
+  const viewer = await SiteViewer.open()
+  try {
+    const { core, chromium } = await timeText(viewer, 2000, 12)
+    const ratio = median(core) / median(chromium)
+    return {
+      name: 'text',
+      value: ratio,
+      met: ratio <= 0.3,
+      line: `text              2000 paragraphs wrapped again: core ${median(core).toFixed(2)} ms, chromium ${median(chromium).toFixed(2)} ms, ratio ${ratio.toFixed(3)} (bar 0.3)`,
+    }
+  } finally {
+    await viewer.close()
+  }
+}

@@ -1,0 +1,57 @@
+/** How layout grows: time from 10,000 to 100,000 nodes, and the memory a laid-out node takes. */
+import { readFile } from 'node:fs/promises'
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
+import { Document } from '../../core/document/document'
+import { openProject } from '../../core/document/open'
+import { PageLayout } from '../../core/layout/page'
+import { FontLibrary } from '../../core/text/fonts'
+import { fontsOf } from '../../core/text/needed'
+import { ParagraphCache } from '../../core/text/paragraph'
+import { openType } from '../../server/fonts'
+import { DEMO_FILE } from '../serve'
+import { benchProject, benchTree, countNodes } from './trees'
+
+export function timeFull(nodes: number, rounds: number): { nodes: number; ms: number[] } {
+  const tree = benchTree(nodes)
+  const doc = Document.fromFile(benchProject(tree))
+  const ms: number[] = []
+  for (let i = 0; i < rounds; i++) {
+    const start = performance.now()
+    new PageLayout(doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
+    ms.push(performance.now() - start)
+  }
+  return { nodes: countNodes(tree), ms }
+}
+
+/** Heap that layout adds a node, bytes: after a collection with the layout, less the same without. */
+export function bytesPerNode(nodes: number): number {
+  setFlagsFromString('--expose-gc')
+  const collect = runInNewContext('gc') as () => void
+  const tree = benchTree(nodes)
+  const doc = Document.fromFile(benchProject(tree))
+  collect()
+  const before = process.memoryUsage().heapUsed
+  const layout = new PageLayout(doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
+  collect()
+  const bytes = (process.memoryUsage().heapUsed - before) / countNodes(tree)
+  // Used after the measurement, so that it cannot have been collected before.
+  if (layout.height < 0) throw new Error('a page of negative height')
+  return bytes
+}
+
+/** From the demo's file and its fonts in memory to boxes and lines on every view, ms; nothing shaped before. */
+export async function timeDemo(rounds: number): Promise<number[]> {
+  const text = await readFile(DEMO_FILE, 'utf8')
+  const fonts = new FontLibrary()
+  for (const id of fontsOf(openProject(text))) fonts.add(id, await openType(id))
+  const ms: number[] = []
+  for (let i = 0; i < rounds; i++) {
+    const start = performance.now()
+    const doc = openProject(text)
+    const paragraphs = new ParagraphCache(fonts)
+    for (const view of doc.views) new PageLayout(doc, 'page-home', view.id, view.width, paragraphs)
+    ms.push(performance.now() - start)
+  }
+  return ms
+}

@@ -1,0 +1,74 @@
+/** Text: 2,000 paragraphs, shaped before, wrapped again at a new width; here and in Chromium. */
+import { Document } from '../../core/document/document'
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
+import { buildSite } from '../../core/handoff/site'
+import { PageLayout } from '../../core/layout/page'
+import { starterProject } from '../../core/shelf/starter'
+import { ParagraphCache } from '../../core/text/paragraph'
+import { loadFonts } from '../../server/fonts'
+import type { SiteViewer } from '../browser'
+
+const WORDS =
+  'seed leaf pod packet glasshouse autumn harvest gardener heirloom borrow return spring row peas tall meadow lantern well-kept the of a in'.split(
+    ' ',
+  )
+const WIDTHS = [1200, 700]
+
+function paragraphsProject(count: number): ProjectFile {
+  const project = starterProject('Text', 'bench')
+  const children: NodeTree[] = Array.from({ length: count }, (_, i) => {
+    const words = Array.from(
+      { length: 30 + (i % 40) },
+      (_, k) => WORDS[(i * 7 + k * 11 + ((i * k) % 5)) % WORDS.length],
+    )
+    return {
+      id: `t${i}`,
+      kind: 'text',
+      name: 'Paragraph',
+      order: `a${String(i).padStart(6, '0')}`,
+      props: {
+        type: '{type.body}',
+        width: { kind: 'stretch', weight: 1 },
+        spans: [{ text: words.join(' ') }],
+      },
+    }
+  })
+  project.pages[0].sections = [
+    { id: 'section', kind: 'section', name: 'Section', order: 'a0', props: { fullBleed: true }, children },
+  ]
+  return project
+}
+
+/** @returns ms of each round, ours and Chromium's, over the same texts and widths */
+export async function timeText(
+  viewer: SiteViewer,
+  count: number,
+  rounds: number,
+): Promise<{ core: number[]; chromium: number[] }> {
+  const doc = Document.fromFile(paragraphsProject(count))
+  const layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], new ParagraphCache(await loadFonts(doc)))
+  const core: number[] = []
+  for (let i = 0; i < rounds; i++) {
+    const start = performance.now()
+    layout.update(WIDTHS[(i + 1) % 2])
+    core.push(performance.now() - start)
+  }
+  await viewer.show(buildSite(doc), 'index.html', WIDTHS[0] + 100, 900)
+  const chromium = await viewer.page.evaluate(
+    ({ times, widths }) => {
+      const out: number[] = []
+      const { body } = document
+      body.style.width = `${widths[0]}px`
+      void body.offsetHeight
+      for (let i = 0; i < times; i++) {
+        body.style.width = `${widths[(i + 1) % 2]}px`
+        const start = performance.now()
+        void body.offsetHeight
+        out.push(performance.now() - start)
+      }
+      return out
+    },
+    { times: rounds, widths: WIDTHS },
+  )
+  return { core, chromium }
+}
