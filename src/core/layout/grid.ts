@@ -1,5 +1,5 @@
 /** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
-import { baselineOf } from './baseline'
+import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
 import { alignOffset, spread } from './flex'
 import { fitContent } from './intrinsic'
@@ -158,15 +158,6 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
   for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], ascent[item.row])
   return available + box.padY
 }
-
-/**
- * Whether an item is aligned by its baseline. One whose height depends on the row cannot help to make the row; the
- * handoff sets it to the row's start, since Chromium loses such an item far off the page.
- */
-const sharesBaseline = (item: LayoutBox) =>
-  item.alignSelf === Align.Baseline &&
-  item.heightKind !== Sizing.Stretch &&
-  item.heightKind !== Sizing.Percent
 
 /** Rows under a fixed height: from their least to what they need, sharing the room equally (§11.6). */
 function fitRows(need: Float64Array, least: Float64Array, room: number): Float64Array {
