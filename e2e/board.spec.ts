@@ -155,3 +155,50 @@ test('projects: rename, duplicate, delete, bring back', async ({ page, app }) =>
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(card('Second shelf')).toBeVisible()
 })
+
+test('copy, cut and paste blocks; words from elsewhere become a text', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  await desk.keyboard.press('ControlOrMeta+c')
+  await row(desk, 'Footer').click()
+  await desk.keyboard.press('ControlOrMeta+v')
+  await expect(desk.getByRole('treeitem', { level: 1 })).toHaveCount(6)
+  await saved(desk)
+  const sections = (await stored(desk)).pages[0].sections
+  expect(sections.map((section) => section.name)).toEqual([
+    'Header',
+    'Hero',
+    'Ready to sow',
+    'Quote',
+    'Footer',
+    'Quote',
+  ])
+  expect(sections[5].children!.map((block) => block.props)).toEqual(
+    sections[3].children!.map((block) => block.props),
+  )
+  await desk.keyboard.press('ControlOrMeta+x')
+  await expect(desk.getByRole('treeitem', { level: 1 })).toHaveCount(5)
+  await row(desk, 'Quote').click()
+  await desk.evaluate(() => {
+    const data = new DataTransfer()
+    data.setData('text/plain', 'Pasted from a letter')
+    document.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
+  })
+  await expect(onSheet(desk, 'desktop', 'Pasted from a letter')).toBeVisible()
+})
+
+test('wrap two blocks in a row and take the box away again', async ({ desk }) => {
+  await row(desk, 'Quote').press('ArrowRight')
+  await row(desk, 'Quotation').click()
+  await row(desk, 'Source').click({ modifiers: ['Shift'] })
+  await desk.keyboard.press('r')
+  await expect(row(desk, 'Row')).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  expect(
+    findNode((await stored(desk)).pages[0].sections, 'Row')!.children!.map((block) => block.name),
+  ).toEqual(['Quotation', 'Source'])
+  await desk.keyboard.press('u')
+  await expect(row(desk, 'Row')).toHaveCount(0)
+  await expect(row(desk, 'Source')).toHaveAttribute('aria-level', '2')
+})

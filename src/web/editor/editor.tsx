@@ -9,6 +9,7 @@ import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
+import { listenToClipboard } from './clipboard'
 import { Editor } from './editor-state'
 import { PageDialog, ViewsDialog } from './page-dialog'
 import { TopBar } from './top-bar'
@@ -74,6 +75,7 @@ function Desk() {
     addEventListener('keydown', key)
     return () => removeEventListener('keydown', key)
   }, [editor])
+  useEffect(() => listenToClipboard(editor), [editor])
   useEffect(() => {
     document.title = `${editor.doc.name} · Just Lattice`
   })

@@ -1,5 +1,6 @@
 /** Every command with its name and shortcut: the palette, the keyboard and the menus all read this list. */
 import { duplicateEdits, stepEdits } from '../../core/arrange/order'
+import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { isText } from '../../core/document/kinds'
 import { type Editor, makeId } from '../editor/editor-state'
 import { setTheme, theme } from '../editor/theme'
@@ -42,6 +43,18 @@ function climb(editor: Editor) {
   if (!node) return
   const parent = node.parent ? editor.doc.node(node.parent) : undefined
   editor.select(parent && parent.kind !== 'page' ? parent.id : undefined)
+}
+
+const wrap = (flow: WrapFlow) => (editor: Editor) => {
+  const made = wrapEdits(editor.doc, editor.selection, flow, makeId)
+  if (typeof made === 'string') return editor.session.say(made)
+  if (editor.commit(made.edits, `Wrap in a ${flow}`)) editor.select(made.box)
+}
+
+function unwrap(editor: Editor) {
+  const made = unwrapEdits(editor.doc, editor.selected!.id)
+  if (typeof made === 'string') return editor.session.say(made)
+  if (editor.commit(made.edits, 'Take the box away')) editor.set({ selection: made.freed })
 }
 
 function duplicate(editor: Editor) {
@@ -87,6 +100,31 @@ export const COMMANDS: Command[] = [
     run: (editor) => editor.set({ editing: { id: editor.selected!.id, view: editor.viewId } }),
   },
   { id: 'climb', name: 'Select what it lies in', group: 'Block', keys: 'Escape', when: hasBlock, run: climb },
+  { id: 'wrap-row', name: 'Wrap in a row', group: 'Block', keys: 'R', when: hasBlock, run: wrap('row') },
+  {
+    id: 'wrap-column',
+    name: 'Wrap in a column',
+    group: 'Block',
+    keys: 'C',
+    when: hasBlock,
+    run: wrap('column'),
+  },
+  {
+    id: 'wrap-lattice',
+    name: 'Wrap in a lattice',
+    group: 'Block',
+    keys: 'Shift+L',
+    when: hasBlock,
+    run: wrap('lattice'),
+  },
+  {
+    id: 'unwrap',
+    name: 'Take the box away',
+    group: 'Block',
+    keys: 'U',
+    when: (editor) => editor.selected?.kind === 'box',
+    run: unwrap,
+  },
   { id: 'duplicate', name: 'Duplicate', group: 'Block', keys: 'Mod+D', when: hasBlock, run: duplicate },
   { id: 'delete', name: 'Delete', group: 'Block', keys: 'Delete', when: hasBlock, run: removeSelected },
   { id: 'earlier', name: 'Move earlier', group: 'Block', keys: 'Alt+ArrowUp', when: hasBlock, run: step(-1) },

@@ -8,7 +8,7 @@ import type { ShelfItem } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
 
 /** Where a new section goes: behind the selected one; a footer stays last. */
-function sectionIndex(editor: Editor): number {
+export function sectionIndex(editor: Editor): number {
   const { doc } = editor
   const sections = doc.node(editor.pageId).children
   const selected = editor.selected
@@ -20,7 +20,7 @@ function sectionIndex(editor: Editor): number {
 }
 
 /** The box a new block goes into, and its position there. */
-function blockPlace(editor: Editor): { parent: string; index: number } | undefined {
+export function blockPlace(editor: Editor): { parent: string; index: number } | undefined {
   const { doc } = editor
   const selected = editor.selected
   if (selected) {
@@ -34,7 +34,7 @@ function blockPlace(editor: Editor): { parent: string; index: number } | undefin
 export function placeItem(editor: Editor, item: ShelfItem) {
   const { doc } = editor
   if (!editor.page) return
-  const builder = new Builder(doc.viewsOf(editor.page).length > 0 ? doc.views : doc.views)
+  const builder = new Builder(doc.views)
   const draft = item.build(builder)
   if (item.shelf === 'sections') {
     const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)

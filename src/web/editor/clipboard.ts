@@ -1,0 +1,87 @@
+/** Copy, cut and paste through the platform's own events, so that no permission is needed. */
+import { generateNKeysBetween } from 'fractional-indexing'
+import { copyBlocks, MAX_PASTE, readBlocks } from '../../core/arrange/clipboard'
+import type { NodeTree } from '../../core/document/schema'
+import type { Edit } from '../../core/edits/edit'
+import { removeSelected } from '../palette/commands'
+import { blockPlace, sectionIndex } from '../shelf/place-item'
+import { type Editor, makeId } from './editor-state'
+
+const inField = (event: Event) =>
+  (event.target as HTMLElement | null)?.closest?.('input, textarea, [contenteditable]') != null
+
+function keysBetween(editor: Editor, parent: string, index: number, count: number): string[] {
+  const { children } = editor.doc.node(parent)
+  const order = (at: number) => (children[at] ? editor.doc.node(children[at]).order : null)
+  return generateNKeysBetween(order(index - 1), order(index), count)
+}
+
+function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: string) {
+  const sections = trees.filter((tree) => tree.kind === 'section')
+  const blocks = trees.filter((tree) => tree.kind !== 'section')
+  const edits = [...before]
+  const put = (list: NodeTree[], parent: string, index: number) => {
+    const keys = keysBetween(editor, parent, index, list.length)
+    list.forEach((tree, i) => {
+      edits.push({ op: 'insert', parent, tree: { ...tree, order: keys[i] } })
+    })
+  }
+  if (sections.length > 0) put(sections, editor.pageId, sectionIndex(editor))
+  if (blocks.length > 0) {
+    const place = blockPlace(editor)
+    if (!place) return editor.session.say('place a section first: blocks need one to lie in')
+    put(blocks, place.parent, place.index)
+  }
+  if (editor.commit(edits, label)) editor.set({ selection: trees.map((tree) => tree.id) })
+}
+
+function paste(editor: Editor, text: string) {
+  if (text.length > MAX_PASTE)
+    return editor.session.say('what is on the clipboard is larger than 5 MB; nothing was pasted')
+  const blocks = readBlocks(text, makeId)
+  if (blocks) {
+    const assets: Edit[] = blocks.assets
+      .filter((asset) => !editor.doc.assets.has(asset.id))
+      .map((asset) => ({ op: 'asset', id: asset.id, asset }))
+    return insertBlocks(
+      editor,
+      blocks.trees,
+      assets,
+      blocks.trees.length === 1 ? `Paste ${blocks.trees[0].name}` : `Paste ${blocks.trees.length} blocks`,
+    )
+  }
+  const words = text.trim().slice(0, 100_000)
+  if (words === '') return
+  const tree: NodeTree = {
+    id: makeId(),
+    kind: 'text',
+    name: words.slice(0, 24),
+    order: 'a0',
+    props: { type: '{type.body}', color: '{color.ink}', maxWidth: 640, spans: [{ text: words }] },
+  }
+  insertBlocks(editor, [tree], [], 'Paste text')
+}
+
+/** @returns what takes the listeners off again */
+export function listenToClipboard(editor: Editor): () => void {
+  const copy = (event: ClipboardEvent) => {
+    if (inField(event) || editor.selection.length === 0 || !event.clipboardData) return
+    event.preventDefault()
+    event.clipboardData.setData('text/plain', copyBlocks(editor.doc, editor.selection))
+    editor.announce('Copied')
+    if (event.type === 'cut') removeSelected(editor)
+  }
+  const insert = (event: ClipboardEvent) => {
+    if (inField(event) || editor.dialog || !event.clipboardData) return
+    event.preventDefault()
+    paste(editor, event.clipboardData.getData('text/plain'))
+  }
+  document.addEventListener('copy', copy)
+  document.addEventListener('cut', copy)
+  document.addEventListener('paste', insert)
+  return () => {
+    document.removeEventListener('copy', copy)
+    document.removeEventListener('cut', copy)
+    document.removeEventListener('paste', insert)
+  }
+}
