@@ -1,90 +1,17 @@
 /** The CSS of one block in one view: the right-hand side of the document's meaning. */
 import type { Document, Node } from '../document/document'
 import { isText } from '../document/kinds'
-import { cascaded, DEFAULT_FAMILY, type Resolved, resolve } from '../document/resolve'
+import { cascaded, type Resolved, resolve } from '../document/resolve'
 import type { Pin, PropKey, Props, Size } from '../document/schema'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, placeColumns } from '../layout/style'
-import { FALLBACK, familyNamed } from '../text/fonts'
+import { fontStack, num, percent, px, shorthand } from './css'
 import { customProperty } from './names'
 
 export type Declarations = Map<string, string>
 
-/** What a declaration goes back to when a narrower view drops it. */
-export const INITIAL: Record<string, string> = {
-  display: 'block',
-  'flex-direction': 'row',
-  'flex-wrap': 'nowrap',
-  gap: '0',
-  'row-gap': '0',
-  'column-gap': '0',
-  'justify-content': 'normal',
-  'align-items': 'normal',
-  'justify-items': 'normal',
-  'align-content': 'normal',
-  'align-self': 'auto',
-  'justify-self': 'auto',
-  'grid-template-columns': 'none',
-  'grid-auto-flow': 'row',
-  'grid-column': 'auto',
-  flex: '0 1 auto',
-  'flex-shrink': '1',
-  width: 'auto',
-  height: 'auto',
-  'min-width': 'auto',
-  'max-width': 'none',
-  'min-height': 'auto',
-  'max-height': 'none',
-  'aspect-ratio': 'auto',
-  padding: '0',
-  position: 'static',
-  left: 'auto',
-  right: 'auto',
-  top: 'auto',
-  bottom: 'auto',
-  'margin-inline': '0',
-  'margin-block': '0',
-  'z-index': 'auto',
-  order: '0',
-  overflow: 'visible',
-  'background-color': 'transparent',
-  'background-image': 'none',
-  'border-width': '0',
-  'border-style': 'none',
-  'border-color': 'currentcolor',
-  'border-radius': '0',
-  'box-shadow': 'none',
-  opacity: '1',
-  'mix-blend-mode': 'normal',
-  color: 'inherit',
-  'font-style': 'normal',
-  'letter-spacing': 'normal',
-  'text-align': 'start',
-  'text-transform': 'none',
-  'text-decoration': 'none',
-  'object-fit': 'fill',
-  'object-position': '50% 50%',
-}
-
-export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
-export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
-const percent = (value: number) => `${num(value)}%`
-
 const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
 const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
-
-/** Quoted families with the fallbacks that the text engine uses, then a generic one. */
-export function fontStack(family: string): string {
-  const generic =
-    { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[
-      familyNamed(family)?.category ?? ''
-    ] ?? 'sans-serif'
-  const own = familyNamed(family) ? family : DEFAULT_FAMILY
-  return [own, ...FALLBACK.filter((each) => each !== own)]
-    .map((each) => `"${each}"`)
-    .concat(generic)
-    .join(', ')
-}
 
 class Writer {
   readonly out: Declarations = new Map()
@@ -213,13 +140,6 @@ function writeBox(writer: Writer, node: Node) {
   if (writer.raw.minHeight !== undefined) writer.set('min-height', writer.length('minHeight'))
   if (writer.raw.maxHeight !== undefined) writer.set('max-height', writer.length('maxHeight'))
   if (resolved.clip) writer.set('overflow', 'hidden')
-}
-
-export function shorthand(sides: string[]): string {
-  const [top, right, bottom, left] = sides
-  if (right !== left) return sides.join(' ')
-  if (top !== bottom) return `${top} ${right} ${bottom}`
-  return top === right ? top : `${top} ${right}`
 }
 
 const pinText = (pin: Pin) => ('px' in pin ? px(pin.px) : percent(pin.percent))

@@ -6,16 +6,8 @@ import type { View } from '../document/schema'
 import { flowOf } from '../layout/style'
 import { type FontFile, filesNeeded, fontFile } from '../text/fonts'
 import { transformCase } from '../text/paragraph'
-import {
-  columnsOf,
-  type Declarations,
-  declarationsOf,
-  fontStack,
-  INITIAL,
-  num,
-  type Place,
-  px,
-} from './declarations'
+import { fontStack, INITIAL, num, px } from './css'
+import { columnsOf, type Declarations, declarationsOf, type Place } from './declarations'
 import { ClassNames, customProperty } from './names'
 
 export type StyledSite = {

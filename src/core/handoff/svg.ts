@@ -5,7 +5,7 @@ import { textOffset } from '../layout/baseline'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Line, Paragraph } from '../text/paragraph'
-import { num } from './declarations'
+import { num } from './css'
 import { escapeHtml } from './names'
 
 /** Left edge of a line inside its content box, px. */

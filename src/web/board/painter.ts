@@ -4,7 +4,7 @@
  */
 import type { Document } from '../../core/document/document'
 import type { Resolved } from '../../core/document/resolve'
-import { fontStack } from '../../core/handoff/declarations'
+import { fontStack } from '../../core/handoff/css'
 import { lineLeft, paintOrder } from '../../core/handoff/svg'
 import { textOffset } from '../../core/layout/baseline'
 import { Flow, type LayoutBox } from '../../core/layout/box'

@@ -1,7 +1,7 @@
 /** Editing a text where it stands. */
 import { useEffect, useRef } from 'react'
 import type { Span } from '../../core/document/schema'
-import { fontStack } from '../../core/handoff/declarations'
+import { fontStack } from '../../core/handoff/css'
 import { textOffset } from '../../core/layout/baseline'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'

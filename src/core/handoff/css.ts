@@ -1,0 +1,84 @@
+/** CSS values as text: numbers, lengths, font stacks, and what each property is when nothing sets it. */
+import { DEFAULT_FAMILY } from '../document/resolve'
+import { FALLBACK, familyNamed } from '../text/fonts'
+
+/** What a declaration goes back to when a narrower view drops it. */
+export const INITIAL: Record<string, string> = {
+  display: 'block',
+  'flex-direction': 'row',
+  'flex-wrap': 'nowrap',
+  gap: '0',
+  'row-gap': '0',
+  'column-gap': '0',
+  'justify-content': 'normal',
+  'align-items': 'normal',
+  'justify-items': 'normal',
+  'align-content': 'normal',
+  'align-self': 'auto',
+  'justify-self': 'auto',
+  'grid-template-columns': 'none',
+  'grid-auto-flow': 'row',
+  'grid-column': 'auto',
+  flex: '0 1 auto',
+  'flex-shrink': '1',
+  width: 'auto',
+  height: 'auto',
+  'min-width': 'auto',
+  'max-width': 'none',
+  'min-height': 'auto',
+  'max-height': 'none',
+  'aspect-ratio': 'auto',
+  padding: '0',
+  position: 'static',
+  left: 'auto',
+  right: 'auto',
+  top: 'auto',
+  bottom: 'auto',
+  'margin-inline': '0',
+  'margin-block': '0',
+  'z-index': 'auto',
+  order: '0',
+  overflow: 'visible',
+  'background-color': 'transparent',
+  'background-image': 'none',
+  'border-width': '0',
+  'border-style': 'none',
+  'border-color': 'currentcolor',
+  'border-radius': '0',
+  'box-shadow': 'none',
+  opacity: '1',
+  'mix-blend-mode': 'normal',
+  color: 'inherit',
+  'font-style': 'normal',
+  'letter-spacing': 'normal',
+  'text-align': 'start',
+  'text-transform': 'none',
+  'text-decoration': 'none',
+  'object-fit': 'fill',
+  'object-position': '50% 50%',
+}
+
+export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
+export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
+export const percent = (value: number) => `${num(value)}%`
+
+/** Quoted families with the fallbacks that the text engine uses, then a generic one. */
+export function fontStack(family: string): string {
+  const generic =
+    { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[
+      familyNamed(family)?.category ?? ''
+    ] ?? 'sans-serif'
+  const own = familyNamed(family) ? family : DEFAULT_FAMILY
+  return [own, ...FALLBACK.filter((each) => each !== own)]
+    .map((each) => `"${each}"`)
+    .concat(generic)
+    .join(', ')
+}
+
+/** Four sides as the shortest shorthand. */
+export function shorthand(sides: string[]): string {
+  const [top, right, bottom, left] = sides
+  if (right !== left) return sides.join(' ')
+  if (top !== bottom) return `${top} ${right} ${bottom}`
+  return top === right ? top : `${top} ${right}`
+}
