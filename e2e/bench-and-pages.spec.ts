@@ -1,0 +1,91 @@
+/** The lattice bench in full, the project's views, and its pages. */
+import { choose, expect, row, saved, setValue, stored, test } from './app'
+
+test('fractional columns: said, with whole-pixel neighbours one click away', async ({ desk }) => {
+  await setValue(desk, /^Container: \d/, '1440-2*64')
+  await expect(desk.locator('[data-bench=columnWidth]')).toContainText('87.33 px')
+  await expect(desk.getByText('12 × 87.33 + 11 × 24 = 1312')).toBeVisible()
+  await desk.getByRole('button', { name: 'Use 12 columns of 87 with gutter 24' }).click()
+  await expect(desk.locator('[data-bench=columnWidth]')).toContainText('87 px')
+  await expect(desk.getByText('Whole-pixel neighbours')).toHaveCount(0)
+  await saved(desk)
+  expect((await stored(desk)).views[0].lattice).toMatchObject({ container: 1308, columns: 12, gutter: 24 })
+  // What stands on columns followed; the other sheet stayed.
+  await row(desk, 'Hero').press('ArrowRight')
+  await row(desk, 'Hero words').click()
+  await expect(desk.locator('[data-size-tag=desktop]')).toContainText(`columns 1–6 · ${6 * 87 + 5 * 24} ×`)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await desk.keyboard.press('b')
+  await expect(desk.locator('[data-bench=columnWidth]')).toContainText('80 px')
+})
+
+test('half gutters, a stretched container, what is missing', async ({ desk }) => {
+  await desk.getByLabel('Half a gutter outside the first and last column').check()
+  await expect(desk.locator('[data-bench=columnWidth]')).toContainText('78 px')
+  await desk.getByLabel('Half a gutter outside the first and last column').uncheck()
+  await choose(desk, /^Container: centred/, 'stretched')
+  await expect(desk.locator('[data-bench=margin]')).toContainText('108 px')
+  await saved(desk)
+  expect((await stored(desk)).views[0].lattice).toMatchObject({ container: null, margin: 108 })
+  await desk.getByRole('button', { name: 'Solve for columns' }).click()
+  await expect(desk.getByRole('alert')).toContainText('Still needed: columns or column width')
+  await expect(desk.getByRole('group', { name: 'Columns of Desktop' }).locator('[data-column]')).toHaveCount(
+    12,
+  )
+  await setValue(desk, /^Column: /, '240')
+  await expect(desk.getByRole('alert')).toContainText('px too')
+})
+
+test('the bench speaks of the other view; widths take sums', async ({ desk }) => {
+  await desk.getByRole('radio', { name: 'Mobile' }).click()
+  await expect(desk.locator('[data-lattice-bench=mobile]')).toBeVisible()
+  await setValue(desk, /^Viewport:/, '780/2+40')
+  await expect(
+    desk.getByRole('group', { name: 'Views shown' }).getByRole('button', { name: 'Mobile 430' }),
+  ).toBeVisible()
+  await saved(desk)
+  expect((await stored(desk)).views[1].width).toBe(430)
+})
+
+test('a view is added, is drawn, and is not removed while something is still said for it', async ({
+  desk,
+}) => {
+  await desk.getByRole('button', { name: 'Views of the project' }).click()
+  await desk.getByRole('dialog').getByLabel('Another width in px').fill('768')
+  await desk.getByRole('dialog').getByRole('button', { name: 'Add this width' }).click()
+  await desk.getByRole('button', { name: 'Remove' }).nth(2).click()
+  await expect(desk.getByRole('alert')).toContainText('values of its own')
+  await desk.keyboard.press('Escape')
+  await expect(desk.locator('[data-sheet]')).toHaveCount(3)
+  await saved(desk)
+  const { views } = await stored(desk)
+  expect(views.map((view) => view.width)).toEqual([1440, 768, 430])
+})
+
+test('pages: made, renamed, left, deleted, brought back by undo', async ({ desk }) => {
+  await desk.keyboard.press('n')
+  const dialog = desk.getByRole('dialog', { name: 'New page' })
+  await dialog.getByLabel('Path').fill('/catalogue')
+  await dialog.getByLabel('Name', { exact: true }).fill('Attic')
+  await dialog.getByRole('button', { name: 'Make the page' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('already the path of “Catalogue”')
+  await dialog.getByLabel('Path').fill('/attic')
+  await dialog.getByRole('button', { name: 'Make the page' }).click()
+  await expect(desk.getByText('This page is empty')).toBeVisible()
+  await desk.getByRole('button', { name: 'Page: Attic' }).click()
+  await desk.getByRole('button', { name: 'Rename Attic' }).click()
+  await desk.getByLabel('Page name').fill('Loft')
+  await desk.keyboard.press('Enter')
+  await desk.getByRole('button', { name: 'Delete Loft' }).click()
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  expect((await stored(desk)).pages.map((page) => page.name)).toEqual(['Home', 'Catalogue'])
+  await desk.keyboard.press('ControlOrMeta+z')
+  await saved(desk)
+  expect((await stored(desk)).pages.map((page) => [page.name, page.path])).toEqual([
+    ['Home', '/'],
+    ['Catalogue', '/catalogue'],
+    ['Loft', '/attic'],
+  ])
+})
