@@ -25,7 +25,7 @@ export async function buildWeb() {
   console.error('lattice: building …')
   const result = spawnSync(
     process.execPath,
-    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'],
     { cwd: ROOT, stdio: ['ignore', 2, 2] },
   )
   if (result.status !== 0) throw new Error('the web app could not be built')

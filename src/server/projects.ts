@@ -64,7 +64,8 @@ export class Projects {
     }
     if (held.revision < revision) {
       for (const batch of await sql.batchesAfter(db, id, held.revision)) {
-        if (batch.revision > revision) break
+        // Another request may have brought the same document forward while this one waited.
+        if (batch.revision !== held.revision + 1 || batch.revision > revision) continue
         applyAll(held.doc, JSON.parse(batch.edits) as Edit[])
         held.revision = batch.revision
       }

@@ -238,3 +238,32 @@ test('with the database down it says so; when it is back, nothing acknowledged i
   database = await startMariaDb(folder, databasePort)
   expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
 })
+
+test('several app servers before one database: each brings itself up to date', async () => {
+  const id = await create('Shared')
+  const other = createApp(pool, pino({ level: 'silent' })).projects
+  await other.load(id)
+  for (let i = 0; i < 5; i++) expect((await insert(id, `m${i}`, i, `s${i}`)).status).toBe(200)
+  // Asked many times at once while it is behind, every answer is the whole document.
+  const loaded = await Promise.all(Array.from({ length: 6 }, () => other.load(id)))
+  for (const { doc, revision } of loaded) {
+    expect(revision).toBe(5)
+    expect(doc.pagesInOrder().flatMap((page) => doc.node(page.id).children)).toEqual([
+      's0',
+      's1',
+      's2',
+      's3',
+      's4',
+    ])
+  }
+  const page = loaded[0].doc.pagesInOrder()[0].id
+  await other.append(id, 5, 'from-other', [{ op: 'insert', parent: page, tree: section('s9') }])
+  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual([
+    's0',
+    's1',
+    's2',
+    's3',
+    's4',
+    's9',
+  ])
+})

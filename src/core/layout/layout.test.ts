@@ -169,6 +169,86 @@ describe('lattices', () => {
   })
 })
 
+describe('cases that random documents found', () => {
+  const percent = (of: number): Props => ({
+    width: { kind: 'exact', px: 10 },
+    height: { kind: 'percent', percent: of },
+  })
+  test('in a column of definite height every item’s height is definite (Flexbox §9.8)', () => {
+    const { rect } = lay({ flow: 'column', height: { kind: 'exact', px: 300 } }, [
+      node({ flow: 'row', align: 'start' }, [leaf(10, 40), node(percent(25), [], 'box', 'quarter')]),
+    ])
+    expect(rect('quarter').height).toBe(10)
+  })
+  test('a stretched item of an indefinite column is definite inside (its flex basis is)', () => {
+    const { rect } = lay({ flow: 'column' }, [
+      node({ flow: 'row', height: { kind: 'stretch', weight: 1 } }, [
+        leaf(10, 80),
+        node(percent(50), [], 'box', 'half'),
+      ]),
+    ])
+    expect(rect('half').height).toBe(40)
+  })
+  test('a snug item of an indefinite column is not', () => {
+    const { rect } = lay({ flow: 'column' }, [
+      node({ flow: 'row' }, [leaf(10, 80), node(percent(50), [leaf(5, 6)], 'box', 'auto')]),
+    ])
+    expect(rect('auto').height).toBe(6)
+  })
+  test('a baseline above its box adds to nothing (Flexbox §8.3)', () => {
+    const { layout } = lay({ flow: 'row', align: 'baseline' }, [
+      node({ ...exact(50, 20), flow: 'column', justify: 'end' }, [leaf(10, 100), leaf(10, 30)]),
+    ])
+    expect(layout.height).toBe(20)
+  })
+  test('a clipped box’s baseline is held to its edges (Align §9.1)', () => {
+    const { rect } = lay({ flow: 'row', align: 'baseline' }, [
+      node({ ...exact(50, 20), clip: true, flow: 'column' }, [leaf(10, 100)]),
+      leaf(10, 30, {}, 'beside'),
+    ])
+    expect(rect('beside').y).toBe(0)
+  })
+  test('space around what overflows starts at the start (Align §5.3)', () => {
+    const { rect } = lay({ flow: 'row', justify: 'space-around' }, [
+      leaf(1000, 10, {}, 'first'),
+      leaf(1000, 10),
+    ])
+    expect(rect('first').x).toBe(0)
+  })
+  test('a row asks of an item with a minimum only that (Grid §11.5)', () => {
+    const { rect } = lay({ flow: 'lattice', height: { kind: 'exact', px: 60 }, rowGap: 0 }, [
+      node({ width: { kind: 'columns', span: 12 }, height: { kind: 'stretch', weight: 1 }, minHeight: 20 }, [
+        leaf(10, 200),
+      ]),
+      node({ width: { kind: 'columns', span: 12 }, height: { kind: 'exact', px: 30 } }, [], 'box', 'second'),
+    ])
+    expect(rect('second').y).toBe(30)
+  })
+  test('a subgrid’s padding comes off its outer tracks only (Grid §9)', () => {
+    const { rect } = lay({ flow: 'lattice', fullBleed: false }, [
+      node(
+        { flow: 'lattice', width: { kind: 'columns', from: 1, span: 6 }, paddingLeft: 30, paddingRight: 30 },
+        [
+          node(
+            { width: { kind: 'columns', span: 1, from: 1 }, height: { kind: 'exact', px: 5 } },
+            [],
+            'box',
+            'first',
+          ),
+          node(
+            { width: { kind: 'columns', span: 1, from: 2 }, height: { kind: 'exact', px: 5 } },
+            [],
+            'box',
+            'second',
+          ),
+        ],
+      ),
+    ])
+    expect(rect('first')).toMatchObject({ x: 138, width: 50 })
+    expect(rect('second')).toMatchObject({ x: 212, width: 80 })
+  })
+})
+
 describe('lifted blocks', () => {
   const inBox = (props: Props) =>
     lay({ flow: 'free', height: { kind: 'exact', px: 400 } }, [node(props, [], 'box', 'it')]).rect('it')
@@ -249,6 +329,18 @@ describe('with text', () => {
       ),
       { numRuns: 60 },
     )
+  })
+
+  test('any document lays out at any width, every number finite', () => {
+    const paragraphs = new ParagraphCache(fonts)
+    for (const file of fc.sample(documents(new Set(FEATURES)), { numRuns: 120, seed: 5 })) {
+      const doc = Document.fromFile(file)
+      for (const width of [200, 390, 1440, 10_000]) {
+        const layout = new PageLayout(doc, 'page', doc.viewAt(width).id, width, paragraphs)
+        for (const { x, y, width: across, height } of layout.visible())
+          expect([x, y, across, height].every(Number.isFinite)).toBe(true)
+      }
+    }
   })
 
   test('the same document gives the same boxes, always', () => {

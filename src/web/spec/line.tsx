@@ -16,7 +16,11 @@ export function Line({
 }) {
   const editor = useEditor()
   const own = editor.overridden(node).filter((key) => keys.includes(key))
-  // Where wider views do not see the change, they are named; a change made wider still arrives here unmarked.
+  const { views } = editor.doc
+  const narrower = views.slice(views.findIndex((view) => view.id === editor.view.id) + 1)
+  const differing = narrower.filter((view) =>
+    keys.some((key) => node.overrides[view.id]?.[key] !== undefined),
+  )
   return (
     <div
       className={`relative flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`}
@@ -41,6 +45,17 @@ export function Line({
           <Undo2 size={13} strokeWidth={1.75} aria-hidden />
         </button>
       )}
+      {differing.map((view) => (
+        <button
+          key={view.id}
+          type="button"
+          className="-mt-0.5 w-full rounded-[3px] text-left text-[12px] text-(--gold-text) hover:underline"
+          title={`Show what it is on ${view.name}`}
+          onClick={() => editor.select(node.id, view.id)}
+        >
+          differs on {view.name}
+        </button>
+      ))}
     </div>
   )
 }
