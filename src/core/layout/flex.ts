@@ -345,7 +345,11 @@ function columnItem(item: LayoutBox, percentBase: number) {
       break
   }
   if (item.heightKind === Sizing.Stretch) item.base = pad
-  else item.base = Number.isNaN(given) ? measureHeight(item, item.cross) : Math.max(pad, given)
+  else if (!Number.isNaN(given)) item.base = Math.max(pad, given)
+  // §9.2: the base size is not held to the limits; it counts where a picture, free to shrink, is shrunk.
+  else
+    item.base =
+      item.flow === Flow.Picture ? ratioHeight(item, item.cross) || pad : measureHeight(item, item.cross)
   item.high = item.maxH
   if (!Number.isNaN(item.minH)) item.low = Math.max(item.minH, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad

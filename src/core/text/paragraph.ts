@@ -75,8 +75,16 @@ export class Paragraph {
   private readonly metrics: { ascent: number; descent: number }[]
   private readonly strut: { ascent: number; descent: number }
   private readonly uniform: boolean
+  private readonly size: number
+  /** Where a break changes the shapes around it: contextual letters, kerning across a space. */
+  private readonly unsafe: Uint8Array
+  /** Widths of lines that had to be shaped by themselves. */
+  private readonly reshaped = new Map<number, number>()
 
-  constructor(fonts: FontLibrary, style: Resolved) {
+  constructor(
+    private readonly fonts: FontLibrary,
+    style: Resolved,
+  ) {
     const spans = collapseSpaces(style.spans ?? [])
     this.pieces = []
     let text = ''
@@ -102,8 +110,18 @@ export class Paragraph {
     const height = style.lineHeight!
     this.lineHeight = 'px' in height ? height.px : height.ratio * style.fontSize
     this.advances = new Float64Array(text.length + 1)
+    this.unsafe = new Uint8Array(text.length + 1)
+    this.size = style.fontSize
     for (const piece of this.pieces) {
-      shapeInto(fonts, text.slice(piece.start, piece.end), piece.style, piece.start, this.advances, this.runs)
+      shapeInto(
+        fonts,
+        text.slice(piece.start, piece.end),
+        piece.style,
+        piece.start,
+        this.advances,
+        this.runs,
+        this.unsafe,
+      )
     }
     this.strut = this.leading(fonts, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
     this.metrics = this.pieces.map(({ style: own }) =>
@@ -157,13 +175,52 @@ export class Paragraph {
     return { height: ascent + descent, baseline: ascent }
   }
 
+  /** Width of the line from `start` to `end`, were it broken at `at` (behind its spaces), px. */
+  private lineWidth(start: number, end: number, at: number): number {
+    if (!this.unsafe[start] && !this.unsafe[at]) return this.advances[end] - this.advances[start]
+    const key = start * (this.text.length + 1) + at
+    let width = this.reshaped.get(key)
+    if (width === undefined) {
+      width = this.shapeAlone(start, end, at)
+      this.reshaped.set(key, width)
+    }
+    return width
+  }
+
+  private shapeAlone(start: number, end: number, at: number): number {
+    const advances = new Float64Array(at - start + 1)
+    for (const piece of this.pieces) {
+      const from = Math.max(piece.start, start)
+      const to = Math.min(piece.end, at)
+      if (from >= to) continue
+      shapeInto(
+        this.fonts,
+        this.text.slice(from, to),
+        piece.style,
+        from - start,
+        advances,
+        [],
+        new Uint8Array(at - start + 1),
+      )
+    }
+    return advances[end - start]
+  }
+
+  private overflows(start: number, index: number, room: number): boolean {
+    const end = this.visible[index]
+    const width = this.advances[end] - this.advances[start]
+    // Shaping by itself changes little: only a line near the limit is worth it.
+    if (Math.abs(width - room) > this.size) return width > room
+    return this.lineWidth(start, end, this.breaks[index].at) > room
+  }
+
   private eachLine(width: number, visit: (start: number, end: number) => void) {
-    const { breaks, visible, advances } = this
+    const { breaks, visible } = this
     const room = width + UNIT
     let start = 0
     let last = -1
     for (let i = 0; i < breaks.length; i++) {
-      if (last >= 0 && advances[visible[i]] - advances[start] > room && visible[i] > start) {
+      if (last >= 0 && this.overflows(start, i, room) && visible[i] > start) {
         visit(start, visible[last])
         start = breaks[last].at
         last = -1

@@ -70,7 +70,7 @@ let buffer: hb.Buffer | undefined
 
 /**
  * Shapes `text` in one style and appends to `advances`: `advances[offset + i]` is the width of everything before
- * character i of the paragraph, px.
+ * character i of the paragraph, px. `unsafe[i]` is 1 where a line that begins at character i would be shaped differently.
  */
 export function shapeInto(
   fonts: FontLibrary,
@@ -79,6 +79,7 @@ export function shapeInto(
   offset: number,
   advances: Float64Array,
   runs: GlyphRun[],
+  unsafe: Uint8Array,
 ) {
   buffer ??= new hb.Buffer()
   const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
@@ -103,6 +104,7 @@ export function shapeInto(
     const scale = style.size / face.upem
     for (let g = 0; g < count; ) {
       const cluster = infos[g].cluster
+      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) unsafe[offset + start + cluster] = 1
       const at = total
       let next = g
       for (; next < count && infos[next].cluster === cluster; next++) {
