@@ -10,8 +10,8 @@ export type Further = { name: string; value: number; met: boolean; line: string 
 export const FURTHER: Record<string, () => Promise<Further>> = {
   text: benchText,
   growth: async () => {
-    const small = timeFull(10_000, 7)
-    const large = timeFull(100_000, 3)
+    const small = timeFull(10_000, 15)
+    const large = timeFull(100_000, 7)
     const ratio = median(large.ms) / median(small.ms)
     return {
       name: 'growth',
