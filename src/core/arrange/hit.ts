@@ -1,6 +1,6 @@
 /** What lies under a point of a sheet. */
-import { paintOrder } from '../handoff/svg'
 import type { LayoutBox } from '../layout/box'
+import { paintOrder } from '../layout/drawing'
 import type { PageLayout } from '../layout/page'
 
 /**

@@ -3,16 +3,11 @@ import type { Document } from '../document/document'
 import type { Resolved } from '../document/resolve'
 import { textOffset } from '../layout/baseline'
 import { Flow, type LayoutBox } from '../layout/box'
+import { lineLeft, paintOrder } from '../layout/drawing'
 import type { PageLayout } from '../layout/page'
-import type { Line, Paragraph } from '../text/paragraph'
+import type { Paragraph } from '../text/paragraph'
 import { num } from './css'
 import { escapeHtml } from './names'
-
-/** Left edge of a line inside its content box, px. */
-export function lineLeft(line: Line, room: number, align: Resolved['textAlign']): number {
-  if (align === 'center') return (room - line.width) / 2
-  return align === 'right' ? room - line.width : 0
-}
 
 class SvgWriter {
   readonly body: string[] = []
@@ -212,14 +207,6 @@ export function fitPicture(
     width: w,
     height: h,
   }
-}
-
-/** Children in the order in which CSS paints them: below, in flow, lifted, above. */
-export function paintOrder(box: LayoutBox): LayoutBox[] {
-  if (box.lifted.length === 0) return box.kids
-  const z = (each: LayoutBox) => each.resolved.z ?? 0
-  const sorted = [...box.lifted].sort((a, b) => z(a) - z(b))
-  return [...sorted.filter((each) => z(each) < 0), ...box.kids, ...sorted.filter((each) => z(each) >= 0)]
 }
 
 /** The page as an SVG document; `crop` limits the height, px. */

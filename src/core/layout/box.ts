@@ -139,6 +139,8 @@ export class LayoutBox {
   high = 0
   hypothetical = 0
   target = 0
+  /** Flexed size before the limits. */
+  wanted = 0
   frozen = false
   cross = 0
   column = 0

@@ -73,6 +73,7 @@ function resolveFlexible(
       let size = item.base
       if (growing) size += factors > 0 ? (free * growOf(item, row)) / factors : 0
       else if (free < 0 && scaled > 0) size += (free * shrinkOf(item, row) * contentBase(item, row)) / scaled
+      item.wanted = size
       item.target = clamp(size, item.low, item.high)
       violation += item.target - size
     }
@@ -80,27 +81,10 @@ function resolveFlexible(
       const item = items[i]
       if (item.frozen) continue
       if (Math.abs(violation) < 1e-9) item.frozen = true
-      else {
-        const size = unclamped(item, row, growing, free, factors, scaled)
-        if (violation > 0 ? item.target > size : item.target < size) item.frozen = true
-      }
+      else if (violation > 0 ? item.target > item.wanted : item.target < item.wanted) item.frozen = true
       if (item.frozen) unfrozen--
     }
   }
-}
-
-function unclamped(
-  item: LayoutBox,
-  row: boolean,
-  growing: boolean,
-  free: number,
-  factors: number,
-  scaled: number,
-) {
-  if (growing) return item.base + (factors > 0 ? (free * growOf(item, row)) / factors : 0)
-  return (
-    item.base + (free < 0 && scaled > 0 ? (free * shrinkOf(item, row) * contentBase(item, row)) / scaled : 0)
-  )
 }
 
 const mainKind = (item: LayoutBox, row: boolean) => (row ? item.widthKind : item.heightKind)

@@ -120,3 +120,23 @@ export function starterProject(name: string, pageId: string): ProjectFile {
     pages: [{ id: pageId, name: 'Home', path: '/', order: 'a0', views: [], sections: [] }],
   }
 }
+
+/** What a view of a width is usually called. */
+export const nameForWidth = (width: number) =>
+  COMMON_WIDTHS.find((each) => each.width === width)?.name ??
+  (width > 1000 ? 'Desktop' : width > 640 ? 'Tablet' : 'Mobile')
+
+/** The project's views with one more at `width`, in their order, breakpoints falling. */
+export function withView(views: readonly View[], name: string, width: number, id: string): View[] | string {
+  if (views.some((view) => view.width === width)) return `there is already a view ${width} px wide`
+  const wider = views.filter((view) => view.width > width)
+  const narrower = views.filter((view) => view.width < width)
+  const added = viewFor(id, name, width, wider.at(-1))
+  const next = [...wider, added, ...narrower]
+  return next.map((view, i) => {
+    if (i === 0) return { ...view, breakpoint: null }
+    const above = next[i - 1].width
+    const wanted = view.breakpoint ?? Math.round((view.width + above) / 2)
+    return { ...view, breakpoint: Math.max(view.width, Math.min(wanted, above - 1)) }
+  })
+}

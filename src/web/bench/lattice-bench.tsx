@@ -7,10 +7,10 @@ import {
   LATTICE_KEYS,
   type LatticeKey,
   type LatticeKnown,
-  type SolvedLattice,
   solveLattice,
 } from '../../core/lattice/solve'
 import { usedLattice as latticeAt } from '../../core/lattice/used'
+import { latticeFor, latticeKnown } from '../../core/lattice/view-lattice'
 import { wholeNeighbours } from '../../core/lattice/whole'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
@@ -28,26 +28,10 @@ const ROWS: { key: LatticeKey; word: string; unit: string }[] = [
   { key: 'gutter', word: 'Gutter', unit: ' px' },
 ]
 
-/** What a view's stored lattice says by itself. */
-function knownOf(view: View): LatticeKnown {
-  const { lattice } = view
-  const known: LatticeKnown = { width: view.width, columns: lattice.columns, gutter: lattice.gutter }
-  if (lattice.container === null) known.margin = lattice.margin
-  else known.container = latticeAt(lattice, view.width).container
-  return known
-}
-
-/** The stored lattice for a solution. A contained lattice keeps a least margin for windows too narrow for it. */
-function stored(before: ViewLattice, solved: SolvedLattice, fluid: boolean): ViewLattice {
-  const { columns, gutter, container, margin } = solved
-  const least = Math.min(before.container === null ? 24 : before.margin, margin)
-  return { ...before, columns, gutter, container: fluid ? null : container, margin: fluid ? margin : least }
-}
-
 export function LatticeBench() {
   const editor = useEditor()
   const view = editor.view
-  const [known, setKnown] = useState(() => knownOf(view))
+  const [known, setKnown] = useState(() => latticeKnown(view))
   const [gesture] = useState(makeId)
   const fluid = view.lattice.container === null
   const solution = solveLattice(known, view.lattice.halfGutters)
@@ -56,12 +40,12 @@ export function LatticeBench() {
   // Undo, another tab or another view: begin again from what is stored, unless it is what stands here.
   // biome-ignore lint/correctness/useExhaustiveDependencies: compares with what is stored
   useEffect(() => {
-    const now = solveLattice(knownOf(view), view.lattice.halfGutters)
+    const now = solveLattice(latticeKnown(view), view.lattice.halfGutters)
     const same =
       now.status === 'solved' &&
       solved &&
       LATTICE_KEYS.every((key) => Math.abs(now.lattice[key] - solved[key]) < 0.01)
-    if (!same) setKnown(knownOf(view))
+    if (!same) setKnown(latticeKnown(view))
   }, [view])
 
   const apply = (next: LatticeKnown, changes: Partial<ViewLattice> = {}) => {
@@ -74,7 +58,7 @@ export function LatticeBench() {
       changes.container === null || (changes.container === undefined && lattice.container === null)
     const views = editor.doc.views.map((each) =>
       each.id === view.id
-        ? { ...each, width: result.lattice.width, lattice: stored(lattice, result.lattice, nextFluid) }
+        ? { ...each, width: result.lattice.width, lattice: latticeFor(lattice, result.lattice, nextFluid) }
         : each,
     )
     editor.commit([{ op: 'views', views }], `Lattice of ${view.name}`, `bench-${gesture}`)
@@ -160,7 +144,7 @@ export function LatticeBench() {
               className={`rounded-[3px] px-2 py-0.5 ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
               onClick={() => {
                 editor.select(undefined, each.id)
-                setKnown(knownOf(each))
+                setKnown(latticeKnown(each))
               }}
             >
               {each.name}

@@ -1,12 +1,12 @@
 /** The numbered header above a sheet: shows the lattice, and says and changes the selected block's columns. */
 import { useRef, useState } from 'react'
+import { columnAt, coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
 import type { View } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { columnLeft, type UsedLattice } from '../../core/lattice/used'
 import type { PageLayout } from '../../core/layout/page'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { columnAt, coverOf, isOnLattice, sizeOnColumns } from './span-drag'
 
 export function latticeWords(used: UsedLattice): string {
   return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`

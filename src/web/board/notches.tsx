@@ -1,11 +1,11 @@
 /** The square notches at a selected block's corners and mid-edges: drag one to size the block. */
 import { useEffect, useRef } from 'react'
+import { columnAt, coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import type { PropKey } from '../../core/document/schema'
 import type { PageLayout, Rect } from '../../core/layout/page'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { columnAt, coverOf, isOnLattice, sizeOnColumns } from './span-drag'
 
 const EDGES = [
   [-1, -1],

@@ -1,4 +1,6 @@
 /** What is drawn over the sheets in screen px: lattice lines, section heights, the fold, the selection. */
+
+import { coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { View } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { columnLeft } from '../../core/lattice/used'
@@ -6,7 +8,6 @@ import { Flow } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
 import { useEditor } from '../editor/use-editor'
 import { Notches } from './notches'
-import { coverOf, isOnLattice } from './span-drag'
 
 type Props = { view: View; layout: PageLayout; left: number; top: number; zoom: number }
 

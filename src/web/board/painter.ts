@@ -5,9 +5,9 @@
 import type { Document } from '../../core/document/document'
 import type { Resolved } from '../../core/document/resolve'
 import { fontStack } from '../../core/handoff/css'
-import { lineLeft, paintOrder } from '../../core/handoff/svg'
 import { textOffset } from '../../core/layout/baseline'
 import { Flow, type LayoutBox } from '../../core/layout/box'
+import { lineLeft, paintOrder } from '../../core/layout/drawing'
 import type { PageLayout } from '../../core/layout/page'
 import type { Line, Paragraph, Piece } from '../../core/text/paragraph'
 

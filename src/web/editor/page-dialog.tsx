@@ -5,29 +5,10 @@ import { useState } from 'react'
 import type { View } from '../../core/document/schema'
 import { slug } from '../../core/handoff/names'
 import { readQuantity } from '../../core/quantity/arithmetic'
-import { COMMON_WIDTHS, viewFor } from '../../core/shelf/starter'
+import { COMMON_WIDTHS, nameForWidth, withView } from '../../core/shelf/starter'
 import { Dialog } from '../parts/dialog'
 import { makeId } from './editor-state'
 import { useEditor } from './use-editor'
-
-/** The project's views with one more at `width`, in their order, breakpoints falling. */
-export function withView(views: readonly View[], name: string, width: number): View[] | string {
-  if (views.some((view) => view.width === width)) return `there is already a view ${width} px wide`
-  const wider = views.filter((view) => view.width > width)
-  const narrower = views.filter((view) => view.width < width)
-  const added = viewFor(makeId(), name, width, wider.at(-1))
-  const next = [...wider, added, ...narrower]
-  return next.map((view, i) => {
-    if (i === 0) return { ...view, breakpoint: null }
-    const above = next[i - 1].width
-    const wanted = view.breakpoint ?? Math.round((view.width + above) / 2)
-    return { ...view, breakpoint: Math.max(view.width, Math.min(wanted, above - 1)) }
-  })
-}
-
-export const nameFor = (width: number) =>
-  COMMON_WIDTHS.find((each) => each.width === width)?.name ??
-  (width > 1000 ? 'Desktop' : width > 640 ? 'Tablet' : 'Mobile')
 
 /** A width offered or typed, ready to be added. */
 export function WidthPicker({
@@ -40,7 +21,7 @@ export function WidthPicker({
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string>()
   const add = (width: number) => {
-    const trouble = onAdd(width, nameFor(width))
+    const trouble = onAdd(width, nameForWidth(width))
     setProblem(trouble)
     if (!trouble) setTyped('')
   }
@@ -195,7 +176,7 @@ export function PageDialog() {
           <WidthPicker
             views={views}
             onAdd={(width, title) => {
-              const next = withView(views, title, width)
+              const next = withView(views, title, width, makeId())
               if (typeof next === 'string') return next
               const added = next.find((view) => !views.some((known) => known.id === view.id))!
               setViews(next)
@@ -269,7 +250,7 @@ export function ViewsDialog() {
       <WidthPicker
         views={doc.views}
         onAdd={(width, title) => {
-          const next = withView(doc.views, title, width)
+          const next = withView(doc.views, title, width, makeId())
           if (typeof next === 'string') return next
           return editor.commit([{ op: 'views', views: next }], `Add view ${title}`)
             ? undefined

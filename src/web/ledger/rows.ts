@@ -1,8 +1,9 @@
 /** The ledger's rows: what is open of the page's tree, top down. */
+
+import { coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { Document, Node } from '../../core/document/document'
 import { type Resolved, resolve } from '../../core/document/resolve'
 import type { PageLayout } from '../../core/layout/page'
-import { coverOf, isOnLattice } from '../board/span-drag'
 
 export type Row = {
   node: Node

@@ -1,9 +1,10 @@
 /** The five ways to size a side, as one chip for the way and one for its value. */
+
+import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import type { Size } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { spanWidth } from '../../core/lattice/used'
-import { isOnLattice } from '../board/span-drag'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, type Option } from '../parts/popover'

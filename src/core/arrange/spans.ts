@@ -1,9 +1,9 @@
-/** Spans by pointer: from columns under the pointer to the edit that places a block on them. */
-import type { Node } from '../../core/document/document'
-import type { Size } from '../../core/document/schema'
-import { columnsOf, type UsedLattice } from '../../core/lattice/used'
-import { Flow } from '../../core/layout/box'
-import type { PageLayout } from '../../core/layout/page'
+/** Spans: from columns on a sheet to the size that places a block on them, and back. */
+import type { Node } from '../document/document'
+import type { Size } from '../document/schema'
+import { columnsOf, type UsedLattice } from '../lattice/used'
+import { Flow } from '../layout/box'
+import type { PageLayout } from '../layout/page'
 
 /** The column (from 1) nearest to x, px from the sheet's left edge. */
 export function columnAt(used: UsedLattice, x: number): number {
