@@ -1,5 +1,6 @@
 /** The spec: what is selected, as short statements whose values are changed in place. */
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
+import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { holdsBlocks, isText } from '../../core/document/kinds'
 import { LatticeBench } from '../bench/lattice-bench'
@@ -30,6 +31,8 @@ function BlockSpec({ node }: { node: Node }) {
   const editor = useEditor()
   const many = editor.selection.length
   const hidden = editor.resolved(node).hidden === true
+  // On a lattice the width is the columns, which Place has said already.
+  const onLattice = editor.layout !== undefined && isOnLattice(editor.layout, node)
   return (
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
@@ -71,7 +74,7 @@ function BlockSpec({ node }: { node: Node }) {
         )}
         <Group title="Size">
           {node.kind !== 'section' && (
-            <Line node={node} keys={['width']}>
+            <Line node={node} keys={onLattice ? [] : ['width']}>
               <SizeChips node={node} side="width" />
             </Line>
           )}
