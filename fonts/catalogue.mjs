@@ -1,5 +1,26 @@
-// Writes src/core/text/catalogue.ts from the installed font packages: families, their files and Unicode ranges.
+// Writes src/core/text/catalogue.ts from the installed font packages: families, their files, the Unicode ranges these claim and
+// the characters that they really have.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import * as hb from 'harfbuzzjs'
+import { decompress } from 'wawoff2'
+
+/** Claimed characters that the file has no glyph for, as hexadecimal intervals. */
+async function holes(url, ranges) {
+  const bytes = (await decompress(readFileSync(url))).slice()
+  const font = new hb.Font(new hb.Face(new hb.Blob(bytes.buffer)))
+  const found = []
+  for (const range of ranges.split(',')) {
+    const [from, to] = range.replace('U+', '').split('-')
+    const last = Number.parseInt(to ?? from, 16)
+    for (let code = Number.parseInt(from, 16); code <= last; code++) {
+      if (font.nominalGlyph(code) !== undefined) continue
+      const open = found.at(-1)
+      if (open && open[1] === code - 1) open[1] = code
+      else found.push([code, code])
+    }
+  }
+  return found.map(([from, to]) => `${from.toString(16)}${to > from ? `-${to.toString(16)}` : ''}`).join(',')
+}
 
 const packages = [
   ['hanken-grotesk', 'sans'],
@@ -15,18 +36,29 @@ const packages = [
   ['jetbrains-mono', 'mono'],
   ['caveat', 'hand'],
 ]
-// The order in which a character is looked for: the last declared @font-face wins in CSS, and Latin is declared last.
+// The order in which a character is looked for: the last declared @font-face wins in CSS, so they are
+// declared the other way round.
 const order = ['latin', 'latin-ext', 'vietnamese', 'greek', 'greek-ext', 'cyrillic', 'cyrillic-ext']
-const families = packages.map(([slug, category]) => {
+const families = []
+for (const [slug, category] of packages) {
   const root = new URL(`../node_modules/@fontsource-variable/${slug}/`, import.meta.url)
   const meta = JSON.parse(readFileSync(new URL('metadata.json', root), 'utf8'))
   const unicode = JSON.parse(readFileSync(new URL('unicode.json', root), 'utf8'))
-  const subsets = order
-    .filter((subset) => existsSync(new URL(`files/${slug}-${subset}-wght-normal.woff2`, root)))
-    .map((subset) => ({ name: subset, ranges: unicode[subset] }))
   const italic = existsSync(new URL(`files/${slug}-latin-wght-italic.woff2`, root))
+  const subsets = []
+  for (const name of order) {
+    const file = (style) => new URL(`files/${slug}-${name}-wght-${style}.woff2`, root)
+    if (!existsSync(file('normal'))) continue
+    const ranges = unicode[name]
+    subsets.push({
+      name,
+      ranges,
+      uprightHoles: await holes(file('normal'), ranges),
+      italicHoles: italic ? await holes(file('italic'), ranges) : '',
+    })
+  }
   const { min, max } = meta.variable.wght
-  return { family: meta.family, slug, category, weights: [Number(min), Number(max)], italic, subsets }
-})
+  families.push({ family: meta.family, slug, category, weights: [Number(min), Number(max)], italic, subsets })
+}
 const text = `/** The installed font families: written by fonts/catalogue.mjs, not by hand. */\nexport const CATALOGUE = ${JSON.stringify(families, null, 2)}\n`
 writeFileSync(new URL('../src/core/text/catalogue.ts', import.meta.url), text)

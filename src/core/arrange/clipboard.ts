@@ -1,6 +1,7 @@
 /** Blocks on the clipboard: the open format as text, so that they travel between pages, projects and programs. */
 import type { Document } from '../document/document'
 import type { Asset, NodeTree } from '../document/schema'
+import { outermost, withNewIds } from './order'
 
 const FORMAT = 'just-lattice-blocks'
 /** Longest text that is taken from a clipboard, UTF-16 code units. */
@@ -18,8 +19,7 @@ const assetsOf = (tree: NodeTree) =>
 
 /** Blocks with the pictures they use. What lies in another of the blocks goes along with it. */
 export function copyBlocks(doc: Document, ids: readonly string[]): string {
-  const roots = ids.filter((id) => !doc.ancestors(id).some((node) => ids.includes(node.id)))
-  const trees = roots.map((id) => doc.tree(id))
+  const trees = outermost(doc, ids).map((id) => doc.tree(id))
   const used = new Set(trees.flatMap((tree) => [...treesIn(tree)].flatMap(assetsOf)))
   return JSON.stringify({
     format: FORMAT,
@@ -33,12 +33,8 @@ export function readBlocks(text: string, makeId: () => string): Blocks | undefin
   if (text.length > MAX_PASTE || !text.startsWith(`{"format":"${FORMAT}"`)) return undefined
   try {
     const { trees, assets } = JSON.parse(text) as Blocks
-    const renew = (tree: NodeTree): NodeTree => ({
-      ...tree,
-      id: makeId(),
-      ...(tree.children ? { children: tree.children.map(renew) } : {}),
-    })
-    return Array.isArray(trees) && Array.isArray(assets) ? { trees: trees.map(renew), assets } : undefined
+    if (!Array.isArray(trees) || !Array.isArray(assets)) return undefined
+    return { trees: trees.map((tree) => withNewIds(tree, makeId)), assets }
   } catch {
     // Cut short or broken: then it is text like any other.
     return undefined

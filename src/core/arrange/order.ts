@@ -1,18 +1,44 @@
 /** Moving blocks among their siblings and into other boxes: from a wish to edits. */
-import { generateKeyBetween } from 'fractional-indexing'
-import type { Document } from '../document/document'
+import { generateNKeysBetween } from 'fractional-indexing'
+import type { Document, Node } from '../document/document'
 import { holdsBlocks } from '../document/kinds'
+import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
 
-/** A key between two siblings, by position: 0 is before the first. `without` is left out of the count. */
-export function orderAt(doc: Document, parent: string, index: number, without?: string): string {
+/** Keys between two siblings, by position: 0 is before the first. `without` are left out of the count. */
+export function ordersAt(
+  doc: Document,
+  parent: string,
+  index: number,
+  count: number,
+  without: readonly string[] = [],
+): string[] {
   const siblings = doc
     .node(parent)
-    .children.filter((id) => id !== without)
+    .children.filter((id) => !without.includes(id))
     .map((id) => doc.node(id))
   const at = Math.max(0, Math.min(index, siblings.length))
-  return generateKeyBetween(siblings[at - 1]?.order ?? null, siblings[at]?.order ?? null)
+  return generateNKeysBetween(siblings[at - 1]?.order ?? null, siblings[at]?.order ?? null, count)
 }
+
+/** One such key. */
+export const orderAt = (doc: Document, parent: string, index: number, without?: string): string =>
+  ordersAt(doc, parent, index, 1, without === undefined ? [] : [without])[0]
+
+/** The blocks of a selection that lie in none of its others, without those. */
+export const outermost = (doc: Document, ids: readonly string[]): string[] =>
+  ids.filter((id) => !doc.ancestors(id).some((node) => ids.includes(node.id)))
+
+/** The same tree with ids of its own. */
+export const withNewIds = (tree: NodeTree, makeId: () => string): NodeTree => ({
+  ...tree,
+  id: makeId(),
+  ...(tree.children ? { children: tree.children.map((child) => withNewIds(child, makeId)) } : {}),
+})
+
+/** The section that a block lies in, or the block itself. */
+export const sectionOf = (doc: Document, id: string): Node | undefined =>
+  [doc.node(id), ...doc.ancestors(id)].find((node) => node.kind === 'section')
 
 /** Whether `parent` may hold `id`: sections lie on pages, everything else in sections and boxes, nothing in itself. */
 export function mayHold(doc: Document, parent: string, id: string): boolean {
@@ -40,12 +66,7 @@ export function duplicateEdits(
 ): { edits: Edit[]; copy: string } | undefined {
   const node = doc.node(id)
   if (!node.parent) return undefined
-  const rename = (tree: ReturnType<Document['tree']>): ReturnType<Document['tree']> => ({
-    ...tree,
-    id: makeId(),
-    ...(tree.children ? { children: tree.children.map(rename) } : {}),
-  })
-  const tree = rename(doc.tree(id))
+  const tree = withNewIds(doc.tree(id), makeId)
   tree.order = orderAt(doc, node.parent, doc.node(node.parent).children.indexOf(id) + 1)
   return { edits: [{ op: 'insert', parent: node.parent, tree }], copy: tree.id }
 }

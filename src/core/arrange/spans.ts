@@ -1,9 +1,10 @@
 /** Spans: from columns on a sheet to the size that places a block on them, and back. */
 import type { Node } from '../document/document'
 import type { Size } from '../document/schema'
-import { columnsOf, type UsedLattice } from '../lattice/used'
+import { columnLeft, columnsOf, type UsedLattice } from '../lattice/used'
 import { Flow } from '../layout/box'
 import type { PageLayout } from '../layout/page'
+import type { Rect } from '../layout/rect'
 
 /** The column (from 1) nearest to x, px from the sheet's left edge. */
 export function columnAt(used: UsedLattice, x: number): number {
@@ -19,7 +20,7 @@ function columnsBefore(layout: PageLayout, node: Node): number {
   const parent = node.parent ? layout.boxes.get(node.parent) : undefined
   if (!parent?.subgrid) return 0
   const rect = layout.rect(parent.id)
-  return rect ? columnsOf(layout.used, rect.x, rect.width).from - 1 : 0
+  return rect ? columnsOf(layout.usedFor(parent.id), rect.x, rect.width).from - 1 : 0
 }
 
 /** Whether a block's place is said in columns, or only its width. */
@@ -36,7 +37,7 @@ export function coverOf(
 ): { from: number; to: number; exact: boolean } | undefined {
   const rect = layout.rect(id)
   if (!rect) return undefined
-  const { from, span, exact } = columnsOf(layout.used, rect.x, rect.width)
+  const { from, span, exact } = columnsOf(layout.usedFor(id), rect.x, rect.width)
   return { from, to: from + span - 1, exact }
 }
 
@@ -50,3 +51,30 @@ export function sizeOnColumns(layout: PageLayout, node: Node, from: number, to: 
   const first = Math.min(columns, Math.max(1, low - before))
   return { kind: 'columns', span: Math.max(1, Math.min(columns, high - before) - first + 1), from: first }
 }
+
+/**
+ * Where a block that says its first column would stand after being dragged sideways in its lattice by `dx` px: as wide as it is, on
+ * whole columns. Undefined for a block that is placed automatically, and where there is no lattice.
+ */
+export function slideOnColumns(
+  layout: PageLayout,
+  id: string,
+  dx: number,
+): { size: Size; from: number; to: number; rect: Rect } | undefined {
+  const box = layout.boxes.get(id)
+  const rect = layout.rect(id)
+  const cover = coverOf(layout, id)
+  if (!box || !rect || !cover || !isOnLattice(layout, box.node) || box.from === 0) return undefined
+  const used = layout.usedFor(id)
+  const span = cover.to - cover.from + 1
+  const wanted = columnAt(used, rect.x + dx + used.columnWidth / 2)
+  const from = Math.min(wanted, used.columns - span + 1)
+  const to = from + span - 1
+  const size = sizeOnColumns(layout, box.node, from, to)
+  const x = columnLeft(used, from)
+  return { size, from, to, rect: { ...rect, x } }
+}
+
+/** “columns 3–6 of 12”. */
+export const columnWords = ({ from, to }: { from: number; to: number }, { columns }: UsedLattice): string =>
+  `${from === to ? `column ${from}` : `columns ${from}–${to}`} of ${columns}`

@@ -3,7 +3,7 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
 import type { Props } from '../document/schema'
 import type { Edit } from '../edits/edit'
-import { orderAt } from './order'
+import { orderAt, ordersAt } from './order'
 
 const NAMES = { row: 'Row', column: 'Column', lattice: 'Lattice' } as const
 export type WrapFlow = keyof typeof NAMES
@@ -80,8 +80,8 @@ export function unwrapEdits(doc: Document, id: string): { edits: Edit[]; freed: 
   const node = doc.node(id)
   if (node.kind !== 'box' || !node.parent) return 'select a box to take away'
   const around = doc.node(node.parent)
-  const next = around.children[around.children.indexOf(id) + 1]
-  const keys = generateNKeysBetween(node.order, next ? doc.node(next).order : null, node.children.length)
+  const index = around.children.indexOf(id)
+  const keys = ordersAt(doc, around.id, index + 1, node.children.length)
   const edits: Edit[] = node.children.map((child, i) => ({
     op: 'move',
     node: child,

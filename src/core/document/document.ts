@@ -2,7 +2,7 @@
  * The document in memory: a flat store of nodes with parent links. Node objects are replaced, never changed, so
  * that identity says whether a node changed; the maps around them are changed in place by edits.
  */
-import type { Asset, Kind, NodeTree, PageFile, ProjectFile, Props, View } from './schema'
+import type { Aid, Asset, Kind, NodeTree, PageFile, ProjectFile, Props, View } from './schema'
 import { FORMAT, VERSION } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 
@@ -19,7 +19,7 @@ export type Node = {
   readonly children: readonly string[]
 }
 
-export type Page = { id: string; name: string; path: string; order: string; views: string[] }
+export type Page = { id: string; name: string; path: string; order: string; views: string[]; aids?: Aid[] }
 
 /** Sibling order: code units of the key, then the id, so that every replica agrees. */
 export const byOrder = (a: { order: string; id: string }, b: { order: string; id: string }) =>

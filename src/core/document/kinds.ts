@@ -11,6 +11,7 @@ const BASE: Props = {
   align: 'start',
   alignContent: 'stretch',
   rowGap: 0,
+  spaceBefore: 0,
   paddingTop: 0,
   paddingRight: 0,
   paddingBottom: 0,
@@ -28,6 +29,7 @@ const BASE: Props = {
   opacity: 1,
   blend: 'normal',
   clip: false,
+  rotate: 0,
   fit: 'cover',
   focusX: 50,
   focusY: 50,
@@ -41,6 +43,7 @@ const BASE: Props = {
   textAlign: 'left',
   textCase: 'none',
   textDecoration: 'none',
+  overflowWrap: 'normal',
 }
 
 const OWN: Record<Kind, Props> = {

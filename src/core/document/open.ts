@@ -165,6 +165,14 @@ export function checkProject(value: unknown): ProjectFile {
     paths.set(own.path, i)
     for (const view of own.views)
       if (!views.has(view)) throw new FormatError(`${path}.views`, `there is no view ${shown(view)}`)
+    own.aids?.forEach((aid, k) => {
+      reader.claim(aid.id, `${path}.aids[${k}]`)
+      if (aid.kind === 'tracing' && !assets.has(aid.asset))
+        throw new FormatError(
+          `${path}.aids[${k}].asset`,
+          `there is no asset ${shown(aid.asset)} in this file`,
+        )
+    })
     const { sections, ...rest } = own
     return {
       ...rest,
@@ -216,6 +224,14 @@ export function checkViews(views: ProjectFile['views']) {
         `expected less than the wider view's width ${wider.width}, found ${view.breakpoint}`,
       )
   })
+}
+
+/**
+ * A project from a source that keeps only what was checked before it was kept, as the server does: the frame is checked again, the
+ * blocks in it are not. @throws FormatError
+ */
+export function checkedBefore(value: unknown): ProjectFile {
+  return check(ProjectSchema, value) as ProjectFile
 }
 
 /** Reads a project file's text. @throws FormatError */

@@ -25,6 +25,7 @@ export function originOf(doc: Document, node: Node, view: string, key: PropKey):
 }
 
 const LENGTHS = [
+  'spaceBefore',
   'rowGap',
   'columnGap',
   'paddingTop',
@@ -55,6 +56,7 @@ export function color(tokens: Tokens, value: string | undefined): string | undef
 /** Props with numbers and hex colours only: what layout and painting read. */
 export type Resolved = Props & {
   rowGap: number
+  spaceBefore: number
   columnGap: number | undefined
   paddingTop: number
   paddingRight: number

@@ -69,7 +69,9 @@ export const GradientSchema = v.strictObject({
 
 export const ShadowSchema = v.strictObject({ x: px, y: px, blur: positivePx, spread: px, color: ColorSchema })
 
+/** A share of the font size, a length, or `normal`: from the font's own metrics. */
 export const LineHeightSchema = v.union([
+  v.literal('normal'),
   v.strictObject({ ratio: v.pipe(finite, v.minValue(0), v.maxValue(20)) }),
   v.strictObject({ px: positivePx }),
 ])
@@ -78,11 +80,21 @@ export const SpanSchema = v.strictObject({
   text: v.pipe(v.string(), v.maxLength(MAX_TEXT, 'a text of at most 1,000,000 characters')),
   weight: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(1000))),
   italic: v.optional(v.boolean()),
+  /** A share of the text's own size (em), so that it follows from view to view. */
+  size: v.optional(v.pipe(finite, v.minValue(0.1), v.maxValue(10))),
   color: v.optional(ColorSchema),
   link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
 })
 
 const GapJustify = v.picklist(['start', 'center', 'end', 'space-between', 'space-around', 'space-evenly'])
+
+/** Lengths px; container null: fluid. */
+const SectionLatticeSchema = v.strictObject({
+  columns: v.pipe(finite, v.integer(), v.minValue(1, 'at least 1 column'), v.maxValue(48)),
+  gutter: positivePx,
+  container: v.nullable(v.pipe(finite, v.minValue(1), v.maxValue(MAX_LENGTH))),
+  margin: positivePx,
+})
 
 /** Every property a node or a per-view override may set. All optional; `kinds.ts` has the defaults. */
 export const PropsSchema = v.strictObject({
@@ -101,6 +113,8 @@ export const PropsSchema = v.strictObject({
   paddingRight: v.optional(PositiveSchema),
   paddingBottom: v.optional(PositiveSchema),
   paddingLeft: v.optional(PositiveSchema),
+  /** In a row or column, px more than the gap before the block: `margin-inline-start` or `margin-block-start`. */
+  spaceBefore: v.optional(PositiveSchema),
   order: v.optional(v.pipe(finite, v.integer(), v.minValue(-9999), v.maxValue(9999))),
   hidden: v.optional(v.boolean()),
   // size
@@ -113,6 +127,8 @@ export const PropsSchema = v.strictObject({
   /** Width divided by height. */
   ratio: v.optional(v.pipe(finite, v.minValue(0.001), v.maxValue(1000))),
   fullBleed: v.optional(v.boolean()),
+  /** A section's own lattice, instead of the view's; what it does not say is the view's. */
+  lattice: v.optional(v.union([v.literal('view'), SectionLatticeSchema])),
   // lifted
   lifted: v.optional(v.boolean()),
   pinLeft: v.optional(PinSchema),
@@ -137,6 +153,8 @@ export const PropsSchema = v.strictObject({
   opacity: v.optional(v.pipe(finite, v.minValue(0), v.maxValue(1))),
   blend: v.optional(v.picklist(['normal', 'multiply', 'screen', 'overlay', 'darken', 'lighten'])),
   clip: v.optional(v.boolean()),
+  /** Degrees clockwise about the centre, as CSS `rotate`: drawn turned, laid out as if it were not. */
+  rotate: v.optional(v.pipe(finite, v.minValue(-360), v.maxValue(360))),
   // type
   type: v.optional(TokenRefSchema),
   fontFamily: v.optional(v.pipe(v.string(), v.maxLength(100))),
@@ -148,6 +166,8 @@ export const PropsSchema = v.strictObject({
   textAlign: v.optional(v.picklist(['left', 'center', 'right'])),
   textCase: v.optional(v.picklist(['none', 'uppercase', 'lowercase', 'capitalize'])),
   textDecoration: v.optional(v.picklist(['none', 'underline', 'line-through'])),
+  /** Where a word longer than its line may break. */
+  overflowWrap: v.optional(v.picklist(['normal', 'anywhere'])),
   color: v.optional(ColorSchema),
   spans: v.optional(v.pipe(v.array(SpanSchema), v.maxLength(5000))),
   // content
@@ -235,6 +255,8 @@ export const ViewSchema = v.strictObject({
   breakpoint: v.nullable(v.pipe(finite, v.minValue(100), v.maxValue(10_000))),
   /** Height of the first screen, px: where the fold is, and what `svh` is taken of. */
   fold: v.pipe(finite, v.minValue(100), v.maxValue(10_000)),
+  /** The narrowest window that what matters must survive, px: shown in the middle of the sheet. */
+  safe: v.optional(v.pipe(finite, v.minValue(100), v.maxValue(10_000))),
   lattice: ViewLatticeSchema,
 })
 
@@ -248,6 +270,37 @@ export const AssetSchema = v.strictObject({
   data: v.pipe(v.string(), v.maxLength(16_000_000), v.regex(/^[A-Za-z0-9+/]*={0,2}$/, 'base64')),
 })
 
+/** What helps to draw a page at one view and is never handed off. Lengths px on the sheet. */
+export const AidSchema = v.variant('kind', [
+  /** A line to line things up with: upright at a distance from the left (x), or level at one from the top (y). */
+  v.strictObject({
+    kind: v.literal('guide'),
+    id: IdSchema,
+    view: IdSchema,
+    axis: v.picklist(['x', 'y']),
+    at: px,
+    locked: v.optional(v.boolean()),
+  }),
+  /** The distances between two blocks, left on the sheet. */
+  v.strictObject({ kind: v.literal('gauge'), id: IdSchema, view: IdSchema, from: IdSchema, to: IdSchema }),
+  /** A reference picture under the sheet; `scale` is sheet px for one of the picture's. */
+  v.strictObject({
+    kind: v.literal('tracing'),
+    id: IdSchema,
+    view: IdSchema,
+    asset: IdSchema,
+    x: px,
+    y: px,
+    scale: v.pipe(finite, v.minValue(0.001), v.maxValue(1000)),
+    opacity: v.pipe(finite, v.minValue(0), v.maxValue(1)),
+    hidden: v.optional(v.boolean()),
+    /** Drawn over the blocks instead of under them. */
+    over: v.optional(v.boolean()),
+  }),
+])
+/** Most aids on one page. */
+export const MAX_AIDS = 1000
+
 export const PageOwnSchema = v.strictObject({
   id: IdSchema,
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
@@ -255,6 +308,8 @@ export const PageOwnSchema = v.strictObject({
   order: v.string(),
   /** The views this page is drawn at; empty: all. */
   views: v.array(IdSchema),
+  /** By id. */
+  aids: v.optional(v.pipe(v.array(AidSchema), v.maxLength(MAX_AIDS))),
   sections: v.optional(v.array(v.unknown())),
 })
 
@@ -272,10 +327,15 @@ export type Kind = (typeof KINDS)[number]
 export type Props = v.InferOutput<typeof PropsSchema>
 export type PropKey = keyof Props
 export type Size = v.InferOutput<typeof SizeSchema>
+export type LineHeight = v.InferOutput<typeof LineHeightSchema>
 export type Span = v.InferOutput<typeof SpanSchema>
 export type View = v.InferOutput<typeof ViewSchema>
 export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
+export type Aid = v.InferOutput<typeof AidSchema>
+export type Guide = Extract<Aid, { kind: 'guide' }>
+export type Tracing = Extract<Aid, { kind: 'tracing' }>
+export type SectionLattice = v.InferOutput<typeof SectionLatticeSchema>
 export type Pin = v.InferOutput<typeof PinSchema>
 
 /** A page as the file holds it. */

@@ -2,7 +2,7 @@
 import * as v from 'valibot'
 import type { Document, Node } from '../document/document'
 import { check, checkTree, checkViews, FormatError } from '../document/open'
-import { MAX_DEPTH, type Props, PropsSchema } from '../document/schema'
+import { MAX_AIDS, MAX_DEPTH, type Props, PropsSchema } from '../document/schema'
 import { Tokens } from '../document/tokens'
 import { type Edit, EditError, EditSchema } from './edit'
 
@@ -78,6 +78,8 @@ function apply(doc: Document, edit: Edit): Edit {
       doc.replace({ ...doc.node(page.id), name: next.name, order: next.order })
       return { op: 'page-meta', id: page.id, set: before }
     }
+    case 'aid':
+      return applyAid(doc, edit)
     case 'views':
       return applyViews(doc, edit)
     case 'token':
@@ -89,7 +91,7 @@ function apply(doc: Document, edit: Edit): Edit {
         doc.assets.set(edit.id, edit.asset)
       } else {
         const user = usesAsset(doc, edit.id)
-        if (user) refuse(`the picture is still used by “${user.name}”`)
+        if (user) refuse(`the picture is still used by “${user}”`)
         doc.assets.delete(edit.id)
       }
       return { op: 'asset', id: edit.id, asset: before }
@@ -185,6 +187,23 @@ function applyPage(doc: Document, edit: Extract<Edit, { op: 'page' }>): Edit {
   return { op: 'page', id: edit.id, page: null }
 }
 
+function applyAid(doc: Document, edit: Extract<Edit, { op: 'aid' }>): Edit {
+  const page = doc.pages.get(edit.page) ?? refuse(`there is no page ${edit.page} any more`)
+  const aids = page.aids ?? []
+  const before = aids.find((aid) => aid.id === edit.id) ?? null
+  if (edit.aid) {
+    if (edit.aid.id !== edit.id) refuse('the aid has another id than the edit')
+    if (!before && aids.length >= MAX_AIDS) refuse(`a page has at most ${MAX_AIDS} guides and other aids`)
+    if (edit.aid.kind === 'tracing' && !doc.assets.has(edit.aid.asset))
+      refuse(`there is no picture ${edit.aid.asset}`)
+  }
+  const next = [...aids.filter((aid) => aid !== before), ...(edit.aid ? [edit.aid] : [])]
+  next.sort((a, b) => (a.id < b.id ? -1 : 1))
+  const { aids: _, ...rest } = page
+  doc.pages.set(page.id, next.length > 0 ? { ...rest, aids: next } : rest)
+  return { op: 'aid', page: page.id, id: edit.id, aid: before }
+}
+
 function applyViews(doc: Document, edit: Extract<Edit, { op: 'views' }>): Edit {
   if (edit.views.length === 0) refuse('a project needs at least one view')
   if (new Set(edit.views.map((view) => view.id)).size < edit.views.length)
@@ -239,11 +258,15 @@ function prune(tree: Record<string, unknown>): Record<string, unknown> {
   return tree
 }
 
-function usesAsset(doc: Document, id: string): Node | undefined {
+/** The name of what uses a picture. */
+function usesAsset(doc: Document, id: string): string | undefined {
   for (const node of doc.nodes.values()) {
     if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id))
-      return node
+      return node.name
   }
+  for (const page of doc.pages.values())
+    if (page.aids?.some((aid) => aid.kind === 'tracing' && aid.asset === id))
+      return `a tracing on ${page.name}`
   return undefined
 }
 

@@ -4,11 +4,13 @@
  */
 import * as v from 'valibot'
 import {
+  AidSchema,
   AssetSchema,
   IdSchema,
   type NodeTree,
   type PageFile,
   PageOwnSchema,
+  type PropKey,
   PropsSchema,
   ViewSchema,
 } from '../document/schema'
@@ -44,7 +46,13 @@ const PageSchema = v.strictObject({ op: v.literal('page'), id: IdSchema, page: n
 const PageMetaSchema = v.strictObject({
   op: v.literal('page-meta'),
   id: IdSchema,
-  set: v.partial(v.omit(PageOwnSchema, ['id', 'sections'])),
+  set: v.partial(v.omit(PageOwnSchema, ['id', 'sections', 'aids'])),
+})
+const AidEditSchema = v.strictObject({
+  op: v.literal('aid'),
+  page: IdSchema,
+  id: IdSchema,
+  aid: nullable(AidSchema),
 })
 const ViewsSchema = v.strictObject({ op: v.literal('views'), views: v.array(ViewSchema) })
 const TokenSchema = v.strictObject({
@@ -67,6 +75,7 @@ export const EditSchema = v.variant('op', [
   MoveSchema,
   PageSchema,
   PageMetaSchema,
+  AidEditSchema,
   ViewsSchema,
   TokenSchema,
   AssetEditSchema,
@@ -78,6 +87,9 @@ export type Edit =
   | Exclude<Checked, { op: 'insert' } | { op: 'page' }>
   | { op: 'insert'; parent: string; tree: NodeTree }
   | { op: 'page'; id: string; page: PageFile | null }
+
+/** Values for some properties; `null` puts one back. */
+export type PropChanges = Partial<Record<PropKey, unknown>>
 
 export class EditError extends Error {
   override name = 'EditError'

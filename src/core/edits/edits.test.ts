@@ -27,7 +27,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const node = nodes[a % nodes.length]
   const boxes = nodes.filter((each) => each.kind === 'box' || each.kind === 'section')
   const host = boxes[b % Math.max(1, boxes.length)]
-  switch (kind % 8) {
+  switch (kind % 9) {
     case 0:
       return { op: 'set', node: node.id, props: { rowGap: b % 50, fill: b % 2 ? '#aabbcc' : null } }
     case 1:
@@ -62,6 +62,16 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
         op: 'token',
         name: `space.t${b % 3}`,
         token: c % 4 === 0 ? null : { $value: { value: c % 90, unit: 'px' } },
+      }
+    case 7:
+      return {
+        op: 'aid',
+        page: [...doc.pages.keys()][0],
+        id: `aid${b % 4}`,
+        aid:
+          c % 3 === 0
+            ? null
+            : { kind: 'guide', id: `aid${b % 4}`, view: 'mobile', axis: c % 2 ? 'x' : 'y', at: c },
       }
     case 6:
       return { op: 'meta', node: node.id, name: `Name ${b}`, locked: c % 2 === 0 }

@@ -12,6 +12,8 @@ export function mergeEdits(first: Edit, second: Edit): Edit | undefined {
   if (first.op === 'page-meta' && second.op === 'page-meta' && first.id === second.id) {
     return { ...first, set: { ...first.set, ...second.set } }
   }
+  if (first.op === 'aid' && second.op === 'aid' && first.page === second.page && first.id === second.id)
+    return second
   if (first.op === 'views' && second.op === 'views') return second
   if (first.op === 'project' && second.op === 'project') return second
   if (first.op === 'token' && second.op === 'token' && first.name === second.name) return second

@@ -1,5 +1,6 @@
 /** CSS values as text: numbers, lengths, font stacks, and what each property is when nothing sets it. */
 import { DEFAULT_FAMILY } from '../document/resolve'
+import type { LineHeight } from '../document/schema'
 import { FALLBACK, familyNamed } from '../text/fonts'
 
 /** What a declaration goes back to when a narrower view drops it. */
@@ -36,6 +37,8 @@ export const INITIAL: Record<string, string> = {
   bottom: 'auto',
   'margin-inline': '0',
   'margin-block': '0',
+  'margin-inline-start': '0',
+  'margin-block-start': '0',
   'z-index': 'auto',
   order: '0',
   overflow: 'visible',
@@ -47,6 +50,8 @@ export const INITIAL: Record<string, string> = {
   'border-radius': '0',
   'box-shadow': 'none',
   opacity: '1',
+  rotate: 'none',
+  isolation: 'auto',
   'mix-blend-mode': 'normal',
   color: 'inherit',
   'font-style': 'normal',
@@ -54,12 +59,15 @@ export const INITIAL: Record<string, string> = {
   'text-align': 'start',
   'text-transform': 'none',
   'text-decoration': 'none',
+  'overflow-wrap': 'normal',
   'object-fit': 'fill',
   'object-position': '50% 50%',
 }
 
 export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
 export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
+/** A length inside a math function: a zero needs its unit too. */
+export const unit = (value: number) => `${num(value)}px`
 export const percent = (value: number) => `${num(value)}%`
 
 /** Quoted families with the fallbacks that the text engine uses, then a generic one. */
@@ -81,4 +89,9 @@ export function shorthand(sides: string[]): string {
   if (right !== left) return sides.join(' ')
   if (top !== bottom) return `${top} ${right} ${bottom}`
   return top === right ? top : `${top} ${right}`
+}
+
+export function lineHeight(height: LineHeight): string {
+  if (height === 'normal') return height
+  return 'px' in height ? px(height.px) : num(height.ratio)
 }

@@ -3,9 +3,11 @@ import type { Document, Node } from '../document/document'
 import { isText } from '../document/kinds'
 import { cascaded, type Resolved, resolve } from '../document/resolve'
 import type { Pin, PropKey, Props, Size } from '../document/schema'
+import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
-import { flowOf, isLifted, placeColumns } from '../layout/style'
-import { fontStack, num, percent, px, shorthand } from './css'
+import { flowOf, isLifted, placeColumns, shapesHeight } from '../layout/style'
+import { fontStack, lineHeight, num, percent, px, shorthand } from './css'
+import { latticeProperties } from './lattice-properties'
 import { customProperty } from './names'
 
 export type Declarations = Map<string, string>
@@ -47,7 +49,7 @@ export type Place = {
 
 /** Column count of a lattice as its children see it. */
 export function columnsOf(place: Place, node: Node, resolved: Resolved): number {
-  const own = place.doc.view(place.view).lattice.columns
+  const own = latticeOf(place.doc, node, place.view).columns
   if (node.kind === 'section') return own
   if (place.parent?.flow === Flow.Lattice && !isLifted(resolved, Flow.Lattice)) {
     return resolved.width.kind === 'columns' ? placeColumns(resolved.width, place.parent.columns).span : 1
@@ -66,20 +68,30 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     writer.set('display', 'none')
     return writer.out
   }
+  if (hasOwnLattice(node))
+    for (const [name, value] of latticeProperties(latticeOf(place.doc, node, place.view)))
+      writer.set(name, value)
   if (resolved.order) writer.set('order', String(resolved.order))
   writeFlow(writer, place, node, flow, lifted)
   writeBox(writer, node)
   if (lifted) writePins(writer)
   const around = lifted ? Flow.Free : parentFlow
+  if (resolved.spaceBefore && (around === Flow.Row || around === Flow.Column))
+    writer.set(
+      around === Flow.Row ? 'margin-inline-start' : 'margin-block-start',
+      writer.length('spaceBefore'),
+    )
   writeWidth(writer, place, node, around)
   writeHeight(writer, place, node, around)
   writeLook(writer, node)
   if (isText(node.kind)) writeType(writer)
-  const holdsLifted = node.children.some((id) => {
+  const above = node.children.flatMap((id) => {
     const child = resolve(place.doc, place.doc.node(id), place.view)
-    return !child.hidden && isLifted(child, flow)
+    return !child.hidden && isLifted(child, flow) ? [child.z ?? 0] : []
   })
-  if (holdsLifted && !lifted) writer.set('position', 'relative')
+  if (above.length > 0 && !lifted) writer.set('position', 'relative')
+  // What lies in front is said among the blocks of one box.
+  if (above.some((z) => z !== 0)) writer.set('isolation', 'isolate')
   return writer.out
 }
 
@@ -223,7 +235,7 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
         writer.set('justify-self', 'stretch')
         if (picture) writer.set('width', '100%')
       } else {
-        const span = Math.min(width.span, place.doc.view(place.view).lattice.columns)
+        const span = Math.min(width.span, latticeOf(place.doc, node, place.view).columns)
         writer.set('width', `calc(${span} * var(--column) + ${span - 1} * var(--gutter))`)
         rigid = true
       }
@@ -240,9 +252,25 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
             : px(naturalWidth(place, resolved)),
         )
         rigid = true
+      } else if (resolved.ratio !== undefined && resolved.height.kind === 'exact') {
+        writer.set('width', px((resolved.height.px as number) * resolved.ratio))
+        rigid = true
+      } else if (resolved.ratio !== undefined && resolved.height.kind === 'svh') {
+        writer.set('width', `${num(resolved.height.percent * resolved.ratio)}svh`)
+        rigid = true
       } else writer.set('width', 'fit-content')
   }
   if (rigid && around === Flow.Row) writer.set('flex-shrink', '0')
+}
+
+/** Whether anything in a block takes part in its flow in this view. */
+function holdsFlow(place: Place, node: Node): boolean {
+  const { doc, view } = place
+  const flow = flowOf(node.kind, resolve(doc, node, view).flow)
+  return node.children.some((id) => {
+    const child = resolve(doc, doc.node(id), view)
+    return !child.hidden && !isLifted(child, flow)
+  })
 }
 
 function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
@@ -295,7 +323,8 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
         writer.set('height', 'fit-content')
       }
   }
-  if (resolved.ratio !== undefined) writer.set('aspect-ratio', num(resolved.ratio))
+  const frame = shapesHeight(node.kind, resolved.ratio, resolved.width, height) && !holdsFlow(place, node)
+  if (frame || (picture && resolved.ratio !== undefined)) writer.set('aspect-ratio', num(resolved.ratio!))
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
   if (picture) {
     writer.set('object-fit', resolved.fit!)
@@ -327,6 +356,7 @@ function writeLook(writer: Writer, node: Node) {
     writer.set('box-shadow', `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${colorText(color)}`)
   }
   if (resolved.opacity !== 1) writer.set('opacity', num(resolved.opacity!))
+  if (resolved.rotate) writer.set('rotate', `${num(resolved.rotate)}deg`)
   if (resolved.blend !== 'normal') writer.set('mix-blend-mode', resolved.blend!)
   if (!isText(node.kind)) return
   writer.set('color', writer.color('color'))
@@ -340,8 +370,8 @@ function writeType(writer: Writer) {
   writer.set('font-family', from('fontFamily', 'family', fontStack(resolved.fontFamily)))
   writer.set('font-size', from('fontSize', 'size', writer.length('fontSize')))
   writer.set('font-weight', from('fontWeight', 'weight', num(resolved.fontWeight!)))
-  const height = resolved.lineHeight!
-  writer.set('line-height', from('lineHeight', 'line', 'px' in height ? px(height.px) : num(height.ratio)))
+  writer.set('line-height', from('lineHeight', 'line', lineHeight(resolved.lineHeight!)))
+  if (resolved.overflowWrap !== 'normal') writer.set('overflow-wrap', resolved.overflowWrap!)
   if (token && raw.letterSpacing === undefined) writer.set('letter-spacing', `var(${token}-spacing)`)
   else if (resolved.letterSpacing) writer.set('letter-spacing', px(resolved.letterSpacing))
   if (resolved.italic) writer.set('font-style', 'italic')

@@ -45,5 +45,9 @@ export class ClassNames {
   }
 }
 
+/** Text of an element: what cannot be seen is written by its name. */
+export const escapeText = (text: string) =>
+  escapeHtml(text).replaceAll('\u00a0', '&nbsp;').replaceAll('\u00ad', '&shy;')
+
 export const escapeHtml = (text: string) =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')

@@ -2,7 +2,8 @@
 import type { Document, Node, Page } from '../document/document'
 import { cascaded } from '../document/resolve'
 import type { Span } from '../document/schema'
-import { escapeHtml, pageFileName, rootOf, slug } from './names'
+import { collapseSpaces } from '../text/spans'
+import { escapeHtml, escapeText, pageFileName, rootOf, slug } from './names'
 import { spanClasses, styleSite } from './stylesheet'
 
 export type SiteFiles = {
@@ -126,9 +127,11 @@ class PageWriter {
   }
 
   private spans(spans: readonly Span[], insideLink: boolean): string {
-    return spans
+    // As the core has them: an element left empty would still count for its line's height.
+    return collapseSpaces(spans)
+      .filter((span) => span.text !== '')
       .map((span) => {
-        let html = escapeHtml(span.text).replace(/\r\n?|\n/g, '<br>')
+        let html = escapeText(span.text).replaceAll('\n', '<br>')
         const classes = spanClasses(span)
         const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
         if (span.italic) html = `<em${attribute}>${html}</em>`

@@ -2,12 +2,13 @@
 import type { Document, Node, Page } from '../document/document'
 import { isText } from '../document/kinds'
 import { cascaded, resolve } from '../document/resolve'
-import type { View } from '../document/schema'
+import type { Span, View } from '../document/schema'
 import { flowOf } from '../layout/style'
-import { type FontFile, filesNeeded, fontFile } from '../text/fonts'
-import { transformCase } from '../text/paragraph'
-import { fontStack, INITIAL, num, px } from './css'
+import { declaredOrder, type FontFile, filesNeeded, fontFile } from '../text/fonts'
+import { transformCase } from '../text/spans'
+import { fontStack, INITIAL, num, px, unit } from './css'
 import { columnsOf, type Declarations, declarationsOf, type Place } from './declarations'
+import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
 
 export type StyledSite = {
@@ -56,10 +57,14 @@ function difference(wide: Declarations, narrow: Declarations): Declarations {
 
 const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
 
-/** Classes that spans of a different weight or colour wear. */
-export function spanClasses(span: { weight?: number; color?: string }): string[] {
+const sizeClass = (size: number) => `size-${num(size * 100).replace('.', '-')}`
+
+/** Classes that spans of a different weight, size or colour wear. */
+export function spanClasses(span: Omit<Span, 'text'>): string[] {
   const classes: string[] = []
   if (span.weight !== undefined) classes.push(`weight-${num(span.weight)}`)
+  if (span.size !== undefined) classes.push(sizeClass(span.size))
+  if (span.italic === false) classes.push('upright')
   if (span.color) classes.push(inkClass(span.color))
   return classes
 }
@@ -106,7 +111,7 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
       if (!rules.has(className)) rules.set(className, { className, base, changes })
     }
   }
-  const fonts = [...fontIds].sort().map((id) => fontFile(id)!)
+  const fonts = declaredOrder([...fontIds].map((id) => fontFile(id)!))
   const parts = [
     fonts.map((file) => fontFace(file, fontPath)).join('\n'),
     rootRule(doc),
@@ -146,6 +151,8 @@ function collect(
       fontIds,
     )
     if (span.weight !== undefined) spans.set(`weight-${num(span.weight)}`, `font-weight: ${num(span.weight)}`)
+    if (span.italic === false) spans.set('upright', 'font-style: normal')
+    if (span.size !== undefined) spans.set(sizeClass(span.size), `font-size: ${num(span.size)}em`)
     if (span.color)
       spans.set(
         inkClass(span.color),
@@ -165,33 +172,10 @@ function fontFace(file: FontFile, path: string): string {
 }`
 }
 
-/** Inside math functions a zero needs its unit too. */
-const unit = (value: number) => `${num(value)}px`
-
-function latticeProperties(view: View): [string, string][] {
-  const { lattice } = view
-  const half = lattice.halfGutters ? ` + ${unit(lattice.gutter / 2)}` : ''
-  const wrapped = (text: string) => (half ? `calc(${text}${half})` : text)
-  let start = unit(lattice.margin)
-  let end = unit(lattice.margin)
-  // Container units stand for the page's width, scroll bar left out.
-  let container = `(100cqw - ${unit(2 * lattice.margin)})`
-  if (lattice.container !== null) {
-    container = `min(${unit(lattice.container)}, 100cqw - ${unit(2 * lattice.margin)})`
-    if (lattice.place === 'center')
-      start = end = `max(${unit(lattice.margin)}, (100% - ${unit(lattice.container)}) / 2)`
-    else end = `max(${unit(lattice.margin)}, 100% - ${unit(lattice.container + lattice.margin)})`
-  }
-  const gutters = (lattice.halfGutters ? lattice.columns : lattice.columns - 1) * lattice.gutter
-  return [
-    ['--columns', String(lattice.columns)],
-    ['--gutter', unit(lattice.gutter)],
-    ['--edge-start', wrapped(start)],
-    ['--edge-end', wrapped(end)],
-    ['--column', `calc((${container} - ${unit(gutters)}) / ${lattice.columns})`],
-    ['--baseline', unit(lattice.baseline)],
-  ]
-}
+const viewProperties = ({ lattice }: View): [string, string][] => [
+  ...latticeProperties(lattice),
+  ['--baseline', unit(lattice.baseline)],
+]
 
 function rootRule(doc: Document): string {
   const lines: string[] = []
@@ -210,7 +194,7 @@ function rootRule(doc: Document): string {
     } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
     else lines.push(`${property}: ${token.value}`)
   }
-  for (const [property, value] of latticeProperties(doc.views[0])) lines.push(`${property}: ${value}`)
+  for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
 
@@ -271,7 +255,7 @@ function ruleText(selector: string, declarations: Declarations, indent = ''): st
 
 function mediaText(view: View, rules: Rule[]): string {
   const inner = [
-    `  :root {\n${latticeProperties(view)
+    `  :root {\n${viewProperties(view)
       .map(([property, value]) => `    ${property}: ${value};`)
       .join('\n')}\n  }`,
     ...rules.flatMap((rule) => {

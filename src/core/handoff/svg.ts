@@ -5,7 +5,8 @@ import { textOffset } from '../layout/baseline'
 import { Flow, type LayoutBox } from '../layout/box'
 import { lineLeft, paintOrder } from '../layout/drawing'
 import type { PageLayout } from '../layout/page'
-import type { Paragraph } from '../text/paragraph'
+import type { Line, Paragraph } from '../text/paragraph'
+import type { GlyphRun } from '../text/shape'
 import { num } from './css'
 import { escapeHtml } from './names'
 
@@ -21,6 +22,10 @@ class SvgWriter {
     const top = y + box.y
     const group: string[] = []
     if (resolved.opacity !== 1) group.push(`opacity="${num(resolved.opacity!)}"`)
+    if (resolved.rotate)
+      group.push(
+        `transform="rotate(${num(resolved.rotate)} ${num(left + box.width / 2)} ${num(top + box.height / 2)})"`,
+      )
     if (resolved.blend !== 'normal') group.push(`style="mix-blend-mode:${resolved.blend}"`)
     const radius = Math.min(resolved.radius, box.width / 2, box.height / 2)
     if (group.length > 0) this.body.push(`<g ${group.join(' ')}>`)
@@ -144,32 +149,33 @@ class SvgWriter {
     const x0 = left + box.borL + box.padL
     const y0 = top + box.borT + box.padT + textOffset(box, box.width, box.height)
     for (const line of paragraph.lines(room)) {
-      const shift = x0 + lineLeft(line, room, box.resolved.textAlign) - paragraph.advances[line.start]
+      const x = x0 + lineLeft(line, room, box.resolved.textAlign)
+      const shift = x - paragraph.advances[line.start]
       const baseline = y0 + line.top + line.baseline
-      this.decoration(box, x0 + lineLeft(line, room, box.resolved.textAlign), baseline, line.width)
+      this.decoration(box, x, baseline, line.width)
       for (const run of paragraph.runs) {
-        const scale = run.size / run.face.upem
-        let path = ''
-        let ink = ''
-        const flush = () => {
-          if (path) this.body.push(`<g ${paint('fill', ink)}>${path}</g>`)
-          path = ''
-        }
-        for (let g = 0; g < run.glyphs.length; g++) {
-          if (run.cluster[g] < line.start || run.cluster[g] >= line.end) continue
-          const d = run.face.path(run.glyphs[g])
-          const piece = paragraph.pieces.find(
-            (each) => each.start <= run.cluster[g] && run.cluster[g] < each.end,
-          )
-          const color = piece?.style.color ?? '#000000'
-          if (color !== ink) flush()
-          ink = color
-          if (d)
-            path += `<path transform="translate(${num(shift + run.x[g])} ${num(baseline + run.y[g])}) scale(${scale.toFixed(6)} -${scale.toFixed(6)})" d="${d}"/>`
-        }
-        flush()
+        if (run.end <= line.start || run.start >= line.end) continue
+        // A run lies within one piece.
+        const piece = paragraph.pieces.find((each) => run.start < each.end)
+        this.glyphs(run, shift, baseline, piece?.style.color, line)
+      }
+      if (line.hyphen) {
+        const { runs, color, width } = line.hyphen
+        for (const run of runs) this.glyphs(run, x + line.width - width, baseline, color)
       }
     }
+  }
+
+  private glyphs(run: GlyphRun, x: number, baseline: number, color = '#000000', within?: Line) {
+    const scale = (run.size / run.face.upem).toFixed(6)
+    let paths = ''
+    for (let g = 0; g < run.glyphs.length; g++) {
+      if (within && (run.cluster[g] < within.start || run.cluster[g] >= within.end)) continue
+      const d = run.face.path(run.glyphs[g])
+      if (d)
+        paths += `<path transform="translate(${num(x + run.x[g])} ${num(baseline + run.y[g])}) scale(${scale} -${scale})" d="${d}"/>`
+    }
+    if (paths) this.body.push(`<g ${paint('fill', color)}>${paths}</g>`)
   }
 }
 

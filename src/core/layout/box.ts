@@ -1,6 +1,7 @@
 /** The layout tree: one flat-fielded object per block, with what its style asks and what layout found. */
 import type { Node } from '../document/document'
 import type { Resolved } from '../document/resolve'
+import type { UsedLattice } from '../lattice/used'
 import type { Paragraph } from '../text/paragraph'
 
 export enum Flow {
@@ -85,6 +86,8 @@ export class LayoutBox {
   alignContent: Spread = Spread.Stretch
   /** How this box is aligned across its parent's flow. */
   alignSelf: Align = Align.Start
+  /** Distance before it along its row or column, beside the gap. */
+  before = 0
   padT = 0
   padR = 0
   padB = 0
@@ -114,6 +117,8 @@ export class LayoutBox {
   /** A lattice's own column count. */
   columns = 1
   subgrid = false
+  /** A section's own lattice. */
+  lattice: UsedLattice | null = null
   tracks: Tracks | null = null
   pins: Pins | null = null
 

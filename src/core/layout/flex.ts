@@ -38,7 +38,8 @@ function resolveFlexible(
   gap: number,
   row: boolean,
 ) {
-  const gaps = gap * (to - from - 1)
+  let gaps = gap * (to - from - 1)
+  for (let i = from; i < to; i++) gaps += items[i].before
   let hypothetical = gaps
   for (let i = from; i < to; i++) hypothetical += items[i].hypothetical
   const growing = hypothetical < inner
@@ -118,11 +119,12 @@ function layoutRow(
   let used = 0
   for (let i = 0; box.wrap && i < items.length; i++) {
     const item = items[i]
-    const next = i === from ? item.hypothetical : used + box.colGap + item.hypothetical
+    const outer = item.before + item.hypothetical
+    const next = i === from ? outer : used + box.colGap + outer
     if (i > from && next > inner + UNIT) {
       lines.push({ from, to: i, cross: 0, at: 0, ascent: 0 })
       from = i
-      used = item.hypothetical
+      used = outer
     } else used = next
   }
   if (items.length > from) lines.push({ from, to: items.length, cross: 0, at: 0, ascent: 0 })
@@ -191,7 +193,7 @@ function rowItem(item: LayoutBox, inner: number) {
       item.base = pad
       break
     default:
-      item.base = fitContent(item, inner)
+      item.base = fitContent(item, Math.max(0, inner - item.before))
   }
   item.high = item.maxW
   if (!Number.isNaN(item.minW)) item.low = Math.max(item.minW, pad)
@@ -230,7 +232,7 @@ function placeRowLine(
 ) {
   const count = line.to - line.from
   let free = inner - box.colGap * (count - 1)
-  for (let i = line.from; i < line.to; i++) free -= items[i].target
+  for (let i = line.from; i < line.to; i++) free -= items[i].before + items[i].target
   const { lead, between } = spread(box.justify, free, count)
   let x = box.borL + box.padL + lead
   const top = box.borT + box.padT + line.at
@@ -244,6 +246,7 @@ function placeRowLine(
     } else layoutBox(item, item.target, given, !Number.isNaN(given))
     item.width = item.target
     item.height = item.cross
+    x += item.before
     item.x = x
     if (item.heightKind === Sizing.Stretch) item.y = top
     else if (item.alignSelf === Align.Baseline) item.y = top + line.ascent - baselineOf(item)
@@ -287,7 +290,7 @@ function layoutColumn(
   for (const item of items) {
     item.cross = columnItemWidth(item, inner)
     columnItem(item, percentBase)
-    total += item.hypothetical
+    total += item.before + item.hypothetical
   }
   let available = innerHeight
   if (Number.isNaN(available)) available = clamp(total + box.padY, box.minH, box.maxH) - box.padY
@@ -295,7 +298,7 @@ function layoutColumn(
   resolveFlexible(items, 0, items.length, available, box.rowGap, false)
 
   let free = available - box.rowGap * Math.max(0, items.length - 1)
-  for (const item of items) free -= item.target
+  for (const item of items) free -= item.before + item.target
   const { lead, between } = spread(box.justify, free, items.length)
   let y = box.borT + box.padT + lead
   const left = box.borL + box.padL
@@ -310,6 +313,7 @@ function layoutColumn(
     if (!settled) layoutBox(item, item.cross, item.target, isDefinite)
     item.width = item.cross
     item.height = item.target
+    y += item.before
     item.y = y
     item.x = item.widthKind === Sizing.Stretch ? left : left + alignOffset(item.alignSelf, inner - item.cross)
     y += item.target + box.rowGap + between

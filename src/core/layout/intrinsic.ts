@@ -3,13 +3,13 @@ import { clamp, Flow, type LayoutBox, Sizing } from './box'
 
 /** The box's content at its narrowest, with padding and border, whatever its own width says. */
 export function minContent(box: LayoutBox): number {
-  if (Number.isNaN(box.minContent)) box.minContent = contentSize(box, false)
+  if (Number.isNaN(box.minContent)) box.minContent = transferred(box, contentSize(box, false))
   return box.minContent
 }
 
 /** The box's content with nothing wrapped. */
 export function maxContent(box: LayoutBox): number {
-  if (Number.isNaN(box.maxContent)) box.maxContent = contentSize(box, true)
+  if (Number.isNaN(box.maxContent)) box.maxContent = transferred(box, contentSize(box, true))
   return box.maxContent
 }
 
@@ -20,6 +20,13 @@ export function contribution(box: LayoutBox, max: boolean): number {
   else if (box.flow === Flow.Picture) size = pictureContribution(box, max)
   else size = max ? maxContent(box) : minContent(box)
   return Math.max(clamp(size, box.minW, box.maxW), box.padX)
+}
+
+/** The content width of a frame, held to what its least and most heights are by its ratio (CSS Sizing 4 §5.1.1), px. */
+function transferred(box: LayoutBox, width: number): number {
+  if (!(box.ratio > 0) || box.flow === Flow.Picture || box.kids.length > 0) return width
+  const least = (box.minH > box.padY ? box.minH : box.padY) * box.ratio
+  return Math.max(box.padX, clamp(width, least, box.maxH * box.ratio))
 }
 
 /** `fit-content`: as wide as the content, but no wider than `available` unless it cannot shrink so far. */
@@ -39,7 +46,7 @@ function contentSize(box: LayoutBox, max: boolean): number {
     case Flow.Row: {
       let total = 0
       for (const kid of box.kids) {
-        const size = contribution(kid, max)
+        const size = kid.before + contribution(kid, max)
         total = box.wrap && !max ? Math.max(total, size) : total + size
       }
       if (!(box.wrap && !max)) total += box.colGap * Math.max(0, box.kids.length - 1)

@@ -1,15 +1,18 @@
 /** Layout against worked cases, each named for the CSS rule it exercises; the browser is asked in the conformance run. */
 import fc from 'fast-check'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { documents, FEATURES } from '../../cli/conformance/documents'
+import { documents } from '../../cli/conformance/documents'
+import { FEATURES } from '../../cli/conformance/features'
+import { fuzz } from '../../cli/conformance/fuzz'
 import { loadFonts } from '../../server/fonts'
 import { Document } from '../document/document'
-import type { NodeTree, ProjectFile, Props } from '../document/schema'
+import { checkProject } from '../document/open'
+import { MAX_DEPTH, type NodeTree, type ProjectFile, type Props } from '../document/schema'
 import { applyEdit } from '../edits/apply'
 import { type Edit, EditError } from '../edits/edit'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
-import { ParagraphCache } from '../text/paragraph'
+import { ParagraphCache } from '../text/paragraph-cache'
 import { PageLayout } from './page'
 
 let count = 0
@@ -341,6 +344,36 @@ describe('with text', () => {
           expect([x, y, across, height].every(Number.isFinite)).toBe(true)
       }
     }
+  })
+
+  test('documents that mean harm lay out, every number finite', async () => {
+    expect(await fuzz(150, 3, () => undefined)).toMatchObject({ documents: 150 })
+  })
+
+  test('ten thousand blocks in a row, the deepest nesting, a paragraph of a million characters', () => {
+    const leaf = (i: number): NodeTree => ({
+      id: `k${i}`,
+      kind: 'box',
+      name: 'Box',
+      order: `a${String(i).padStart(6, '0')}`,
+      props: { width: { kind: 'stretch', weight: 1 }, height: { kind: 'exact', px: 10 } },
+    })
+    const wide = { ...leaf(0), id: 'wide-row', props: { flow: 'row' as const } }
+    wide.children = Array.from({ length: 10_000 }, (_, i) => leaf(i))
+    let deep = leaf(20_000)
+    for (let i = 0; i < MAX_DEPTH - 3; i++) deep = { ...leaf(20_001 + i), props: {}, children: [deep] }
+    const long: NodeTree = {
+      ...leaf(30_000),
+      kind: 'text',
+      props: { spans: [{ text: 'seed leaf '.repeat(100_000) }] },
+    }
+    const file = structuredClone(sample[0])
+    file.pages[0].sections = [{ ...leaf(40_000), kind: 'section', props: {}, children: [wide, deep, long] }]
+    const doc = Document.fromFile(checkProject(file))
+    const layout = new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
+    expect(layout.rect('wide-row')!.height).toBe(10)
+    expect(layout.lines('k30000').length).toBeGreaterThan(3000)
+    expect([...layout.visible()].every((box) => Number.isFinite(box.y))).toBe(true)
   })
 
   test('the same document gives the same boxes, always', () => {

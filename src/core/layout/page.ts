@@ -4,18 +4,21 @@ import { isText } from '../document/kinds'
 import { resolve } from '../document/resolve'
 import type { Props, View } from '../document/schema'
 import { type UsedLattice, usedLattice } from '../lattice/used'
-import type { Line, ParagraphCache } from '../text/paragraph'
+import type { Line } from '../text/paragraph'
+import type { ParagraphCache } from '../text/paragraph-cache'
 import { LayoutBox } from './box'
+import { shownText } from './drawing'
 import { layoutBox } from './place'
+import type { Rect } from './rect'
 import { applyStyle, type Surroundings } from './style'
-
-export type Rect = { x: number; y: number; width: number; height: number }
 
 export class PageLayout {
   readonly boxes = new Map<string, LayoutBox>()
   root: LayoutBox
   used: UsedLattice
   view: View
+  /** Rises with every update that may have changed a box. */
+  version = 0
   private tokens: unknown
   private views: unknown
   private fontVersion = -1
@@ -55,10 +58,12 @@ export class PageLayout {
       this.width = width
       this.used = usedLattice(this.view.lattice, width)
     }
+    if (!restyle && !resized && touched?.size === 0) return
+    this.version++
     const around: Surroundings = { doc, view: this.view, used: this.used }
     if (touched) {
       if (resized) this.follow(around)
-      for (const id of touched) this.resync(id, around)
+      for (const id of touched) this.resync(id)
     } else this.sync(null, doc.node(this.page), around, restyle, true)
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
@@ -66,20 +71,37 @@ export class PageLayout {
 
   /** Restyles what follows the window directly; everything else is found by its new width. */
   private follow(around: Surroundings) {
-    for (const box of this.boxes.values()) {
-      if (!box.followsWindow) continue
-      applyStyle(box, this.propsOf(box.node), around)
+    const restyle = (box: LayoutBox, on: Surroundings) => {
+      applyStyle(box, this.propsOf(box.node), on)
       box.invalidate()
     }
+    // Sections first: what stands on a section's own lattice follows that.
+    for (const box of this.boxes.values())
+      if (box.parent === this.root && box.followsWindow) restyle(box, around)
+    for (const box of this.boxes.values())
+      if (box.parent !== this.root && box.followsWindow) restyle(box, this.surroundings(box))
   }
 
-  private resync(id: string, around: Surroundings) {
+  /** What a box's style is taken in: the lattice of its section. */
+  private surroundings(box: LayoutBox): Surroundings {
+    return { doc: this.doc, view: this.view, used: this.usedFor(box.parent?.id ?? '') }
+  }
+
+  /** The lattice that a block stands on: its section's own, or the view's. */
+  usedFor(id: string | undefined): UsedLattice {
+    let box = id === undefined ? undefined : this.boxes.get(id)
+    while (box?.parent && box.parent !== this.root) box = box.parent
+    return box?.lattice ?? this.used
+  }
+
+  private resync(id: string) {
     const node = this.doc.nodes.get(id)
     const box = this.boxes.get(id)
     // Gone, of another page, or new: new ones come with their parent.
     if (!node || !box) return
     const { parent } = box
-    if (this.sync(parent, node, around, false, false) && parent) this.arrange(parent, parent.node)
+    if (this.sync(parent, node, this.surroundings(box), false, false) && parent)
+      this.arrange(parent, parent.node)
   }
 
   /** The node's own props with the view's overrides: what layout reads. */
@@ -116,7 +138,7 @@ export class PageLayout {
     let moved = fresh
     let inherited = restyle
     if (fresh || restyle || box.node !== node) {
-      const { flow, columns, align, colGap, hidden, order } = box
+      const { flow, columns, align, colGap, hidden, order, lattice } = box
       const out = box.pins !== null
       regroup ||= box.node.children !== node.children
       box.node = node
@@ -129,13 +151,18 @@ export class PageLayout {
       regroup ||= flow !== box.flow
       // What children are depends on the parent's flow, columns and alignment.
       inherited ||=
-        flow !== box.flow || columns !== box.columns || align !== box.align || colGap !== box.colGap
+        flow !== box.flow ||
+        columns !== box.columns ||
+        align !== box.align ||
+        colGap !== box.colGap ||
+        !sameLattice(lattice, box.lattice)
     }
+    const within = box.lattice ? { ...around, used: box.lattice } : around
     for (const id of node.children) {
       const child = this.doc.node(id)
       const childBox = this.boxes.get(id)
       if (!all && !inherited && childBox?.parent === box && childBox.node === child) continue
-      if (this.sync(box, child, around, inherited, all)) regroup = true
+      if (this.sync(box, child, within, inherited, all)) regroup = true
     }
     if (regroup) this.arrange(box, node)
     return moved
@@ -198,7 +225,7 @@ export class PageLayout {
 
   lineTexts(id: string): string[] {
     const text = this.boxes.get(id)?.paragraph?.text ?? ''
-    return this.lines(id).map((line) => text.slice(line.start, line.end))
+    return this.lines(id).map((line) => shownText(text, line))
   }
 
   /** Every visible block, parents first. */
@@ -212,4 +239,9 @@ export class PageLayout {
       yield* this.visible(kid)
     }
   }
+}
+
+function sameLattice(a: UsedLattice | null, b: UsedLattice | null): boolean {
+  if (a === null || b === null) return a === b
+  return (Object.keys(a) as (keyof UsedLattice)[]).every((key) => a[key] === b[key])
 }

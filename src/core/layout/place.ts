@@ -4,9 +4,9 @@ import { layoutFlex } from './flex'
 import { layoutLattice } from './grid'
 import { placeLifted } from './lifted'
 
-/** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none or a height of its own. */
+/** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none, or something flows in it. */
 export function ratioHeight(box: LayoutBox, width: number): number {
-  if (!(box.ratio > 0)) return Number.NaN
+  if (!(box.ratio > 0) || box.kids.length > 0) return Number.NaN
   return box.naturalRatio ? Math.max(0, width - box.padX) / box.ratio + box.padY : width / box.ratio
 }
 
@@ -45,8 +45,7 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
   switch (box.flow) {
     case Flow.Text: {
       if (!auto) return height
-      const content = box.paragraph!.height(Math.max(0, width - box.padX)) + box.padY
-      return limit(box, Math.max(content, ratioHeight(box, width) || 0))
+      return limit(box, box.paragraph!.height(Math.max(0, width - box.padX)) + box.padY)
     }
     case Flow.Picture:
       return auto ? limit(box, ratioHeight(box, width) || box.padY) : height
@@ -69,14 +68,8 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
     }
     default: {
       const run = box.flow === Flow.Lattice ? layoutLattice : layoutFlex
-      const result = run(box, width, height, definite)
-      if (!auto || !(box.ratio > 0)) return result
-      // aspect-ratio with content: the content's height is the automatic minimum (CSS Sizing 4 §5.1).
-      const wanted = limit(
-        box,
-        box.clip ? ratioHeight(box, width) : Math.max(result, ratioHeight(box, width)),
-      )
-      return Math.abs(wanted - result) < 1e-9 ? result : run(box, width, wanted, true)
+      if (!auto || box.kids.length > 0) return run(box, width, height, definite)
+      return limit(box, Math.max(box.padY, ratioHeight(box, width) || 0))
     }
   }
 }

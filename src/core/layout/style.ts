@@ -3,7 +3,8 @@ import type { Document } from '../document/document'
 import { defaultsOf, isText } from '../document/kinds'
 import type { Kind, Pin, Props, Size, View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
-import { spanWidth, type UsedLattice } from '../lattice/used'
+import { sectionLattice } from '../lattice/section-lattice'
+import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
 import { Align, Flow, type LayoutBox, Sizing, Spread } from './box'
 
 const SPREAD: Record<string, Spread> = {
@@ -52,8 +53,13 @@ function lengthOf(tokens: Tokens, raw: number | string | undefined, fallback: nu
 
 /** Sets the box's fields from `set`, the node's props cascaded into the view. */
 export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
-  const { view, used, doc } = around
+  const { view, doc } = around
   const { kind } = box.node
+  box.lattice =
+    kind === 'section' && set.lattice !== undefined && set.lattice !== 'view'
+      ? usedLattice(sectionLattice(view.lattice, set), around.used.width)
+      : null
+  const used = box.lattice ?? around.used
   const defaults = defaultsOf(kind)
   const tokens = doc.tokenTable
   const flowWord = set.flow ?? defaults.flow
@@ -90,9 +96,16 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   box.clip = set.clip === true
   const asset = set.asset ? doc.assets.get(set.asset) : undefined
   box.naturalWidth = asset?.width ?? 300
-  box.ratio = set.ratio ?? (kind === 'picture' ? (asset ? asset.width / asset.height : 1.5) : Number.NaN)
+  box.ratio =
+    kind === 'picture'
+      ? (set.ratio ?? (asset ? asset.width / asset.height : 1.5))
+      : shapesHeight(kind, set.ratio, set.width ?? defaults.width!, set.height ?? defaults.height!)
+        ? set.ratio!
+        : Number.NaN
   box.naturalRatio = set.ratio === undefined && asset !== undefined && kind === 'picture'
   const out = box.parent !== null && isLifted(set, parentFlow)
+  const inLine = !out && (parentFlow === Flow.Row || parentFlow === Flow.Column)
+  box.before = inLine ? lengthOf(tokens, set.spaceBefore, 0) : 0
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
   box.from = 0
   box.span = 1
@@ -106,6 +119,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
     tokens,
     parentFlow === Flow.Lattice && !out,
     box.parent?.columns ?? used.columns,
+    set.ratio,
   )
   if (box.flow === Flow.Lattice) {
     box.columns = box.subgrid ? box.span : kind === 'section' ? used.columns : (set.columns ?? used.columns)
@@ -121,6 +135,7 @@ function applyWidth(
   tokens: Tokens,
   inLattice: boolean,
   hostColumns: number,
+  shape: number | undefined,
 ) {
   switch (width.kind) {
     case 'exact':
@@ -152,12 +167,23 @@ function applyWidth(
     default:
       box.widthKind = Sizing.Snug
       box.widthValue = 0
+      if (shape !== undefined && box.heightKind === Sizing.Exact) {
+        box.widthKind = Sizing.Exact
+        box.widthValue = box.heightValue * shape
+      }
       if (box.flow === Flow.Picture) {
         box.widthKind = Sizing.Exact
         box.widthValue = box.heightKind === Sizing.Exact ? box.heightValue * box.ratio : box.naturalWidth
       }
   }
 }
+
+/**
+ * Whether a block's height follows its width by its ratio: where the width says something and the height nothing, and nothing
+ * flows in the block (a frame). A snug width follows an exact height instead; two given sides need no ratio. Pictures always keep one.
+ */
+export const shapesHeight = (kind: Kind, ratio: number | undefined, width: Size, height: Size): boolean =>
+  ratio !== undefined && !isText(kind) && height.kind === 'snug' && width.kind !== 'snug'
 
 /** A columns size fitted into a lattice of `columns`; `from` 0: automatic. The handoff writes the same numbers. */
 export function placeColumns(

@@ -11,6 +11,8 @@ export type QuantityContext = {
   whole?: number
   /** Width of n columns with the gutters between them, px. */
   columns?: (count: number) => number
+  /** What `rest` stands for, px. */
+  rest?: number
   min?: number
   max?: number
   integer?: boolean
@@ -78,6 +80,11 @@ class Parser {
 
   private number(): number {
     this.space()
+    const rest = /^rest\b/i.exec(this.source.slice(this.at))
+    if (rest && this.context.rest !== undefined) {
+      this.at += rest[0].length
+      return this.context.rest
+    }
     const match = /^(\d+([.,]\d*)?|[.,]\d+)/.exec(this.source.slice(this.at))
     if (!match) {
       const found = this.source.slice(this.at, this.at + 8)

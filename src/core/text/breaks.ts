@@ -1,4 +1,4 @@
-/** Line break opportunities: UAX #14, tailored to what browsers do. */
+/** Line break opportunities: UAX #14, tailored to what Chromium does. */
 import LineBreaker from 'linebreak'
 
 export type Break = {
@@ -7,31 +7,81 @@ export type Break = {
   required: boolean
 }
 
-/**
- * Since Unicode 15.1 only an opening quotation mark holds on to an opening bracket behind spaces (LB15a); the library
- * knows the older rule, for every quotation mark.
- */
-function addAfterQuotes(text: string, from: number, to: number, breaks: Break[]) {
-  const part = text.slice(from, to)
-  for (const match of part.matchAll(/[”’»›"'] +(?=[([{¿¡‚„])/g)) {
-    breaks.push({ at: from + match.index + match[0].length, required: false })
-  }
+const OPENING = '(<[{'
+/** Between two characters of ASCII Chromium asks a table instead of UAX #14: what may break behind these… */
+const BEFORE_OPENING = new Set('!"#%&)*+,.:;=>\\]|}~')
+/** …behind a hyphen, but for digits after anything that is no letter or digit (a minus sign)… */
+const AFTER_HYPHEN = /["#%&'(*+\-<=>@A-Z[\\^_`a-z{|~]/
+/** …and behind a question mark. */
+const AFTER_QUESTION = /[#$%&(*+\-0-9<=>@A-Z[\\^_`a-z{|~]/
+const DIGIT = /[0-9]/
+const WORD = /[0-9A-Za-z]/
+
+const isAscii = (char: string) => char > ' ' && char < '\x7f'
+const isSpace = (char: string) => char === ' ' || char === '\t' || char === '\n' || char === ''
+
+/** Whether a line may break between two characters of ASCII; `earlier` stands before both. */
+function breaksInAscii(earlier: string, before: string, after: string): boolean {
+  if (before === '-') return DIGIT.test(after) ? WORD.test(earlier) : AFTER_HYPHEN.test(after)
+  if (before === '?') return AFTER_QUESTION.test(after)
+  return BEFORE_OPENING.has(before) && OPENING.includes(after)
+}
+
+const PREFIX = /[%$£€°¥₽₴₫]/
+const OPENS = /[([{¿¡„‚]/
+const CLOSES = /[)\]}]/
+const HYPHENS = /[-\u2010\u2012\u2013]/
+
+/** Since Unicode 16 UAX #14 differs from the library's older tables in these. Undefined: it does not. */
+function breaksSinceLibrary(text: string, at: number): boolean | undefined {
+  const before = text[at - 1]
+  const after = text[at]
+  const earlier = text[at - 2] ?? ''
+  // LB20a: not after a hyphen that begins a word.
+  if (HYPHENS.test(before) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after)) return false
+  // LB25: a sign holds on to a bracket only when a number is in it.
+  if (PREFIX.test(before) && OPENS.test(after)) return !DIGIT.test(text[at + 1] ?? '')
+  if (CLOSES.test(before) && PREFIX.test(after)) return !DIGIT.test(earlier)
+  return undefined
+}
+
+/** Cut off from what it stood behind, a hyphen at a line's start begins a word (or is a minus sign): no break behind it. */
+export function isLeadingHyphen(text: string, start: number, at: number): boolean {
+  if (at !== start + 1 || !HYPHENS.test(text[start])) return false
+  return text[start] === '-' ? DIGIT.test(text[at] ?? '') : /\p{L}/u.test(text[at] ?? '')
 }
 
 /** Opportunities in `text`, rising; the last is the end of the text. */
 export function lineBreaks(text: string): Break[] {
   const breaks: Break[] = []
   const breaker = new LineBreaker(text)
-  for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
-    const before = text[next.position - 1]
-    // Chromium does not break after a slash inside a word.
-    if (before === '/' && next.position < text.length && !next.required) continue
-    addAfterQuotes(text, breaks.at(-1)?.at ?? 0, next.position, breaks)
-    breaks.push({ at: next.position, required: next.required === true && next.position < text.length })
+  let next = breaker.nextBreak()
+  for (let at = 1; at < text.length; at++) {
+    while (next && next.position < at) next = breaker.nextBreak()
+    const before = text[at - 1]
+    const after = text[at]
+    if (before === '\n') {
+      breaks.push({ at, required: true })
+      continue
+    }
+    if (isSpace(after)) continue
+    let opportunity: boolean
+    if (isSpace(before)) opportunity = true
+    else if (isAscii(before) && isAscii(after)) opportunity = breaksInAscii(text[at - 2] ?? '', before, after)
+    else opportunity = breaksSinceLibrary(text, at) ?? next?.position === at
+    if (opportunity) breaks.push({ at, required: false })
   }
-  if (breaks.length === 0 || breaks[breaks.length - 1].at < text.length)
-    breaks.push({ at: text.length, required: false })
-  // The library flags a final newline as required at the end; keep it, it opens an empty line.
-  if (text.endsWith('\n')) breaks[breaks.length - 1] = { at: text.length, required: true }
+  // A line feed at the very end opens an empty line.
+  breaks.push({ at: text.length, required: text.endsWith('\n') })
   return breaks
+}
+
+const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' })
+
+/** For each index, the end of the grapheme that the character before it belongs to (UAX #29); one longer than the text. */
+export function graphemeEnds(text: string): Uint32Array {
+  const ends = new Uint32Array(text.length + 1)
+  for (const { index, segment } of graphemes.segment(text))
+    ends.fill(index + segment.length, index + 1, index + segment.length + 1)
+  return ends
 }

@@ -12,6 +12,8 @@ export type FontFile = {
   weights: [number, number]
   /** CSS `unicode-range`. */
   ranges: string
+  /** Place among the files of its family and style; the first that has a character draws it. */
+  rank: number
 }
 
 export type Family = {
@@ -28,9 +30,11 @@ export type Family = {
 type Interval = [number, number]
 
 const files = new Map<string, FontFile>()
-const intervals = new Map<string, Interval[]>()
+const claimed = new Map<string, Interval[]>()
+const holes = new Map<string, Interval[]>()
 
 function parseRanges(ranges: string): Interval[] {
+  if (ranges === '') return []
   return ranges.split(',').map((range) => {
     const [from, to] = range.trim().replace('U+', '').split('-')
     return [Number.parseInt(from, 16), Number.parseInt(to ?? from, 16)]
@@ -40,7 +44,7 @@ function parseRanges(ranges: string): Interval[] {
 export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0], entry.weights[1]]
   const make = (style: 'normal' | 'italic') =>
-    entry.subsets.map((subset) => {
+    entry.subsets.map((subset, rank) => {
       const file: FontFile = {
         id: `${entry.slug}-${subset.name}-wght-${style}`,
         family: entry.family,
@@ -48,9 +52,11 @@ export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
         italic: style === 'italic',
         weights,
         ranges: subset.ranges,
+        rank,
       }
       files.set(file.id, file)
-      intervals.set(file.id, parseRanges(subset.ranges))
+      claimed.set(file.id, parseRanges(subset.ranges))
+      holes.set(file.id, parseRanges(style === 'italic' ? subset.italicHoles : subset.uprightHoles))
       return file
     })
   return { ...entry, weights, upright: make('normal'), slanted: entry.italic ? make('italic') : [] }
@@ -59,6 +65,12 @@ export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
 const BY_NAME = new Map(FAMILIES.map((family) => [family.family, family]))
 
 export const fontFile = (id: string) => files.get(id)
+
+/** In the order to declare them in: where ranges overlap, the `@font-face` declared last wins (CSS Fonts 4 §4.5). */
+export const declaredOrder = (list: FontFile[]): FontFile[] =>
+  list.sort((a, b) =>
+    a.slug !== b.slug ? (a.slug < b.slug ? -1 : 1) : Number(a.italic) - Number(b.italic) || b.rank - a.rank,
+  )
 export const familyNamed = (name: string) => BY_NAME.get(name)
 
 /** Families tried after the one asked for; the handoff writes the same list into `font-family`. */
@@ -69,80 +81,131 @@ export function familyChain(name: string): Family[] {
   return names.flatMap((each) => BY_NAME.get(each) ?? [])
 }
 
+const within = (intervals: Interval[], code: number) =>
+  intervals.some(([from, to]) => code >= from && code <= to)
+
+/** Whether a file claims a character and has a glyph for it; the same whether it is loaded or not. */
 const covers = (file: FontFile, code: number) =>
-  intervals.get(file.id)!.some(([from, to]) => code >= from && code <= to)
+  within(claimed.get(file.id)!, code) && !within(holes.get(file.id)!, code)
 
 /** The files of a family in a style; a family without italics gives its upright (the browser slants it). */
 const filesOf = (family: Family, italic: boolean) =>
   italic && family.slanted.length > 0 ? family.slanted : family.upright
 
-/** The file whose `unicode-range` claims a character, looking through the chain; undefined when none does. */
-export function fileFor(
-  chain: Family[],
-  italic: boolean,
-  code: number,
-  missing?: (file: FontFile) => boolean,
-): FontFile | undefined {
-  for (const family of chain) {
-    for (const file of filesOf(family, italic)) if (covers(file, code) && !missing?.(file)) return file
+/** Files found before, by family and style, then by character. */
+const found = new Map<string, Map<number, FontFile | undefined>>()
+
+/** The file that draws a character of a text in `family`, looking through its chain; undefined when none has it. */
+export function fileFor(family: string, italic: boolean, code: number): FontFile | undefined {
+  const key = italic ? `${family} italic` : family
+  let known = found.get(key)
+  if (!known) {
+    known = new Map()
+    found.set(key, known)
   }
-  return undefined
+  if (known.has(code)) return known.get(code)
+  const file = familyChain(family)
+    .flatMap((each) => filesOf(each, italic))
+    .find((each) => covers(each, code))
+  known.set(code, file)
+  return file
 }
 
 /** Every file that a text in a family and style may need. */
 export function filesNeeded(family: string, italic: boolean, text: string, into: Set<string>) {
-  const chain = familyChain(family)
-  into.add(filesOf(chain[0], italic)[0].id)
+  into.add(filesOf(familyChain(family)[0], italic)[0].id)
   for (const char of text) {
     const code = char.codePointAt(0)!
     if (code < 0x20) continue
-    for (const each of chain) {
-      const file = filesOf(each, italic).find((candidate) => covers(candidate, code))
-      if (file) {
-        into.add(file.id)
-        break
-      }
-    }
+    const file = fileFor(family, italic, code)
+    if (file) into.add(file.id)
   }
 }
 
-export type FaceMetrics = { ascent: number; descent: number }
+/** px */
+export type FaceMetrics = { ascent: number; descent: number; lineGap: number }
+
+/** Shaped positions are 16.16 fixed-point px, as in Chromium: kerning that varies with the weight is not whole font units. */
+export const FIXED = 65536
+
+/** Chromium keeps font sizes to 1/100 px, cut, in single precision. */
+const effectiveSize = (size: number) => Math.fround(Math.floor(Math.fround(Math.fround(size) * 100)) / 100)
 
 /** A loaded file at one weight. */
 export class Face {
   readonly upem: number
-  private readonly extents: { ascender: number; descender: number }
+  private readonly shaping: hb.Font
+  private size = 0
+  /** Advances in font units, by glyph. */
+  private readonly advances = new Map<number, number>()
+  /** Draws in font units. */
+  private readonly outlines: hb.Font
+  private readonly extents: { ascender: number; descender: number; lineGap: number }
   private readonly paths = new Map<number, string>()
   constructor(
     readonly id: string,
     readonly file: FontFile,
-    readonly font: hb.Font,
-    upem: number,
+    loaded: hb.Face,
+    weight: number,
   ) {
-    this.upem = upem
-    this.extents = font.hExtents()
+    this.upem = loaded.upem
+    const variations = [new hb.Variation('wght', weight)]
+    this.outlines = new hb.Font(loaded)
+    this.outlines.setVariations(variations)
+    this.shaping = new hb.Font(loaded)
+    this.shaping.setVariations(variations)
+    this.extents = this.outlines.hExtents()
+  }
+
+  /** A font that shapes at `size` px; positions are px times `FIXED`. */
+  shapingAt(size: number): hb.Font {
+    if (this.size !== size) {
+      this.size = size
+      const scale = Math.trunc(effectiveSize(size) * FIXED)
+      this.shaping.setScale(scale, scale)
+    }
+    return this.shaping
   }
 
   /**
-   * Ascent and descent at a size, whole px. Rounded as Chromium does with subpixel positioning: a descent that
+   * What a glyph's advance differs by from what `shapingAt` gives, px: Chromium's glyph advances (not its kerning) are those of
+   * the size cut to 1/64 px.
+   */
+  advanceCorrection(size: number, glyph: number): number {
+    const effective = effectiveSize(size)
+    const cut = Math.trunc(effective * 64) / 64
+    if (cut === effective) return 0
+    let units = this.advances.get(glyph)
+    if (units === undefined) {
+      units = this.outlines.glyphHAdvance(glyph)
+      this.advances.set(glyph, units)
+    }
+    return ((cut - effective) * units) / this.upem
+  }
+
+  /**
+   * Ascent, descent and line gap at a size, whole px. Rounded as Chromium does with subpixel positioning: a descent that
    * rounding cut short takes a px from the ascent.
    */
   metrics(size: number): FaceMetrics {
     const depth = (-this.extents.descender * size) / this.upem
     const ascent = Math.round((this.extents.ascender * size) / this.upem)
     const descent = Math.round(depth)
-    return descent < depth && ascent >= 1 ? { ascent: ascent - 1, descent: descent + 1 } : { ascent, descent }
+    const lineGap = Math.round((this.extents.lineGap * size) / this.upem)
+    return descent < depth && ascent >= 1
+      ? { ascent: ascent - 1, descent: descent + 1, lineGap }
+      : { ascent, descent, lineGap }
   }
 
   has(code: number): boolean {
-    return this.font.nominalGlyph(code) !== undefined
+    return this.outlines.nominalGlyph(code) !== undefined
   }
 
   /** SVG path of a glyph in font units, y up. */
   path(glyph: number): string {
     let path = this.paths.get(glyph)
     if (path === undefined) {
-      path = this.font.glyphToPath(glyph)
+      path = this.outlines.glyphToPath(glyph)
       this.paths.set(glyph, path)
     }
     return path
@@ -174,11 +237,9 @@ export class FontLibrary {
     const key = `${file.id}@${clamped}`
     const known = this.weighted.get(key)
     if (known) return known
-    const raw = this.faces.get(file.id)
-    if (!raw) return undefined
-    const font = new hb.Font(raw)
-    font.setVariations([new hb.Variation('wght', clamped)])
-    const face = new Face(key, file, font, raw.upem)
+    const loaded = this.faces.get(file.id)
+    if (!loaded) return undefined
+    const face = new Face(key, file, loaded, clamped)
     this.weighted.set(key, face)
     return face
   }

@@ -3,13 +3,18 @@ import type { Document } from '../document/document'
 import { isText } from '../document/kinds'
 import { resolve } from '../document/resolve'
 import { filesNeeded } from './fonts'
-import { transformCase } from './paragraph'
+import { transformCase } from './spans'
 
-export function fontsOf(doc: Document): Set<string> {
+/** @param since a `tick` of the document: only what changed after it is looked at; left out: everything */
+export function fontsOf(doc: Document, since?: number): Set<string> {
   const ids = new Set<string>()
-  for (const node of doc.nodes.values()) {
+  const touched = since === undefined ? undefined : doc.touchedSince(since)
+  const nodes = touched ? [...touched].flatMap((id) => doc.nodes.get(id) ?? []) : doc.nodes.values()
+  for (const node of nodes) {
     if (!isText(node.kind)) continue
-    for (const view of doc.views) {
+    // Without overrides it is the same on every view.
+    const own = Object.keys(node.overrides).length === 0
+    for (const view of own ? doc.views.slice(0, 1) : doc.views) {
       const resolved = resolve(doc, node, view.id)
       filesNeeded(resolved.fontFamily, resolved.italic!, '', ids)
       for (const span of resolved.spans ?? []) {

@@ -1,9 +1,11 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
 import type { Resolved } from '../document/resolve'
-import type { Span } from '../document/schema'
-import { type Break, lineBreaks } from './breaks'
+import type { LineHeight } from '../document/schema'
+import { type Break, graphemeEnds, isLeadingHyphen, lineBreaks } from './breaks'
 import type { FontLibrary } from './fonts'
-import { type GlyphRun, shapeInto, type TextStyle } from './shape'
+import { type Extent, extentOf, unite } from './line-box'
+import { type GlyphRun, shapeInto } from './shape'
+import { holding, type Piece, ShapedText, UNIT, upToUnit } from './shaped-text'
 
 export type Line = {
   /** UTF-16 range in the paragraph's text, without the spaces that hang at its end. */
@@ -16,55 +18,20 @@ export type Line = {
   height: number
   /** px from the line's top to its baseline. */
   baseline: number
+  /** Shown at the line's end where it breaks at a soft hyphen. */
+  hyphen?: Hyphen
 }
 
-export type PieceStyle = TextStyle & { color?: string; link?: string }
-export type Piece = { start: number; end: number; style: PieceStyle }
+/** `runs` begin at 0, not where the line ends. */
+export type Hyphen = { text: string; width: number; runs: GlyphRun[]; color?: string }
 
-/** Chromium's layout unit, 1/64 px: a line may be fuller than its box by rounding alone. */
-const UNIT = 1 / 64
+const SOFT_HYPHEN = '\u00ad'
+/** The hyphen shown at a soft one, and what stands in where a font has none (CSS Text 3 §5.4.1). */
+const HYPHEN = '\u2010'
 
-export function transformCase(text: string, kind: Resolved['textCase']): string {
-  switch (kind) {
-    case 'uppercase':
-      return text.toUpperCase()
-    case 'lowercase':
-      return text.toLowerCase()
-    case 'capitalize':
-      return text.replace(
-        /(^|[\s\-–—/(“"'])(\p{L})/gu,
-        (_, before: string, letter: string) => before + letter.toUpperCase(),
-      )
-    default:
-      return text
-  }
-}
+type VisitLine = (start: number, end: number, at: number, index: number) => void
 
-/** White space collapsed as `white-space: normal` does, line feeds kept as forced breaks (`<br>`). */
-export function collapseSpaces(spans: readonly Span[]): Span[] {
-  let previous = '\n'
-  const out: Span[] = []
-  for (const span of spans) {
-    let text = ''
-    for (const char of span.text.replace(/\r\n?/g, '\n')) {
-      const space = char === ' ' || char === '\t' || char === '\f'
-      if (space && (previous === ' ' || previous === '\n')) continue
-      if (char === '\n' && text.endsWith(' ')) text = text.slice(0, -1)
-      previous = space ? ' ' : char
-      text += previous
-    }
-    out.push(text === span.text ? span : { ...span, text })
-  }
-  return out
-}
-
-export class Paragraph {
-  readonly text: string
-  readonly pieces: Piece[]
-  readonly runs: GlyphRun[] = []
-  /** Width before each character, px; one longer than the text. */
-  readonly advances: Float64Array
-  readonly lineHeight: number
+export class Paragraph extends ShapedText {
   /** Widest unbreakable stretch, px. */
   readonly minContent: number
   /** Widest line when only forced breaks break, px. */
@@ -72,190 +39,282 @@ export class Paragraph {
   private readonly breaks: Break[]
   /** For each opportunity, where the visible text before it ends. */
   private readonly visible: Uint32Array
-  private readonly metrics: { ascent: number; descent: number }[]
-  private readonly strut: { ascent: number; descent: number }
-  private readonly uniform: boolean
+  /** For each opportunity, the hyphen's width when the line breaks there, px. */
+  private readonly hyphens: Float64Array
+  private readonly strut: Extent
+  /** What each stretch adds to the lines it is on. */
+  private readonly extents: { start: number; end: number; extent: Extent }[]
+  /** Every line is as high as the strut, with its baseline. */
+  readonly uniform: boolean
   private readonly size: number
-  /** Where a break changes the shapes around it: contextual letters, kerning across a space. */
-  private readonly unsafe: Uint8Array
-  /** Widths of lines that had to be shaped by themselves. */
-  private readonly reshaped = new Map<number, number>()
+  private readonly anywhere: boolean
+  private ends: Uint32Array | undefined
 
-  constructor(
-    private readonly fonts: FontLibrary,
-    style: Resolved,
-  ) {
-    const spans = collapseSpaces(style.spans ?? [])
-    this.pieces = []
-    let text = ''
-    for (const span of spans) {
-      const own = transformCase(span.text, style.textCase)
-      if (own === '') continue
-      this.pieces.push({
-        start: text.length,
-        end: text.length + own.length,
-        style: {
-          family: style.fontFamily,
-          size: style.fontSize,
-          weight: span.weight ?? style.fontWeight!,
-          italic: span.italic ?? style.italic!,
-          letterSpacing: style.letterSpacing!,
-          color: span.color ?? style.color,
-          link: span.link,
-        },
-      })
-      text += own
-    }
-    this.text = text
-    const height = style.lineHeight!
-    this.lineHeight = 'px' in height ? height.px : height.ratio * style.fontSize
-    this.advances = new Float64Array(text.length + 1)
-    this.unsafe = new Uint8Array(text.length + 1)
+  constructor(fonts: FontLibrary, style: Resolved) {
+    super(fonts, style)
+    const { text } = this
     this.size = style.fontSize
-    for (const piece of this.pieces) {
-      shapeInto(
-        fonts,
-        text.slice(piece.start, piece.end),
-        piece.style,
-        piece.start,
-        this.advances,
-        this.runs,
-        this.unsafe,
-      )
-    }
-    this.strut = this.leading(fonts, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
-    this.metrics = this.pieces.map(({ style: own }) =>
-      this.leading(fonts, own.family, own.italic, own.weight, own.size),
-    )
-    this.uniform = this.metrics.every(
-      (m) => m.ascent === this.strut.ascent && m.descent === this.strut.descent,
+    this.anywhere = style.overflowWrap === 'anywhere'
+    const height = style.lineHeight!
+    this.strut = this.extent(height, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
+    this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))
+    this.uniform = this.extents.every(
+      ({ extent }) => extent.ascent === this.strut.ascent && extent.descent === this.strut.descent,
     )
     this.breaks = text === '' ? [] : lineBreaks(text)
     this.visible = new Uint32Array(this.breaks.length)
+    this.hyphens = new Float64Array(this.breaks.length)
+    this.prepareBreaks()
+    const { min, max } = this.contributions()
+    this.minContent = upToUnit(min)
+    this.maxContent = upToUnit(max)
+  }
+
+  private extent(height: LineHeight, family: string, italic: boolean, weight: number, size: number): Extent {
+    return extentOf(this.fonts.primary(family, italic, weight), size, height)
+  }
+
+  /** With `line-height: normal` the fonts that stand in for missing characters have a say too. */
+  private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
+    const { start, end, style } = piece
+    const own = this.extent(height, style.family, style.italic, style.weight, style.size)
+    const runs = height === 'normal' ? this.runs.filter((run) => run.start >= start && run.end <= end) : []
+    if (runs.length === 0) return [{ start, end, extent: own }]
+    return runs.map((run) => ({
+      start: run.start,
+      end: run.end,
+      extent: unite(own, extentOf(run.face, run.size, height)),
+    }))
+  }
+
+  private prepareBreaks() {
+    const { text, breaks } = this
+    let from = 0
+    breaks.forEach((each, i) => {
+      let end = each.at
+      while (end > from && (text[end - 1] === ' ' || text[end - 1] === '\n')) end--
+      this.visible[i] = end
+      if (text[each.at - 1] === SOFT_HYPHEN && each.at < text.length)
+        this.hyphens[i] = this.hyphenAt(each.at - 1).width
+      from = each.at
+    })
+  }
+
+  /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */
+  private hyphenAt(at: number): Hyphen {
+    const { style } = this.pieces[holding(this.pieces, at)]
+    const face = this.fonts.primary(style.family, style.italic, style.weight)
+    const text = face?.has(HYPHEN.codePointAt(0)!) ? HYPHEN : '-'
+    const advances = new Float64Array(2)
+    const runs: GlyphRun[] = []
+    shapeInto(this.fonts, text, { ...style, letterSpacing: 0 }, 0, advances, runs, new Uint8Array(2))
+    return { text, width: advances[1], runs, color: style.color }
+  }
+
+  /** Min-content and max-content (CSS Sizing 3 §5.1), px. */
+  private contributions(): { min: number; max: number } {
+    const { breaks, visible } = this
     let from = 0
     let min = 0
     let max = 0
     let lineStart = 0
-    this.breaks.forEach((each, i) => {
-      let end = each.at
-      while (end > from && (text[end - 1] === ' ' || text[end - 1] === '\n')) end--
-      this.visible[i] = end
-      min = Math.max(min, this.advances[end] - this.advances[from])
-      if (each.required || i === this.breaks.length - 1) {
-        max = Math.max(max, this.advances[end] - this.advances[lineStart])
+    breaks.forEach((each, i) => {
+      const end = visible[i]
+      min = Math.max(
+        min,
+        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end, each.at) + this.hyphens[i],
+      )
+      if (each.required || i === breaks.length - 1) {
+        max = Math.max(max, this.lineWidth(lineStart, end, each.at))
         lineStart = each.at
       }
       from = each.at
     })
-    this.minContent = Math.ceil(min / UNIT - 1e-9) * UNIT
-    this.maxContent = Math.ceil(max / UNIT - 1e-9) * UNIT
+    return { min, max }
   }
 
-  /** Ascent and descent of one inline box with its half-leading (CSS Inline 3, §5; the floor is Chromium's). */
-  private leading(fonts: FontLibrary, family: string, italic: boolean, weight: number, size: number) {
-    const face = fonts.primary(family, italic, weight)
-    const { ascent, descent } = face?.metrics(size) ?? {
-      ascent: Math.round(size * 0.9),
-      descent: Math.round(size * 0.25),
+  /**
+   * What a word adds to the min-content. Chromium looks at whole texts first and cuts a word's width down to layout units; only
+   * the last word of a piece, which may go on in the next, is laid out as a line.
+   */
+  private word(from: number, end: number, at: number): number {
+    const piece = this.pieces[holding(this.pieces, from)]
+    if (at >= piece.end) return upToUnit(this.lineWidth(from, end, at))
+    return Math.floor((this.advances[end] - this.advances[from]) / UNIT) * UNIT
+  }
+
+  /** Where words may break anywhere, each grapheme is a line of the min-content; only the last of a piece is shaped anew for it. */
+  private widestGrapheme(from: number, to: number): number {
+    let widest = 0
+    let last = from
+    for (let at = from + 1; at <= to; at++) {
+      if (this.graphemeFrom(at) !== at) continue
+      const ends = at >= this.pieces[holding(this.pieces, last)].end
+      const width = ends ? this.lineWidth(last, at, at) : this.advances[at] - this.advances[last]
+      widest = Math.max(widest, upToUnit(width))
+      last = at
     }
-    const above = Math.floor((this.lineHeight - ascent - descent) / 2)
-    return { ascent: ascent + above, descent: this.lineHeight - ascent - above }
+    return widest
   }
 
-  private lineBox(start: number, end: number) {
-    let { ascent, descent } = this.strut
+  private lineBox(start: number, at: number): Extent {
+    let extent = this.strut
     if (!this.uniform) {
-      this.pieces.forEach((piece, i) => {
-        if (piece.start < end && piece.end > start) {
-          ascent = Math.max(ascent, this.metrics[i].ascent)
-          descent = Math.max(descent, this.metrics[i].descent)
-        }
-      })
+      for (let i = holding(this.extents, start); i < this.extents.length && this.extents[i].start < at; i++)
+        extent = unite(extent, this.extents[i].extent)
     }
-    return { height: ascent + descent, baseline: ascent }
+    return extent
   }
 
-  /** Width of the line from `start` to `end`, were it broken at `at` (behind its spaces), px. */
-  private lineWidth(start: number, end: number, at: number): number {
-    if (!this.unsafe[start] && !this.unsafe[at]) return this.advances[end] - this.advances[start]
-    const key = start * (this.text.length + 1) + at
-    let width = this.reshaped.get(key)
-    if (width === undefined) {
-      width = this.shapeAlone(start, end, at)
-      this.reshaped.set(key, width)
-    }
-    return width
-  }
-
-  private shapeAlone(start: number, end: number, at: number): number {
-    const advances = new Float64Array(at - start + 1)
-    for (const piece of this.pieces) {
-      const from = Math.max(piece.start, start)
-      const to = Math.min(piece.end, at)
-      if (from >= to) continue
-      shapeInto(
-        this.fonts,
-        this.text.slice(from, to),
-        piece.style,
-        from - start,
-        advances,
-        [],
-        new Uint8Array(at - start + 1),
-      )
-    }
-    return advances[end - start]
-  }
-
-  private overflows(start: number, index: number, room: number): boolean {
-    const end = this.visible[index]
+  private overflows(start: number, end: number, at: number, room: number): boolean {
+    // A break is looked for in the text as it was shaped whole; shaping the line by itself may still make it too wide.
     const width = this.advances[end] - this.advances[start]
-    // Shaping by itself changes little: only a line near the limit is worth it.
-    if (Math.abs(width - room) > this.size) return width > room
-    return this.lineWidth(start, end, this.breaks[index].at) > room
+    if (width >= room) return true
+    return room - width < this.size && this.lineWidth(start, end, at) >= room
   }
 
-  private eachLine(width: number, visit: (start: number, end: number) => void) {
-    const { breaks, visible } = this
-    const room = width + UNIT
+  /** Breaks greedily; `index` is the opportunity a line ends at, -1 inside a word. */
+  private eachLine(width: number, visit: VisitLine) {
+    const { breaks, visible, hyphens } = this
+    // Widths are whole layout units in the browser; less than one more does not count.
+    const room = Math.floor(width / UNIT + 1e-6) * UNIT + UNIT
     let start = 0
     let last = -1
-    for (let i = 0; i < breaks.length; i++) {
-      if (last >= 0 && this.overflows(start, i, room) && visible[i] > start) {
-        visit(start, visible[last])
-        start = breaks[last].at
-        last = -1
-      }
-      last = i
-      if (breaks[i].required) {
-        visit(start, Math.max(start, visible[i]))
-        start = breaks[i].at
-        last = -1
-      }
+    // The first opportunity of the line: taken, whatever its width, when none fits.
+    let first = -1
+    const take = (index: number) => {
+      visit(start, Math.max(start, visible[index]), breaks[index].at, index)
+      start = breaks[index].at
+      last = -1
+      first = -1
+      return index + 1
     }
-    if (last >= 0) visit(start, Math.max(start, visible[last]))
+    for (let i = 0; i < breaks.length; ) {
+      if (isLeadingHyphen(this.text, start, breaks[i].at)) {
+        i++
+        continue
+      }
+      const full = visible[i] > start && this.overflows(start, visible[i], breaks[i].at, room)
+      if (full) {
+        if (last < 0 && !this.anywhere) last = first
+        if (last >= 0) {
+          i = take(last)
+          continue
+        }
+        const cut = this.anywhere ? this.cutInside(start, visible[i], room) : visible[i]
+        if (cut < visible[i]) {
+          visit(start, cut, cut, -1)
+          start = cut
+          first = -1
+          while (i > 0 && breaks[i - 1].at > cut) i--
+          continue
+        }
+      }
+      if (first < 0) first = i
+      const hyphenFits =
+        hyphens[i] === 0 || !this.overflows(start, visible[i], breaks[i].at, room - hyphens[i])
+      if (hyphenFits || full) last = i
+      i = breaks[i].required ? take(i) : i + 1
+    }
+    if (last < 0) last = first
+    if (last >= 0) take(last)
+  }
+
+  /** `overflow-wrap: anywhere`: the piece that no longer fits is cut; one of which nothing fits is left to the next line. */
+  private cutInside(start: number, end: number, room: number): number {
+    let left = room
+    let from = start
+    for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
+      const width = upToUnit(this.partWidth(from, this.pieces[i].end, this.pieces[i].end))
+      if (width > left) break
+      left -= width
+      from = this.pieces[i].end
+    }
+    const cut = this.cutPiece(from, Math.min(end, this.pieces[holding(this.pieces, from)].end), left)
+    if (cut === undefined) return from > start ? from : this.graphemeFrom(start + 1)
+    // In front of a soft hyphen Chromium makes room for its hyphen, then breaks before it all the same.
+    if (this.text[cut] !== SOFT_HYPHEN || cut === this.graphemeFrom(start + 1)) return cut
+    return this.cutInside(start, cut, room - this.hyphenAt(cut).width)
+  }
+
+  /**
+   * Where Chromium's shaping line breaker cuts a piece between graphemes: at the last one that begins within `room` in the text as it
+   * was shaped whole, or, where the end has to be shaped again and is too wide then, at one before. Undefined: none fits.
+   */
+  private cutPiece(start: number, end: number, room: number, again = false): number | undefined {
+    const { unsafe } = this
+    const begin = this.advances[start]
+    let candidate = start
+    while (candidate < end && this.advances[candidate + 1] - begin <= room) candidate++
+    let cut = this.graphemeBefore(candidate, start)
+    let first = start
+    while (first < cut && unsafe[first]) first++
+    const head = first === start || first >= cut ? 0 : upToUnit(this.shapeAlone(start, first, first))
+    const headBefore = this.advances[first] - begin
+    while (cut > start) {
+      if (first >= cut && first > start) {
+        // Shaped anew as a whole; where that is too wide, Chromium looks once more, for a px less than it came to.
+        const less = upToUnit(this.shapeAlone(start, cut, cut)) - 1
+        if (again || less + 1 <= room || less >= room || cut === this.graphemeFrom(start + 1)) return cut
+        return this.cutPiece(start, end, less, true) ?? this.graphemeFrom(start + 1)
+      }
+      let last = cut
+      while (unsafe[last] && last > first) last--
+      if (last === cut) return cut
+      const tail = upToUnit(this.shapeAlone(last, cut, cut))
+      if (this.advances[last] - begin + tail <= room + head - headBefore) return cut
+      cut = this.graphemeBefore(cut - 1, start)
+    }
+    const next = this.graphemeFrom(Math.max(candidate, start + 1))
+    return candidate > start || this.pieces[holding(this.pieces, start)].start !== start ? next : undefined
+  }
+
+  /** The last grapheme's end at or before `at`, not behind a soft hyphen; `least` when there is none behind it. */
+  private graphemeBefore(at: number, least: number): number {
+    this.ends ??= graphemeEnds(this.text)
+    let end = at
+    while (end > least && (this.ends[end] !== end || this.text[end - 1] === SOFT_HYPHEN)) end--
+    return end
+  }
+
+  private graphemeFrom(at: number): number {
+    this.ends ??= graphemeEnds(this.text)
+    return this.ends[at]
   }
 
   /** Height at a width, px, without making lines. */
   height(width: number): number {
     let total = 0
-    if (this.uniform)
-      this.eachLine(width, () => {
-        total += this.lineHeight
-      })
-    else
-      this.eachLine(width, (start, end) => {
-        total += this.lineBox(start, end).height
-      })
+    const each = this.strut.ascent + this.strut.descent
+    this.eachLine(width, (start, _end, at) => {
+      if (this.uniform) total += each
+      else {
+        const { ascent, descent } = this.lineBox(start, at)
+        total += ascent + descent
+      }
+    })
     return total
   }
 
   lines(width: number): Line[] {
     const lines: Line[] = []
     let top = 0
-    this.eachLine(width, (start, end) => {
-      const { height, baseline } = this.lineBox(start, end)
-      lines.push({ start, end, width: this.advances[end] - this.advances[start], top, height, baseline })
-      top += height
+    this.eachLine(width, (start, end, at, index) => {
+      const { ascent, descent } = this.lineBox(start, at)
+      const line: Line = {
+        start,
+        end,
+        width: this.lineWidth(start, end, at),
+        top,
+        height: ascent + descent,
+        baseline: ascent,
+      }
+      if (index >= 0 && this.hyphens[index] > 0) {
+        line.width += this.hyphens[index]
+        line.hyphen = this.hyphenAt(at - 1)
+      }
+      lines.push(line)
+      top += ascent + descent
     })
     return lines
   }
@@ -265,40 +324,5 @@ export class Paragraph {
     if (this.breaks.length === 0) return 0
     if (this.uniform) return this.strut.ascent
     return this.lines(width)[0]?.baseline ?? this.strut.ascent
-  }
-}
-
-/** Shaped paragraphs by content and style, so that an edit elsewhere never shapes again. */
-export class ParagraphCache {
-  private readonly entries = new Map<string, Paragraph>()
-  private version = -1
-  constructor(
-    private readonly fonts: FontLibrary,
-    private readonly most = 50_000,
-  ) {}
-
-  get(style: Resolved): Paragraph {
-    if (this.version !== this.fonts.version) {
-      this.entries.clear()
-      this.version = this.fonts.version
-    }
-    const key = JSON.stringify([
-      style.spans,
-      style.fontFamily,
-      style.fontSize,
-      style.fontWeight,
-      style.italic,
-      style.lineHeight,
-      style.letterSpacing,
-      style.textCase,
-      style.color,
-    ])
-    let paragraph = this.entries.get(key)
-    if (!paragraph) {
-      paragraph = new Paragraph(this.fonts, style)
-      if (this.entries.size >= this.most) this.entries.clear()
-      this.entries.set(key, paragraph)
-    }
-    return paragraph
   }
 }

@@ -1,6 +1,6 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
-import { type Face, type FontLibrary, familyChain, fileFor } from './fonts'
+import { type Face, FIXED, type FontLibrary, fileFor } from './fonts'
 
 export type TextStyle = {
   family: string
@@ -13,6 +13,9 @@ export type TextStyle = {
 }
 
 export type GlyphRun = {
+  /** UTF-16 range in the paragraph. */
+  start: number
+  end: number
   face: Face
   size: number
   /** Glyph ids, and where each stands: px from the start of the paragraph laid on one line; y down from the baseline. */
@@ -23,6 +26,9 @@ export type GlyphRun = {
   cluster: Uint32Array
 }
 
+/** In `unsafe`: inside of a ligature, where no line can begin. */
+export const INSIDE = 2
+
 /** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
 const NO_LIGATURES = [
   new hb.Feature('liga', 0),
@@ -32,34 +38,58 @@ const NO_LIGATURES = [
   new hb.Feature('calt', 0),
 ]
 
-/** Splits text into runs that one font file covers. */
+/** Characters that `letter-spacing` passes by, as in Chromium: controls, soft hyphens, joiners. */
+const ZERO_WIDTH = /[\p{Cc}\u00ad\u200b-\u200f\u202a-\u202e\ufeff\ufffc]/u
+
+/** Characters without a look of their own ask for no other font. */
+const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u
+
+const LATIN = 1
+const GREEK = 2
+const CYRILLIC = 3
+
+/** Scripts are shaped apart; what is common to all (spaces, digits, punctuation) goes with the letters before it. */
+function scriptOf(code: number): number {
+  if (code < 0x2c0 || (code >= 0x1e00 && code < 0x1f00)) {
+    const letter =
+      (code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a) || code === 0xaa || code === 0xba
+    return letter || (code >= 0xc0 && code !== 0xd7 && code !== 0xf7) ? LATIN : 0
+  }
+  if (
+    (code >= 0x370 && code < 0x400 && code !== 0x37e && code !== 0x387) ||
+    (code >= 0x1f00 && code < 0x2000)
+  )
+    return GREEK
+  return code >= 0x400 && code < 0x530 ? CYRILLIC : 0
+}
+/** Splits text into runs that one font file covers and that are of one script. */
 function* runsByFile(
   fonts: FontLibrary,
   text: string,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
-  const chain = familyChain(style.family)
   const primary = fonts.primary(style.family, style.italic, style.weight)
   if (!primary) return
   const pick = (code: number): Face => {
-    const file = fileFor(chain, style.italic, code, (candidate) => {
-      const face = fonts.face(candidate, style.weight)
-      return !face?.has(code)
-    })
+    if (UNSEEN.test(String.fromCodePoint(code))) return face ?? primary
+    const file = fileFor(style.family, style.italic, code)
     return (file && fonts.face(file, style.weight)) ?? primary
   }
   let start = 0
+  let script = 0
   let face: Face | undefined
   for (let i = 0; i < text.length; ) {
     const code = text.codePointAt(i)!
     const length = code > 0xffff ? 2 : 1
-    // Marks and joiners stay with the character before them.
-    const follows = (code >= 0x300 && code <= 0x36f) || code === 0x200d || code === 0xad
-    const next = follows && face?.has(code) ? face : pick(code)
-    if (face && next !== face) {
+    // Marks stay with the letter they stand on.
+    const mark = code >= 0x300 && code <= 0x36f
+    const next = mark && face?.has(code) ? face : pick(code)
+    const letters = scriptOf(code)
+    if (face && (next !== face || (letters !== 0 && script !== 0 && letters !== script))) {
       yield { start, end: i, face }
       start = i
     }
+    if (letters !== 0) script = letters
     face = next
     i += length
   }
@@ -70,7 +100,7 @@ let buffer: hb.Buffer | undefined
 
 /**
  * Shapes `text` in one style and appends to `advances`: `advances[offset + i]` is the width of everything before
- * character i of the paragraph, px. `unsafe[i]` is 1 where a line that begins at character i would be shaped differently.
+ * character i of the paragraph, px. `unsafe[i]` is 1 where a line that begins at character i would be shaped differently, `INSIDE` in the middle of a glyph.
  */
 export function shapeInto(
   fonts: FontLibrary,
@@ -89,11 +119,13 @@ export function shapeInto(
     buffer.addText(text.slice(start, end))
     buffer.setDirection(hb.Direction.LTR)
     buffer.guessSegmentProperties()
-    hb.shape(face.font, buffer, features)
+    hb.shape(face.shapingAt(style.size), buffer, features)
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()
     const count = infos.length
     const run: GlyphRun = {
+      start: offset + start,
+      end: offset + end,
       face,
       size: style.size,
       glyphs: new Uint32Array(count),
@@ -101,7 +133,6 @@ export function shapeInto(
       y: new Float64Array(count),
       cluster: new Uint32Array(count),
     }
-    const scale = style.size / face.upem
     for (let g = 0; g < count; ) {
       const cluster = infos[g].cluster
       if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) unsafe[offset + start + cluster] = 1
@@ -109,17 +140,23 @@ export function shapeInto(
       let next = g
       for (; next < count && infos[next].cluster === cluster; next++) {
         run.glyphs[next] = infos[next].codepoint
-        run.x[next] = total + positions[next].xOffset * scale
-        run.y[next] = -positions[next].yOffset * scale
+        run.x[next] = total + positions[next].xOffset / FIXED
+        run.y[next] = -positions[next].yOffset / FIXED
         run.cluster[next] = offset + start + cluster
-        total += positions[next].xAdvance * scale
+        const { xAdvance } = positions[next]
+        // Marks stand on their letter and take no room.
+        if (xAdvance !== 0)
+          total += xAdvance / FIXED + face.advanceCorrection(style.size, infos[next].codepoint)
       }
       const clusterEnd = next < count ? infos[next].cluster : end - start
       const width = total - at
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
       const length = Math.max(1, clusterEnd - cluster)
-      if (style.letterSpacing !== 0) total += style.letterSpacing
-      for (let k = 1; k < length; k++) advances[offset + start + cluster + k] = at + (width * k) / length
+      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += style.letterSpacing
+      for (let k = 1; k < length; k++) {
+        advances[offset + start + cluster + k] = at + (width * k) / length
+        unsafe[offset + start + cluster + k] = INSIDE
+      }
       advances[offset + start + cluster + length] = total
       g = next
     }
