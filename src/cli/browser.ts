@@ -1,7 +1,7 @@
 /** Chromium for measuring: pages from memory, boxes and lines read back. */
 import { type Browser, chromium, type Page } from '@playwright/test'
 import type { SiteFiles } from '../core/handoff/site'
-import type { Rect } from '../core/layout/page'
+import type { Rect } from '../core/layout/rect'
 import { woff2 } from '../server/fonts'
 
 export const CHROMIUM = '/usr/bin/chromium'
@@ -90,8 +90,10 @@ export class SiteViewer {
         const element = document.querySelector(`[data-node="${id}"]`)
         if (!element || !(id in boxes)) continue
         const out: string[] = []
-        let lineMiddle = 0
-        const half = Number.parseFloat(getComputedStyle(element).lineHeight) / 2
+        // Set left, a character that does not stand right of the one before it begins a line.
+        const { textAlign } = (element as HTMLElement).style
+        ;(element as HTMLElement).style.textAlign = 'left'
+        let last = Number.POSITIVE_INFINITY
         let pendingBreak = false
         const walk = (node: Node) => {
           if (node.nodeName === 'BR') {
@@ -106,18 +108,18 @@ export class SiteViewer {
               const rects = range.getClientRects()
               const rect = rects[rects.length - 1]
               if (!rect) continue
-              if (rect.width === 0 && /\s/.test(text[i])) continue
-              const middle = (rect.top + rect.bottom) / 2
-              if (out.length === 0 || pendingBreak || middle > lineMiddle + half) {
+              if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i])) continue
+              if (out.length === 0 || pendingBreak || rect.left <= last) {
                 out.push('')
-                lineMiddle = middle
                 pendingBreak = false
               }
+              last = rect.left
               out[out.length - 1] += text[i]
             }
           } else for (const child of node.childNodes) walk(child)
         }
         walk(element)
+        ;(element as HTMLElement).style.textAlign = textAlign
         lines[id] = out.map((line) => line.trim())
       }
       return { boxes, lines }

@@ -43,6 +43,173 @@ async function tour(page: Page, address: string) {
   await shot('new-page')
 }
 
+/** Blocks placed loosely on an empty page, pasted as the board copies them. */
+async function placeLoosely(page: Page) {
+  const block = (i: number, x: number, y: number, width: number, height: number, fill: string) => ({
+    id: `b${i}`,
+    kind: 'box',
+    name: ['Picture', 'Words', 'Prices', 'Map'][i],
+    order: `a${i}`,
+    props: {
+      fill,
+      radius: 4,
+      width: { kind: 'exact', px: width },
+      height: { kind: 'exact', px: height },
+      pinLeft: { px: x },
+      pinTop: { px: y },
+    },
+  })
+  const blocks = [
+    block(0, 108, 80, 392, 220, '#d9e4d3'),
+    block(1, 524, 80, 392, 220, '#f3e2c3'),
+    block(2, 939, 80, 393, 220, '#ead9d2'),
+    block(3, 108, 340, 808, 180, '#cfd8cf'),
+  ]
+  const section = {
+    id: 's',
+    kind: 'section',
+    name: 'Plan',
+    order: 'a0',
+    props: { flow: 'free', fullBleed: true, height: { kind: 'exact', px: 600 } },
+    children: blocks,
+  }
+  await page.evaluate(
+    (text) => {
+      const data = new DataTransfer()
+      data.setData('text/plain', text)
+      document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))
+    },
+    JSON.stringify({ format: 'just-lattice-blocks', trees: [section], assets: [] }),
+  )
+  await page.getByRole('treeitem', { name: 'Plan', exact: true }).click()
+  await page.keyboard.press('ArrowRight')
+  await page.getByRole('treeitem', { name: 'Map', exact: true }).waitFor()
+}
+
+/** Planning and arranging, in the middle of each gesture. */
+async function arranging(page: Page) {
+  const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
+  const words = async (text: string) => {
+    const found = page.locator('[data-sheet=desktop] [data-node]').getByText(text, { exact: true }).first()
+    return (await found.boundingBox())!
+  }
+  await page.keyboard.press('f')
+  const from = await words('Lantern Ridge corn')
+  const to = await words('Tall Meadow bean')
+  await page.mouse.click(from.x + 5, from.y + 5)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await page.mouse.move(from.x + 5, from.y + 5)
+  await page.mouse.down()
+  await page.mouse.move(to.x + to.width + 30, to.y + 8, { steps: 6 })
+  await shot('insertion-mark')
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  await page.keyboard.press('n')
+  await page.getByRole('dialog').getByLabel('Name').fill('Visit')
+  await page.getByRole('button', { name: 'Make the page' }).click()
+  await page.keyboard.press('p')
+  await page
+    .getByRole('dialog')
+    .getByRole('textbox')
+    .fill('header 96, hero rest, 3 × section 520, footer 180')
+  await shot('page-budget')
+  await page.keyboard.press('Escape')
+  await placeLoosely(page)
+  await page.keyboard.press('f')
+  const block = async (index: number) =>
+    (await page
+      .locator('[data-sheet=desktop] [data-node]')
+      .nth(index + 1)
+      .boundingBox())!
+  const picture = await block(0)
+  const map = await block(3)
+  await page.mouse.move(picture.x + 30, picture.y + 30)
+  await page.mouse.down()
+  await page.mouse.move(map.x + map.width + 30 + (map.x - picture.x) + 9, map.y + 31, { steps: 8 })
+  await shot('snapping')
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  await page.mouse.click(picture.x + 30, picture.y + 30)
+  await page.mouse.move(map.x + 40, map.y + 30)
+  await page.keyboard.down('g')
+  await page.locator('[data-gauge]').waitFor({ state: 'attached' })
+  await shot('gauge')
+  await page.keyboard.up('g')
+  const last = await block(2)
+  await page.mouse.move(picture.x - 10, picture.y - 10)
+  await page.mouse.down()
+  await page.mouse.move(last.x + last.width + 8, last.y + last.height + 8, { steps: 5 })
+  await page.mouse.up()
+  await shot('several-selected')
+  await page.getByRole('treeitem', { name: 'Plan', exact: true }).click()
+  await page.keyboard.press('s')
+  await page.getByRole('dialog').waitFor()
+  await shot('settle')
+  await page.keyboard.press('Escape')
+  await page.mouse.click(map.x + 40, map.y + 30, { button: 'right' })
+  await page.getByRole('menu').waitFor()
+  await shot('menu')
+  await page.keyboard.press('Escape')
+}
+
+/** Boxes on twelve columns, as somebody might have drawn them elsewhere. */
+const SKETCH = `<svg xmlns="http://www.w3.org/2000/svg" width="720" height="600" viewBox="0 0 1440 1200">
+<rect width="1440" height="1200" fill="#fdfaf4"/><rect width="1440" height="96" fill="#22332c"/>
+<rect x="108" y="160" width="600" height="400" fill="#e2d3b4"/><rect x="732" y="160" width="600" height="90" fill="#557a66"/>
+<rect x="732" y="280" width="392" height="40" fill="#b9b3a3"/><rect x="108" y="640" width="392" height="320" fill="#cfe0d2"/>
+<rect x="524" y="640" width="392" height="320" fill="#f0dcc0"/><rect x="940" y="640" width="392" height="320" fill="#ecd5cf"/>
+<rect x="108" y="1040" width="288" height="120" fill="#d8d4ca"/><rect x="420" y="1040" width="80" height="120" fill="#a9a493"/></svg>`
+
+/** Tracing, blocking out, guides, pins. */
+async function planning(page: Page) {
+  const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
+  const newPage = async (name: string) => {
+    await page.keyboard.press('n')
+    await page.getByRole('dialog').getByLabel('Name').fill(name)
+    await page.getByRole('button', { name: 'Make the page' }).click()
+    await page.keyboard.press('2')
+    await page.keyboard.press('f')
+  }
+  await newPage('Sketch')
+  await page.getByRole('button', { name: /^Tracing on Desktop/ }).click()
+  await page
+    .getByLabel('Reference picture')
+    .setInputFiles({ name: 'sketch.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(SKETCH) })
+  await page.locator('[data-proposal]').first().waitFor()
+  await shot('tracing')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('e')
+  const sheet = (await page.locator('[data-sheet=desktop]').boundingBox())!
+  const at = (x: number, y: number) =>
+    [sheet.x + (x * sheet.width) / 1440, sheet.y + (y * sheet.width) / 1440] as const
+  const draw = async (from: readonly [number, number], to: readonly [number, number]) => {
+    await page.mouse.move(...at(...from))
+    await page.mouse.down()
+    await page.mouse.move(...at(...to), { steps: 5 })
+  }
+  await draw([120, 170], [690, 555])
+  await page.mouse.up()
+  await page.locator('[data-area-words]').first().waitFor()
+  await draw([760, 62], [1300, 150])
+  await shot('block-out')
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Guides on Desktop/ }).click()
+  await page.getByRole('button', { name: 'thirds', exact: true }).click()
+  await page.getByRole('button', { name: 'margins', exact: true }).click()
+  await shot('guides')
+  await page.keyboard.press('Escape')
+  await newPage('Places')
+  await placeLoosely(page)
+  await page.getByRole('treeitem', { name: 'Words', exact: true }).click()
+  await page.getByRole('button', { name: 'Pin to the right edge' }).click()
+  await page.getByRole('slider').fill('125')
+  await shot('pins')
+}
+
 export async function screenshots(args: string[]): Promise<number> {
   readArgs(args, {})
   await buildWeb()
@@ -53,6 +220,10 @@ export async function screenshots(args: string[]): Promise<number> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await tour(page, running.address)
+    await page.keyboard.press('Escape')
+    await arranging(page)
+    await page.keyboard.press('Escape')
+    await planning(page)
   } finally {
     await browser.close()
     await running.stop()

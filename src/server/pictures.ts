@@ -2,7 +2,7 @@
 import type { Document } from '../core/document/document'
 import { pageSvg } from '../core/handoff/svg'
 import { PageLayout } from '../core/layout/page'
-import { ParagraphCache } from '../core/text/paragraph'
+import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'
 
 let paragraphs: ParagraphCache | undefined

@@ -1,11 +1,21 @@
 /** The engines under test, each with the same three tasks: full layout, a new width, one leaf edited. */
 import type { Page } from '@playwright/test'
-import Yoga, { Align, Direction, Edge, FlexDirection, Gutter, type Node as YogaNode } from 'yoga-layout'
+import Yoga, {
+  Align,
+  Direction,
+  Edge,
+  FlexDirection,
+  Gutter,
+  MeasureMode,
+  type Node as YogaNode,
+} from 'yoga-layout'
 import { Document } from '../../core/document/document'
+import { resolve } from '../../core/document/resolve'
 import { applyEdit } from '../../core/edits/apply'
 import { PageLayout } from '../../core/layout/page'
-import { FontLibrary } from '../../core/text/fonts'
-import { ParagraphCache } from '../../core/text/paragraph'
+import type { FontLibrary } from '../../core/text/fonts'
+import type { Paragraph } from '../../core/text/paragraph'
+import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { type BenchNode, benchProject } from './trees'
 
 export type Timings = { full: number[]; width: number[]; leaf: number[] }
@@ -21,10 +31,10 @@ function time(list: number[], work: () => void) {
   list.push(performance.now() - start)
 }
 
-export function timeCore(root: BenchNode, rounds: number): Timings {
+export function timeCore(root: BenchNode, rounds: number, fonts: FontLibrary): Timings {
   const timings: Timings = { full: [], width: [], leaf: [] }
   const doc = Document.fromFile(benchProject(root))
-  const paragraphs = new ParagraphCache(new FontLibrary())
+  const paragraphs = new ParagraphCache(fonts)
   const leaf = lastLeaf(root)
   for (let i = 0; i < rounds; i++) {
     let layout: PageLayout | undefined
@@ -32,14 +42,29 @@ export function timeCore(root: BenchNode, rounds: number): Timings {
       layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], paragraphs)
     })
     time(timings.width, () => layout!.update(WIDTHS[1]))
-    applyEdit(doc, { op: 'set', node: leaf.id, props: { height: { kind: 'exact', px: 40 + i } } })
+    applyEdit(doc, {
+      op: 'set',
+      node: leaf.id,
+      props: { height: { kind: 'exact', px: 40 + i } },
+    })
     time(timings.leaf, () => layout!.update())
   }
   return timings
 }
 
-function yogaTree(node: BenchNode, into: Map<string, YogaNode>, inRow = false): YogaNode {
+/** Yoga has no text of its own: it is given our shaped paragraphs to measure. */
+type Measure = (node: BenchNode) => Paragraph
+
+function yogaTree(node: BenchNode, into: Map<string, YogaNode>, measure: Measure, inRow = false): YogaNode {
   const own = Yoga.Node.create()
+  if (node.text !== undefined) {
+    const paragraph = measure(node)
+    own.setMeasureFunc((width, mode) => {
+      const room =
+        mode === MeasureMode.Undefined ? paragraph.maxContent : Math.min(width, paragraph.maxContent)
+      return { width: mode === MeasureMode.Exactly ? width : room, height: paragraph.height(room) }
+    })
+  }
   own.setFlexDirection(node.row ? FlexDirection.Row : FlexDirection.Column)
   own.setAlignItems(Align.FlexStart)
   own.setGap(Gutter.All, node.gap)
@@ -52,19 +77,22 @@ function yogaTree(node: BenchNode, into: Map<string, YogaNode>, inRow = false): 
     own.setFlexBasis(0)
   } else if (node.stretch) own.setAlignSelf(Align.Stretch)
   node.children.forEach((child, i) => {
-    own.insertChild(yogaTree(child, into, node.row), i)
+    own.insertChild(yogaTree(child, into, measure, node.row), i)
   })
   into.set(node.id, own)
   return own
 }
 
-export function timeYoga(root: BenchNode, rounds: number): Timings {
+export function timeYoga(root: BenchNode, rounds: number, fonts: FontLibrary): Timings {
   const timings: Timings = { full: [], width: [], leaf: [] }
+  const doc = Document.fromFile(benchProject(root))
+  const paragraphs = new ParagraphCache(fonts)
+  const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'))
   for (let i = 0; i < rounds; i++) {
     const nodes = new Map<string, YogaNode>()
     let tree: YogaNode | undefined
     time(timings.full, () => {
-      tree = yogaTree(root, nodes)
+      tree = yogaTree(root, nodes, measure)
       tree.calculateLayout(WIDTHS[0], undefined, Direction.LTR)
     })
     time(timings.width, () => tree!.calculateLayout(WIDTHS[1], undefined, Direction.LTR))
@@ -82,7 +110,7 @@ export async function timeChromium(page: Page, root: BenchNode, rounds: number):
       const html = (node: typeof tree, inRow: boolean): string => {
         const size = `${node.width === undefined ? '' : `width:${node.width}px;flex-shrink:0;`}${node.height === undefined ? '' : `height:${node.height}px;flex-shrink:0;`}`
         const grow = node.stretch ? (inRow ? 'flex:1 1 0px;' : 'align-self:stretch;') : ''
-        return `<div id="${node.id}" style="display:flex;box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.children.map((child) => html(child, node.row)).join('')}</div>`
+        return `<div id="${node.id}" style="display:${node.text === undefined ? 'flex' : 'block;font:14px/20px sans-serif'};box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.text ?? node.children.map((child) => html(child, node.row)).join('')}</div>`
       }
       const markup = html(tree, false)
       for (let i = 0; i < times; i++) {

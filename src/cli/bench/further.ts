@@ -1,13 +1,12 @@
 /** Benches beside the trees: text, growth, memory, the demo. */
 import { SiteViewer } from '../browser'
+import { benchBoard } from './board'
 import { bytesPerNode, timeDemo, timeFull } from './growth'
-import { median } from './statistics'
+import { type Further, median } from './statistics'
 import { timeText } from './text'
 
-export type Further = { name: string; value: number; met: boolean; line: string }
-
 /** By name: each measures, words its line, and says whether its bar is met. */
-export const FURTHER: Record<string, () => Promise<Further>> = {
+export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   text: benchText,
   growth: async () => {
     const small = timeFull(10_000, 15)
@@ -29,6 +28,7 @@ export const FURTHER: Record<string, () => Promise<Further>> = {
       line: `memory            ${Math.round(bytes)} bytes a node after layout (bar 1229)`,
     }
   },
+  board: benchBoard,
   demo: async () => {
     const ms = await timeDemo(7)
     return {

@@ -4,7 +4,7 @@ import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { buildSite } from '../../core/handoff/site'
 import { PageLayout } from '../../core/layout/page'
 import { starterProject } from '../../core/shelf/starter'
-import { ParagraphCache } from '../../core/text/paragraph'
+import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
 

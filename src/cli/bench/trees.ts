@@ -11,11 +11,19 @@ export type BenchNode = {
   height: number | undefined
   /** Takes the room there is: by flex in a row, by stretching across a column. */
   stretch: boolean
+  /** Words instead of a box. */
+  text?: string
   children: BenchNode[]
 }
 
-/** Sections of rows of columns of leaves, until `count` nodes are made. Seeded by position alone. */
-export function benchTree(count: number): BenchNode {
+const WORDS =
+  'seed leaf pod packet glasshouse autumn harvest gardener heirloom row peas tall meadow catalogue'.split(' ')
+
+/**
+ * Sections of rows of columns of leaves, until `count` nodes are made; with `text` every other leaf says a few words. Seeded by
+ * position alone.
+ */
+export function benchTree(count: number, text = false): BenchNode {
   let made = 0
   const node = (depth: number, index: number): BenchNode => {
     const id = `b${made++}`
@@ -32,7 +40,17 @@ export function benchTree(count: number): BenchNode {
       stretch: !leaf,
       children: [],
     }
-    if (leaf) return own
+    if (leaf) {
+      if (text && index % 2 === 0) {
+        own.text = Array.from(
+          { length: 3 + (index % 9) },
+          (_, k) => WORDS[(made * 5 + k * 3) % WORDS.length],
+        ).join(' ')
+        own.width = own.height = undefined
+        own.stretch = true
+      }
+      return own
+    }
     const fan = depth === 0 ? Number.POSITIVE_INFINITY : [0, 5, 3, 4][depth]
     for (let i = 0; i < fan && made < count; i++) own.children.push(node(depth + 1, i + index))
     return own
@@ -62,9 +80,14 @@ function toTree(node: BenchNode, i: number): NodeTree {
           : { kind: 'snug' },
     height: node.height !== undefined ? { kind: 'exact', px: node.height } : { kind: 'snug' },
   }
+  if (node.text !== undefined) {
+    props.spans = [{ text: node.text }]
+    props.fontSize = 14
+    props.lineHeight = { px: 20 }
+  }
   return {
     id: node.id,
-    kind: 'box',
+    kind: node.text === undefined ? 'box' : 'text',
     name: 'Box',
     order: key(i),
     props,

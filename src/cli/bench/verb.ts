@@ -1,20 +1,28 @@
 /** `lattice bench`: speed as ratios, side by side in one run. */
 import { writeFile } from 'node:fs/promises'
+import { FontLibrary } from '../../core/text/fonts'
+import { openType } from '../../server/fonts'
 import { launch } from '../browser'
 import { pathFrom, Refusal, readArgs } from '../refusal'
 import { type Timings, timeChromium, timeCore, timeYoga } from './engines'
-import { FURTHER, type Further } from './further'
-import { median, ms, p95 } from './statistics'
+import { FURTHER } from './further'
+import { type Further, median, ms, p95 } from './statistics'
 import { benchTree, countNodes } from './trees'
 
-const SIZES = [1_000, 10_000]
-const ROUNDS = 9
+/** Nodes, with or without words in them, and how often each task is timed. */
+const TREES = [
+  { size: 1_000, text: false, rounds: 9 },
+  { size: 10_000, text: false, rounds: 9 },
+  { size: 10_000, text: true, rounds: 5 },
+  { size: 100_000, text: false, rounds: 3 },
+]
 /** Bars, as ratios of our time to theirs. */
 const BARS: Record<keyof Timings, { yoga?: number; chromium?: number }> = {
   full: { yoga: 0.4 },
   width: { yoga: 0.3, chromium: 0.3 },
   leaf: { yoga: 0.1, chromium: 0.5 },
 }
+const FONT = 'hanken-grotesk-latin-wght-normal'
 const WORDS: Record<keyof Timings, string> = {
   full: 'full layout',
   width: 'new width',
@@ -44,9 +52,9 @@ export async function bench(args: string[]): Promise<number> {
   const rows: (Row | Further)[] = tasks.length > 0 ? await benchTrees(tasks) : []
   for (const [name, run] of Object.entries(FURTHER)) {
     if (values.only !== undefined && values.only !== name) continue
-    const result = await run()
-    rows.push(result)
-    console.log(result.line + (result.met ? '' : '  missed'))
+    const results = [await run()].flat()
+    rows.push(...results)
+    for (const { line, met } of results) console.log(line + (met ? '' : '  missed'))
   }
   if (values.json !== undefined) await writeFile(pathFrom(values.json), `${JSON.stringify(rows, null, 1)}\n`)
   const missed = rows.filter((row) => !row.met).length
@@ -63,19 +71,21 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
     await page.addInitScript('globalThis.__name = (value) => value')
     await page.goto('about:blank')
     console.log(
-      'task               nodes   core ms      p95  yoga ms  chromium ms   ratio to yoga (bar)   to chromium (bar)',
+      'task                     nodes   core ms      p95  yoga ms  chromium ms   ratio to yoga (bar)   to chromium (bar)',
     )
-    for (const size of SIZES) {
-      const tree = benchTree(size)
+    const fonts = new FontLibrary()
+    fonts.add(FONT, await openType(FONT))
+    for (const { size, text, rounds } of TREES) {
+      const tree = benchTree(size, text)
       const nodes = countNodes(tree)
       // Rounds that warm the engines up are thrown away.
-      const warm = Math.max(3, Math.round(30_000 / size))
-      timeCore(tree, warm)
-      timeYoga(tree, warm)
+      const warm = Math.max(1, Math.round(30_000 / size))
+      timeCore(tree, warm, fonts)
+      timeYoga(tree, warm, fonts)
       await timeChromium(page, tree, Math.min(5, warm))
-      const core = timeCore(tree, ROUNDS)
-      const yoga = timeYoga(tree, ROUNDS)
-      const chromium = await timeChromium(page, tree, ROUNDS)
+      const core = timeCore(tree, rounds, fonts)
+      const yoga = timeYoga(tree, rounds, fonts)
+      const chromium = await timeChromium(page, tree, rounds)
       for (const task of tasks) {
         const own = median(core[task])
         const toYoga = own / median(yoga[task])
@@ -85,7 +95,7 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
           (bar.yoga === undefined || toYoga <= bar.yoga) &&
           (bar.chromium === undefined || toChromium <= bar.chromium)
         rows.push({
-          name: task,
+          name: text ? `${task} with text` : task,
           nodes,
           core: own,
           coreP95: p95(core[task]),
@@ -98,7 +108,7 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
         const shown = (ratio: number, limit: number | undefined) =>
           `${ratio.toFixed(3)}${limit === undefined ? '' : ` (${limit})`}`.padStart(18)
         console.log(
-          `${WORDS[task].padEnd(16)} ${String(nodes).padStart(7)}  ${ms(own)} ${ms(p95(core[task]))} ${ms(median(yoga[task]))}     ${ms(median(chromium[task]))}   ${shown(toYoga, bar.yoga)}  ${shown(toChromium, bar.chromium)}${met ? '' : '  missed'}`,
+          `${(WORDS[task] + (text ? ', text' : '')).padEnd(22)} ${String(nodes).padStart(7)}  ${ms(own)} ${ms(p95(core[task]))} ${ms(median(yoga[task]))}     ${ms(median(chromium[task]))}   ${shown(toYoga, bar.yoga)}  ${shown(toChromium, bar.chromium)}${met ? '' : '  missed'}`,
         )
       }
     }

@@ -5,8 +5,9 @@ import { checkProject } from '../../core/document/open'
 import type { ProjectFile } from '../../core/document/schema'
 import { pageFileName } from '../../core/handoff/names'
 import { buildSite } from '../../core/handoff/site'
-import { PageLayout, type Rect } from '../../core/layout/page'
-import { ParagraphCache } from '../../core/text/paragraph'
+import { PageLayout } from '../../core/layout/page'
+import { difference, type Rect } from '../../core/layout/rect'
+import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
 
@@ -26,6 +27,19 @@ export type Comparison = {
   linesOff: { node: string; width: number; core: string[]; browser: string[] }[]
   largest: number
 }
+
+/** Lines without what shows differently: case, hyphens at a line's end, spaces, characters of no width. */
+const letters = (lines: string[]) =>
+  lines
+    .filter((line) => line !== '\u200b')
+    .map((line) =>
+      line
+        .replace(/[\u00ad\u200b]/g, '')
+        .trim()
+        .replace(/[\u2010-]$/, ''),
+    )
+    .join('\n')
+    .toLowerCase()
 
 export async function compareDocument(
   viewer: SiteViewer,
@@ -53,25 +67,16 @@ export async function compareDocument(
       const core = visible.has(id) ? layout.rect(id) : undefined
       const browser = measured.boxes[id]
       result.boxes++
-      const by =
-        core && browser
-          ? Math.max(
-              Math.abs(core.x - browser.x),
-              Math.abs(core.y - browser.y),
-              Math.abs(core.width - browser.width),
-              Math.abs(core.height - browser.height),
-            )
-          : Number.POSITIVE_INFINITY
+      const by = core && browser ? difference(core, browser) : Number.POSITIVE_INFINITY
       if (Number.isFinite(by)) result.largest = Math.max(result.largest, by)
       if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })
     }
     for (const id of texts) {
       if (!visible.has(id) || !measured.boxes[id]) continue
       result.paragraphs++
-      const core = layout.lineTexts(id).map((line) => line.trim())
+      const core = layout.lineTexts(id)
       const browser = measured.lines[id] ?? []
-      const upper = (lines: string[]) => lines.join('\n').toLowerCase()
-      if (upper(core) !== upper(browser)) result.linesOff.push({ node: id, width, core, browser })
+      if (letters(core) !== letters(browser)) result.linesOff.push({ node: id, width, core, browser })
     }
   }
   return result

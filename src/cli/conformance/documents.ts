@@ -1,35 +1,17 @@
 /** Random documents that reach every feature of the layout, as fast-check arbitraries. */
 import fc from 'fast-check'
-import type { Asset, NodeTree, ProjectFile, Props, Size, View } from '../../core/document/schema'
+import type {
+  Asset,
+  NodeTree,
+  ProjectFile,
+  Props,
+  SectionLattice,
+  Size,
+  View,
+} from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
-
-export const FEATURES = [
-  'flex',
-  'wrap',
-  'baseline',
-  'percent',
-  'lattice',
-  'lifted',
-  'text',
-  'picture',
-  'override',
-] as const
-export type Feature = (typeof FEATURES)[number]
-
-const WORDS = (
-  'seed leaf pod packet glasshouse autumn harvest gardener heirloom a of to in the borrow return, spring row peas “beans” tall ' +
-  'meadow lantern-ridge re-sow well-kept sow. moon; 12 1,250 3.5 50% (early) late: catalogue workshop Ærø naïve façade Łódź über'
-).split(' ')
-const FAMILIES = [
-  'Hanken Grotesk',
-  'Fraunces',
-  'Literata',
-  'Bitter',
-  'JetBrains Mono',
-  'Caveat',
-  'Work Sans',
-  'Source Serif 4',
-]
+import type { Feature } from './features'
+import { spans, type } from './texts'
 
 const length = (max: number) =>
   fc.oneof(
@@ -149,42 +131,6 @@ function flow(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
     .map(clean)
 }
 
-const sentence = (most: number) =>
-  fc.array(fc.constantFrom(...WORDS), { minLength: 1, maxLength: most }).map((words) => words.join(' '))
-
-const type: fc.Arbitrary<Props> = fc
-  .record({
-    fontFamily: fc.constantFrom(...FAMILIES),
-    fontSize: fc.constantFrom(12, 14, 16, 17, 20, 28, 40, 56),
-    fontWeight: fc.constantFrom(400, 400, 500, 700),
-    italic: optional(fc.constant(true), 1, 6),
-    lineHeight: fc.oneof(
-      fc.constantFrom(1, 1.2, 1.5, 1.55).map((ratio) => ({ ratio })),
-      fc.constantFrom(24, 31).map((px) => ({ px })),
-    ),
-    letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
-    textAlign: optional(fc.constantFrom('center', 'right') as fc.Arbitrary<Props['textAlign']>),
-    textCase: optional(fc.constantFrom('uppercase', 'lowercase') as fc.Arbitrary<Props['textCase']>, 1, 6),
-  })
-  .map(clean)
-
-const spans: fc.Arbitrary<NonNullable<Props['spans']>> = fc.oneof(
-  { weight: 4, arbitrary: sentence(24).map((text) => [{ text }]) },
-  { weight: 1, arbitrary: fc.tuple(sentence(6), sentence(6)).map(([a, b]) => [{ text: `${a}\n${b}` }]) },
-  {
-    weight: 1,
-    arbitrary: fc
-      .tuple(sentence(8), sentence(4), sentence(8))
-      .map(([a, b, c]) => [{ text: `${a} ` }, { text: b, weight: 700 }, { text: ` ${c}` }]),
-  },
-  {
-    weight: 1,
-    arbitrary: fc
-      .tuple(sentence(8), sentence(4))
-      .map(([a, b]) => [{ text: `${a} ` }, { text: b, italic: true }]),
-  },
-)
-
 type Draft = { kind: NodeTree['kind']; props: Props; override: Props | undefined; children: Draft[] }
 
 function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbitrary<Props | undefined> {
@@ -226,7 +172,15 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
         fc.record({ width: size('width', features), height: size('height', features) }),
         features.has('lifted') ? optional(lifted, 1, 7) : fc.constant(undefined),
         fc
-          .record({ alignSelf: optional(align(features), 1, 6), clip: optional(fc.constant(true), 1, 8) })
+          .record({
+            alignSelf: optional(align(features), 1, 6),
+            clip: optional(fc.constant(true), 1, 8),
+            spaceBefore: optional(length(48), 1, 8),
+            ratio:
+              features.has('ratio') && kind === 'box'
+                ? optional(fc.constantFrom(1, 1.5, 0.75, 3), 1, 8)
+                : fc.constant(undefined),
+          })
           .map(clean),
         override(features, kind),
         children,
@@ -247,7 +201,7 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   )
   const options: { weight: number; arbitrary: fc.Arbitrary<Draft> }[] = [{ weight: 3, arbitrary: box }]
   if (features.has('text')) {
-    const text = fc.tuple(type, spans).map(([style, own]) => ({ ...style, spans: own }))
+    const text = fc.tuple(type(features), spans(features)).map(([style, own]) => ({ ...style, spans: own }))
     options.push(
       { weight: 3, arbitrary: common(text, 'text', none) },
       { weight: 1, arbitrary: common(text, 'button', none) },
@@ -265,6 +219,24 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   return fc.oneof(...options)
 }
 
+/** One section in four stands on a lattice of its own; narrower views mostly go back to the view's. */
+type OwnLattice = { lattice?: SectionLattice; narrow?: Props['lattice'] }
+const ownLattice: fc.Arbitrary<OwnLattice> = fc.oneof(
+  { weight: 3, arbitrary: fc.constant({}) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      lattice: fc.record({
+        columns: fc.constantFrom(3, 5, 10),
+        gutter: fc.constantFrom(0, 12, 32),
+        container: fc.constantFrom(960, 1320, null),
+        margin: fc.constantFrom(0, 16, 48),
+      }),
+      narrow: fc.constantFrom('view' as const, undefined),
+    }),
+  },
+)
+
 function section(features: ReadonlySet<Feature>): fc.Arbitrary<Draft> {
   const height: fc.Arbitrary<Size> = fc.oneof(
     { weight: 4, arbitrary: fc.constant<Size>({ kind: 'snug' }) },
@@ -280,11 +252,16 @@ function section(features: ReadonlySet<Feature>): fc.Arbitrary<Draft> {
       border,
       override(features, 'section'),
       fc.array(block(features, 3), { minLength: 1, maxLength: 5 }),
+      features.has('lattice') ? ownLattice : fc.constant<OwnLattice>({}),
     )
-    .map(([own, pads, tall, fullBleed, borders, changed, children]) => ({
+    .map(([own, pads, tall, fullBleed, borders, changed, children, { lattice, narrow }]) => ({
       kind: 'section',
-      props: { ...own, ...pads, height: tall, ...(fullBleed ? { fullBleed } : {}), ...borders },
-      override: changed,
+      props: {
+        ...{ ...own, ...pads, height: tall, ...borders },
+        ...(fullBleed ? { fullBleed } : {}),
+        ...(lattice ? { lattice } : {}),
+      },
+      override: narrow ? { ...changed, lattice: narrow } : changed,
       children,
     }))
 }

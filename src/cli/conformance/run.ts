@@ -2,8 +2,10 @@
 import fc from 'fast-check'
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { SiteViewer } from '../browser'
+import { countCauses } from './causes'
 import { type Comparison, compareDocument } from './compare'
-import { documents, FEATURES, type Feature } from './documents'
+import { documents } from './documents'
+import { FEATURES, type Feature } from './features'
 
 export type ConformanceOptions = {
   documents: number
@@ -29,11 +31,13 @@ export async function runConformance(
   const samples = fc.sample(documents(features), { numRuns: options.documents, seed: options.seed })
   const viewer = await SiteViewer.open()
   const results: Comparison[] = []
+  const causes = new Map<Feature, number>()
   let failing: ProjectFile | undefined
   try {
     for (const [i, file] of samples.entries()) {
       const result = await compareDocument(viewer, file, options.widths)
       results.push(result)
+      countCauses(file, result, causes)
       if (!failing && (result.boxesOff.length > 0 || result.linesOff.length > 0)) failing = file
       if ((i + 1) % 25 === 0) print(`… ${i + 1} of ${samples.length} documents`)
     }
@@ -53,6 +57,13 @@ export async function runConformance(
     print(
       `lines     ${paragraphs} paragraphs compared, ${share(linesOff, paragraphs).toFixed(3)} % with the same line breaks`,
     )
+    if (causes.size > 0)
+      print(
+        `by feature  ${[...causes]
+          .sort((a, b) => b[1] - a[1])
+          .map(([feature, count]) => `${feature} ${count}`)
+          .join(', ')}`,
+      )
     if (failing && options.explain) await explain(viewer, features, options, print)
     const text = features.has('text')
     return text ? share(boxesOff, boxes) >= 99.9 && share(linesOff, paragraphs) >= 99.9 : boxesOff === 0

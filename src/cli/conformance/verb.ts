@@ -4,7 +4,8 @@ import { SiteViewer } from '../browser'
 import { numberOption, Refusal, readArgs } from '../refusal'
 import { DEMO_FILE } from '../serve'
 import { compareDocument } from './compare'
-import { FEATURES, type Feature } from './documents'
+import { FEATURES, type Feature } from './features'
+import { fuzz } from './fuzz'
 import { DEFAULT_WIDTHS, runConformance } from './run'
 import { shelfProject } from './shelf-project'
 
@@ -16,8 +17,18 @@ export async function conformance(args: string[]): Promise<number> {
     only: { type: 'string' },
     explain: { type: 'boolean' },
     shipped: { type: 'boolean' },
+    fuzz: { type: 'string' },
   })
   if (values.shipped) return shipped()
+  const seed = numberOption('seed', values.seed, { integer: true }) ?? 1
+  const harmful = numberOption('fuzz', values.fuzz, { min: 1, max: 1_000_000, integer: true })
+  if (harmful !== undefined) {
+    const { documents, slowest } = await fuzz(harmful, seed, (done) => console.log(`… ${done} documents`))
+    console.log(
+      `${documents} hostile documents at 4 widths: every number finite, the slowest layout ${slowest.toFixed(0)} ms`,
+    )
+    return 0
+  }
   const widths = values.widths
     ?.split(',')
     .map((each) => numberOption('widths', each, { min: 200, max: 4000, integer: true })!)
@@ -29,7 +40,7 @@ export async function conformance(args: string[]): Promise<number> {
   const ok = await runConformance(
     {
       documents: numberOption('documents', values.documents, { min: 1, max: 100_000, integer: true }) ?? 200,
-      seed: numberOption('seed', values.seed, { integer: true }) ?? 1,
+      seed,
       widths: widths ?? DEFAULT_WIDTHS,
       only,
       explain: values.explain,
