@@ -1,6 +1,6 @@
-/** The typed client: the only place that talks HTTP to the server. Everything that comes back is checked. */
+/** The typed client: the only place that talks HTTP to the server. The frame of everything that comes back is checked. */
 import * as v from 'valibot'
-import { checkProject } from '../core/document/open'
+import { checkedBefore } from '../core/document/open'
 import type { ProjectFile } from '../core/document/schema'
 import type { Edit } from '../core/edits/edit'
 
@@ -70,7 +70,7 @@ export const api = {
 
   async open(id: string): Promise<{ id: string; revision: number; file: ProjectFile }> {
     const opened = await ask(Opened, at(id))
-    return { id: opened.id, revision: opened.revision, file: checkProject(opened.file) }
+    return { id: opened.id, revision: opened.revision, file: checkedBefore(opened.file) }
   },
 
   async append(id: string, base: number, key: string, edits: Edit[]): Promise<{ revision: number }> {

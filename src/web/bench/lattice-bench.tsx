@@ -12,11 +12,14 @@ import {
 import { usedLattice as latticeAt } from '../../core/lattice/used'
 import { latticeFor, latticeKnown } from '../../core/lattice/view-lattice'
 import { wholeNeighbours } from '../../core/lattice/whole'
+import { changeViews } from '../editor/change-views'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
+import { Check } from '../parts/check'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'
 import { Group } from '../spec/line'
+import { EveryView } from './every-view'
 import { LatticePicture } from './lattice-picture'
 
 const ROWS: { key: LatticeKey; word: string; unit: string }[] = [
@@ -37,7 +40,8 @@ export function LatticeBench() {
   const solution = solveLattice(known, view.lattice.halfGutters)
   const solved = solution.status === 'solved' ? solution.lattice : undefined
 
-  // Undo, another tab or another view: begin again from what is stored, unless it is what stands here.
+  const asking = editor.latticeQuestion !== undefined
+  // Undo, another tab, another view, a lattice left as it was: begin again from what is stored, unless it is what stands here.
   // biome-ignore lint/correctness/useExhaustiveDependencies: compares with what is stored
   useEffect(() => {
     const now = solveLattice(latticeKnown(view), view.lattice.halfGutters)
@@ -45,8 +49,8 @@ export function LatticeBench() {
       now.status === 'solved' &&
       solved &&
       LATTICE_KEYS.every((key) => Math.abs(now.lattice[key] - solved[key]) < 0.01)
-    if (!same) setKnown(latticeKnown(view))
-  }, [view])
+    if (!same && !asking) setKnown(latticeKnown(view))
+  }, [view, asking])
 
   const apply = (next: LatticeKnown, changes: Partial<ViewLattice> = {}) => {
     setKnown(next)
@@ -61,7 +65,7 @@ export function LatticeBench() {
         ? { ...each, width: result.lattice.width, lattice: latticeFor(lattice, result.lattice, nextFluid) }
         : each,
     )
-    editor.commit([{ op: 'views', views }], `Lattice of ${view.name}`, `bench-${gesture}`)
+    changeViews(editor, views, `Lattice of ${view.name}`, `bench-${gesture}`)
   }
   const setView = (part: Partial<View>, label: string) =>
     editor.commit(
@@ -259,16 +263,13 @@ export function LatticeBench() {
               </>
             )}
           </div>
-          <label className="flex min-h-[30px] items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-xs checkbox-primary"
-              checked={view.lattice.halfGutters}
-              onChange={(event) => apply(known, { halfGutters: event.target.checked })}
-            />
+          <Check on={view.lattice.halfGutters} set={(halfGutters) => apply(known, { halfGutters })}>
             Half a gutter outside the first and last column
-          </label>
+          </Check>
         </Group>
+        <EveryView
+          key={editor.doc.views.map((each) => `${each.lattice.columns}-${each.lattice.gutter}`).join()}
+        />
         <Group title="Rhythm and fold">
           <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
             <span>Baseline every</span>
@@ -286,6 +287,20 @@ export function LatticeBench() {
               unit=" px"
               context={{ min: 100, max: 10_000 }}
               onChange={(fold) => setView({ fold }, `Fold of ${view.name}`)}
+            />
+          </div>
+          <Check on={editor.showBaseline} set={(showBaseline) => editor.set({ showBaseline })}>
+            Baseline shown on the sheets
+          </Check>
+          <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+            <span>What matters is safe down to</span>
+            <NumberChip
+              label="Safe width"
+              value={view.safe}
+              unit=" px"
+              context={{ min: 100, max: view.width, whole: view.width }}
+              onChange={(safe) => setView({ safe }, `Safe area of ${view.name}`)}
+              onClear={() => setView({ safe: undefined }, `No safe area on ${view.name}`)}
             />
           </div>
           {view.breakpoint !== null && (

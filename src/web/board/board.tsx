@@ -1,17 +1,31 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
-import { useEffect, useLayoutEffect, useRef } from 'react'
-import { blockAt } from '../../core/arrange/hit'
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isText } from '../../core/document/kinds'
-import { useEditor } from '../editor/use-editor'
+import { pastePicture } from '../editor/clipboard'
+import { useBoard } from '../editor/use-editor'
+import { pinGauge } from '../palette/aid-commands'
+import { followDrawing } from './area-gesture'
 import { ColumnHeader } from './column-header'
-import { Fold, LatticeLines, SectionHeights, Selection } from './overlay'
+import { ContextMenu, type MenuPlace } from './context-menu'
+import { Gauge, PinnedGauges } from './gauges'
+import { BoardGesture, type SheetPoint } from './gesture'
+import { Guides, Rulers } from './guides'
+import { DragMarks } from './marks'
+import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
+import { ScalingBar } from './scaling-bar'
 import { Sheet } from './sheet'
+import { ScalingPoints } from './tracings'
 
 export function Board() {
-  const editor = useEditor()
+  const editor = useBoard()
   const board = useRef<HTMLDivElement>(null)
   const panning = useRef<{ x: number; y: number } | undefined>(undefined)
   const space = useRef(false)
+  const [menu, setMenu] = useState<MenuPlace>()
+  const closeMenu = useCallback(() => setMenu(undefined), [])
+  const gesture = useRef<BoardGesture | undefined>(undefined)
+  const pointer = useRef({ x: 0, y: 0 })
 
   useEffect(() => {
     const element = board.current
@@ -35,10 +49,22 @@ export function Board() {
     element.addEventListener('wheel', wheel, { passive: false })
     const key = (event: KeyboardEvent) => {
       if (event.code === 'Space') space.current = event.type === 'keydown'
+      const typing = (event.target as HTMLElement).closest?.('input, textarea, [contenteditable]')
+      if (event.key.toLowerCase() !== 'g' || typing || event.ctrlKey || event.metaKey) return
+      if (event.shiftKey && event.type === 'keydown') return
+      if (event.type === 'keyup') editor.set({ gauge: undefined })
+      else if (!editor.gauge) latest.current()
+    }
+    // A key that was held when the window was left is let go unseen.
+    const left = () => {
+      space.current = false
+      if (editor.gauge) editor.set({ gauge: undefined })
     }
     addEventListener('keydown', key)
     addEventListener('keyup', key)
+    addEventListener('blur', left)
     return () => {
+      removeEventListener('blur', left)
       observer.disconnect()
       element.removeEventListener('wheel', wheel)
       removeEventListener('keydown', key)
@@ -54,21 +80,32 @@ export function Board() {
 
   const { camera } = editor
   const places = editor.sheetPlaces()
+  const onBoard = places.map((place) => ({
+    ...place,
+    left: camera.x + place.left * camera.zoom,
+    top: camera.y,
+    zoom: camera.zoom,
+  }))
 
   /** The sheet and the block under the pointer. */
-  const under = (event: { clientX: number; clientY: number }) => {
+  const under = (clientX: number, clientY: number): SheetPoint | undefined => {
     const box = board.current!.getBoundingClientRect()
-    const x = (event.clientX - box.left - camera.x) / camera.zoom
-    const y = (event.clientY - box.top - camera.y) / camera.zoom
-    const place = places.find(
-      (each) =>
-        x >= each.left &&
-        x < each.left + each.view.width &&
-        y >= 0 &&
-        y < Math.max(each.layout.height, each.view.fold),
-    )
-    return place && { view: place.view, id: blockAt(place.layout, x - place.left, y) }
+    const { x: left, y: top, zoom } = editor.camera
+    const x = (clientX - box.left - left) / zoom
+    const y = (clientY - box.top - top) / zoom
+    const place = editor
+      .sheetPlaces()
+      .find((each) => x >= each.left && x < each.left + each.view.width && y >= 0 && y < each.tall)
+    if (!place) return undefined
+    const { view, layout } = place
+    return { view, layout, x: x - place.left, y, id: blockAt(layout, x - place.left, y) }
   }
+  const gaugeHere = () => {
+    const point = under(pointer.current.x, pointer.current.y)
+    editor.set({ gauge: { view: point?.view.id ?? editor.viewId, id: point?.id } })
+  }
+  const latest = useRef(gaugeHere)
+  latest.current = gaugeHere
   const down = (event: React.PointerEvent) => {
     if (event.button === 1 || (event.button === 0 && space.current)) {
       event.preventDefault()
@@ -76,18 +113,75 @@ export function Board() {
       board.current!.setPointerCapture(event.pointerId)
       return
     }
-    if (event.button !== 0) return
-    const hit = under(event)
-    if (hit) editor.select(hit.id, hit.view.id, event.shiftKey)
-    else editor.select(undefined)
+    if (event.button !== 0 || gesture.current) return
+    const handle = (event.target as HTMLElement).closest<HTMLElement>('[data-section-handle]')
+    if (handle) return dragSection(event, handle.dataset.sectionHandle!)
+    const hit = under(event.clientX, event.clientY)
+    if (!hit) return editor.select(undefined)
+    if (editor.gauge) return leaveGauge(hit)
+    if (editor.drawing) return followDrawing(editor, hit, event)
+    const { scaling } = editor
+    if (scaling) {
+      if (scaling.points.length < 2)
+        editor.set({ scaling: { ...scaling, points: [...scaling.points, { x: hit.x, y: hit.y }] } })
+      return
+    }
+    const { doc } = editor
+    // What lies in a selected block moves with it; pressed and let go, it is selected itself.
+    const within =
+      hit.id !== undefined &&
+      editor.viewId === hit.view.id &&
+      editor.selection.some((id) => doc.node(id).kind !== 'section' && doc.isInside(hit.id!, id))
+    const area = !within && (hit.id === undefined || doc.node(hit.id).kind === 'section')
+    if (!within && !area) editor.select(hit.id, hit.view.id, event.shiftKey)
+    const add = event.shiftKey
+    gesture.current = new BoardGesture(
+      editor,
+      hit,
+      event.pointerId,
+      { x: event.clientX, y: event.clientY },
+      area,
+      under,
+      (dragged) => {
+        gesture.current = undefined
+        if (!dragged && (within || area)) editor.select(hit.id, hit.view.id, add)
+      },
+    )
+    if (area && editor.viewId !== hit.view.id) editor.select(undefined, hit.view.id)
+  }
+  /** Pressed while the gauge's key is held: the distances stay on the sheet. */
+  const leaveGauge = (hit: SheetPoint) => {
+    const { selected } = editor
+    if (selected) pinGauge(editor, selected.id, hit.id ?? editor.pageId, hit.view.id)
+  }
+  /** A section is dragged by its height at the sheet's left edge. */
+  const dragSection = (event: React.PointerEvent, id: string) => {
+    const place = editor.sheetPlaces()[0]
+    const rect = place?.layout.rect(id)
+    if (!place || !rect) return
+    editor.select(id, place.view.id)
+    const left = board.current!.getBoundingClientRect().left + editor.camera.x + 2
+    gesture.current = new BoardGesture(
+      editor,
+      { view: place.view, layout: place.layout, x: 0, y: rect.y, id },
+      event.pointerId,
+      { x: event.clientX, y: event.clientY },
+      false,
+      (x, y) => under(Math.max(x, left), y),
+      () => {
+        gesture.current = undefined
+      },
+    )
   }
   const move = (event: React.PointerEvent) => {
+    pointer.current = { x: event.clientX, y: event.clientY }
+    if (editor.gauge) gaugeHere()
     if (!panning.current) return
     editor.pan(event.clientX - panning.current.x, event.clientY - panning.current.y)
     panning.current = { x: event.clientX, y: event.clientY }
   }
   const edit = (event: React.MouseEvent) => {
-    const hit = under(event)
+    const hit = under(event.clientX, event.clientY)
     const node = hit?.id ? editor.doc.node(hit.id) : undefined
     if (hit && node && isText(node.kind)) editor.set({ editing: { id: node.id, view: hit.view.id } })
   }
@@ -97,6 +191,7 @@ export function Board() {
       ref={board}
       data-board
       className="relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-(--desk) select-none"
+      style={{ cursor: editor.drawing || editor.scaling ? 'crosshair' : undefined }}
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={() => {
@@ -106,6 +201,24 @@ export function Board() {
         panning.current = undefined
       }}
       onDoubleClick={edit}
+      onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
+      onDrop={(event) => {
+        const file = event.dataTransfer.files[0]
+        if (!file) return
+        event.preventDefault()
+        const hit = under(event.clientX, event.clientY)
+        if (hit) editor.select(hit.id, hit.view.id)
+        void pastePicture(editor, file)
+      }}
+      onContextMenu={(event) => {
+        event.preventDefault()
+        const point = under(event.clientX, event.clientY)
+        if (!point) return
+        const inSelection = point.id !== undefined && editor.selection.includes(point.id)
+        if (!inSelection) editor.select(point.id, point.view.id)
+        const list = blocksAt(point.layout, point.x, point.y)
+        setMenu({ x: event.clientX, y: event.clientY, view: point.view.id, under: list })
+      }}
     >
       <div
         style={{
@@ -120,25 +233,54 @@ export function Board() {
           <Sheet key={`${editor.pageId}-${place.view.id}`} {...place} />
         ))}
       </div>
-      {places.map(({ view, left, layout }, i) => {
-        const place = { view, layout, left: camera.x + left * camera.zoom, top: camera.y, zoom: camera.zoom }
-        return (
-          <div key={view.id}>
-            {editor.showLattice && <LatticeLines {...place} />}
-            {i === 0 && <SectionHeights {...place} />}
-            <Fold {...place} />
-            <Selection {...place} />
-            <ColumnHeader {...place} />
-          </div>
-        )
-      })}
-      {editor.page && editor.doc.node(editor.pageId).children.length === 0 && <EmptyPage />}
+      {onBoard.map((place, i) => (
+        <div key={place.view.id}>
+          {editor.showLattice && <LatticeLines {...place} />}
+          {editor.showBaseline && <BaselineLines {...place} />}
+          {editor.showLattice && <SafeArea {...place} />}
+          {i === 0 && <SectionHeights {...place} />}
+          <Fold {...place} />
+          {editor.showLattice && <EmptyAreas {...place} />}
+          <Guides {...place} />
+          <PinnedGauges {...place} />
+          <ScalingPoints {...place} />
+          <Selection {...place} />
+          {editor.rulers && <Rulers {...place} />}
+          <ColumnHeader {...place} />
+        </div>
+      ))}
+      {onBoard.map((place) => (
+        // Over every sheet's edges: what is said beside one may reach the next.
+        <div key={place.view.id}>
+          <DragMarks {...place} />
+          <Gauge {...place} />
+        </div>
+      ))}
+      <ScalingBar />
+      {editor.drawing && (
+        <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-[13px]">
+          <span>Drag over the columns to draw areas.</span>
+          <button
+            type="button"
+            className="main-button whitespace-nowrap"
+            onPointerDown={(event) => event.stopPropagation()}
+            onClick={() => editor.set({ drawing: false })}
+          >
+            Done
+          </button>
+        </div>
+      )}
+      {menu && <ContextMenu place={menu} onClose={closeMenu} />}
+      {editor.page &&
+        editor.doc.node(editor.pageId).children.length === 0 &&
+        !editor.drawing &&
+        !editor.scaling && <EmptyPage />}
     </div>
   )
 }
 
 function EmptyPage() {
-  const editor = useEditor()
+  const editor = useBoard()
   return (
     <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2.5 text-[13px]">
       <span>This page is empty. Set its lattice at the right, then place sections.</span>

@@ -1,21 +1,23 @@
 /** The numbered header above a sheet: shows the lattice, and says and changes the selected block's columns. */
 import { useRef, useState } from 'react'
 import { columnAt, coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
-import type { View } from '../../core/document/schema'
+import { type LatticeHandle, pullLattice } from '../../core/lattice/drag'
 import { formatPx } from '../../core/lattice/solve'
-import { columnLeft, type UsedLattice } from '../../core/lattice/used'
-import type { PageLayout } from '../../core/layout/page'
+import { columnLeft, type UsedLattice, usedLattice } from '../../core/lattice/used'
+import { changeViews } from '../editor/change-views'
 import { makeId } from '../editor/editor-state'
-import { useEditor } from '../editor/use-editor'
+import { useBoard } from '../editor/use-editor'
+import { followPointer } from '../parts/follow-pointer'
+import { RULER } from './guides'
+import type { SheetPlace } from './overlay'
 
 export function latticeWords(used: UsedLattice): string {
   return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`
 }
 
-type Props = { view: View; layout: PageLayout; left: number; top: number; zoom: number }
-
-export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
-  const editor = useEditor()
+export function ColumnHeader(place: SheetPlace) {
+  const { view, layout, left, top, zoom } = place
+  const editor = useBoard()
   const bar = useRef<HTMLDivElement>(null)
   const [drag, setDrag] = useState<
     | {
@@ -27,13 +29,17 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
       }
     | undefined
   >()
-  const { used } = layout
+  // A section on a lattice of its own shows that while something in it is selected.
+  const { drag: gesture } = editor
+  const pulled = gesture?.kind === 'lattice' && gesture.view === view.id ? gesture : undefined
+  const used = pulled?.used ?? layout.usedFor(editor.selected?.id)
+  const own = !pulled && used !== layout.used
   const active = editor.view.id === view.id
   const node = editor.selected
   const cover = node && node.kind !== 'section' ? coverOf(layout, node.id) : undefined
   const column = (event: React.PointerEvent) =>
     columnAt(used, (event.clientX - bar.current!.getBoundingClientRect().left) / zoom)
-  const place = (from: number, to: number, gesture: string) => {
+  const put = (from: number, to: number, gesture: string) => {
     if (node)
       editor.commit(
         [editor.setEdit(node, { width: sizeOnColumns(layout, node, from, to) })],
@@ -60,9 +66,9 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
     const at = column(event)
     if (at === drag.start && !drag.moved && drag.grip === 'span') return
     if (!drag.moved) setDrag({ ...drag, moved: true })
-    if (drag.grip === 'from') place(Math.min(at, drag.cover.to), drag.cover.to, drag.gesture)
-    else if (drag.grip === 'to') place(drag.cover.from, Math.max(at, drag.cover.from), drag.gesture)
-    else place(drag.start, at, drag.gesture)
+    if (drag.grip === 'from') put(Math.min(at, drag.cover.to), drag.cover.to, drag.gesture)
+    else if (drag.grip === 'to') put(drag.cover.from, Math.max(at, drag.cover.from), drag.gesture)
+    else put(drag.start, at, drag.gesture)
   }
   const up = () => {
     if (!drag || !cover || !node) return
@@ -70,7 +76,7 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
     if (!drag.moved && drag.grip === 'span' && isOnLattice(layout, node)) {
       const width = drag.cover.to - drag.cover.from
       const from = Math.min(drag.start, used.columns - width)
-      place(from, from + width, drag.gesture)
+      put(from, from + width, drag.gesture)
     }
     setDrag(undefined)
   }
@@ -84,7 +90,7 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
       style={{
         position: 'absolute',
         left,
-        top: Math.max(top - 44, 0),
+        top: Math.max(top - 44 - (editor.rulers ? RULER : 0), 0),
         width: view.width * zoom,
         // Stays in sight when the sheet is scrolled under it.
         background: top < 44 ? 'color-mix(in srgb, var(--desk) 94%, transparent)' : undefined,
@@ -97,7 +103,7 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
       >
         <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
         <span className="soft">
-          {view.width} ·{' '}
+          {view.width} · {own && 'section’s own · '}
           {view.width * zoom > 300 ? latticeWords(used) : `${used.columns} of ${formatPx(used.columnWidth)}`}
         </span>
       </div>
@@ -146,7 +152,61 @@ export function ColumnHeader({ view, layout, left, top, zoom }: Props) {
             </span>
           )
         })}
+        {!editor.selected && <LatticeHandles {...place} used={used} />}
       </div>
+      {pulled && (
+        <div className="pointer-events-none absolute top-[46px] left-1/2 z-10 -translate-x-1/2 rounded-[3px] bg-(--gold-wash) px-1.5 text-[12px] font-semibold leading-[19px] whitespace-nowrap text-(--gold-text) tabular-nums">
+          {pulled.words}
+        </div>
+      )}
     </div>
   )
+}
+
+/** Screen px around an edge in which it is taken hold of. */
+const HOLD = 9
+
+/** With nothing selected the lattice itself is pulled: the container by its edges, the gutters by the first of them. */
+function LatticeHandles({ view, zoom, used }: SheetPlace & { used: UsedLattice }) {
+  const editor = useBoard()
+  const start = (handle: LatticeHandle) => (event: React.PointerEvent) => {
+    if (event.button !== 0 || editor.drag) return
+    event.preventDefault()
+    event.stopPropagation()
+    let after = view.lattice
+    const stop = () => editor.set({ drag: undefined })
+    followPointer(event.pointerId, {
+      move: (now) => {
+        after = pullLattice(view.lattice, view.width, handle, (now.clientX - event.clientX) / zoom)
+        const next = usedLattice(after, view.width)
+        editor.set({ drag: { kind: 'lattice', view: view.id, used: next, words: latticeWords(next) } })
+      },
+      end: () => {
+        stop()
+        if (after === view.lattice) return
+        const views = editor.doc.views.map((each) =>
+          each.id === view.id ? { ...each, lattice: after } : each,
+        )
+        changeViews(editor, views, `Lattice of ${view.name}`)
+      },
+      cancel: stop,
+    })
+  }
+  const gap = columnLeft(used, 1) + used.columnWidth + used.gutter / 2
+  const handles: [LatticeHandle, number, string][] = [
+    ['left', used.left, 'Drag to move the container’s edge'],
+    ['right', used.left + used.container, 'Drag to move the container’s edge'],
+  ]
+  if (used.columns > 1) handles.push(['gutter', gap, 'Drag to widen the gutters'])
+  return handles.map(([handle, at, title]) => (
+    <i
+      key={handle}
+      aria-hidden
+      data-lattice-handle={handle}
+      title={title}
+      className="absolute top-0 h-[22px] cursor-ew-resize rounded-[2px] hover:bg-accent/40"
+      style={{ left: at * zoom - HOLD / 2, width: HOLD }}
+      onPointerDown={start(handle)}
+    />
+  ))
 }

@@ -1,11 +1,11 @@
 /** The square notches at a selected block's corners and mid-edges: drag one to size the block. */
 import { useEffect, useRef } from 'react'
-import { columnAt, coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
+import type { Handle } from '../../core/arrange/resize'
 import type { Node } from '../../core/document/document'
-import type { PropKey } from '../../core/document/schema'
-import type { PageLayout, Rect } from '../../core/layout/page'
-import { makeId } from '../editor/editor-state'
-import { useEditor } from '../editor/use-editor'
+import type { PageLayout } from '../../core/layout/page'
+import { useBoard } from '../editor/use-editor'
+import { followSizing } from './size-gesture'
+import { followTurning } from './turn-gesture'
 
 const EDGES = [
   [-1, -1],
@@ -28,16 +28,8 @@ const CURSOR: Record<string, string> = {
   '1,0': 'ew',
 }
 
-type Drag = {
-  across: number
-  down: number
-  x: number
-  y: number
-  rect: Rect
-  cover: { from: number; to: number } | undefined
-  gesture: string
-  committed: boolean
-}
+/** Screen px below which a side has no notch in its middle. */
+const SMALL = 36
 
 export function Notches({
   node,
@@ -50,82 +42,30 @@ export function Notches({
   width: number
   height: number
 }) {
-  const editor = useEditor()
-  const drag = useRef<Drag | undefined>(undefined)
-  const { zoom } = editor.camera
-
-  const move = (event: PointerEvent) => {
-    const now = drag.current
-    if (!now) return
-    const dx = (event.clientX - now.x) / zoom
-    const dy = (event.clientY - now.y) / zoom
-    const props: Partial<Record<PropKey, unknown>> = {}
-    if (now.across !== 0) {
-      const edge = now.across > 0 ? now.rect.x + now.rect.width + dx : now.rect.x + dx
-      if (now.cover) {
-        // A right edge goes to a column's right edge, a left edge to a left one: never into a gutter.
-        const column = columnAt(
-          layout.used,
-          now.across > 0 ? edge - layout.used.columnWidth / 2 : edge + layout.used.columnWidth / 2,
-        )
-        props.width =
-          now.across > 0
-            ? sizeOnColumns(layout, node, now.cover.from, Math.max(column, now.cover.from))
-            : sizeOnColumns(layout, node, Math.min(column, now.cover.to), now.cover.to)
-      } else props.width = { kind: 'exact', px: Math.max(0, Math.round(now.rect.width + dx * now.across)) }
-    }
-    if (now.down !== 0)
-      props.height = { kind: 'exact', px: Math.max(0, Math.round(now.rect.height + dy * now.down)) }
-    if (editor.commit([editor.setEdit(node, props)], `Size ${node.name}`, now.gesture)) now.committed = true
-  }
-  const stop = () => {
-    drag.current = undefined
-    removeEventListener('pointermove', latest.current.move)
-    removeEventListener('pointerup', latest.current.stop)
-    removeEventListener('pointercancel', latest.current.cancel)
-    removeEventListener('keydown', latest.current.key, true)
-  }
-  const cancel = () => {
-    if (drag.current?.committed) editor.session.undo()
-    stop()
-  }
-  const key = (event: KeyboardEvent) => {
-    if (event.key !== 'Escape') return
-    event.stopPropagation()
-    cancel()
-  }
-  const latest = useRef({ move, stop, cancel, key })
-  useEffect(
-    () => () => {
-      if (drag.current) latest.current.stop()
-    },
-    [],
-  )
-
-  const start = (event: React.PointerEvent, across: number, down: number) => {
-    if (event.button !== 0 || drag.current) return
+  const editor = useBoard()
+  const leave = useRef<() => void>(undefined)
+  useEffect(() => () => leave.current?.(), [])
+  const start = (event: React.PointerEvent, across: Handle['across'], down: Handle['down']) => {
+    if (event.button !== 0 || editor.drag) return
     event.preventDefault()
     event.stopPropagation()
-    const rect = layout.rect(node.id)
-    if (!rect) return
-    const cover = isOnLattice(layout, node) ? coverOf(layout, node.id) : undefined
-    drag.current = {
-      across,
-      down,
-      x: event.clientX,
-      y: event.clientY,
-      rect,
-      cover,
-      gesture: makeId(),
-      committed: false,
-    }
-    latest.current = { move, stop, cancel, key }
-    addEventListener('pointermove', move)
-    addEventListener('pointerup', stop)
-    addEventListener('pointercancel', cancel)
-    addEventListener('keydown', key, true)
+    leave.current = followSizing(editor, node, layout, { across, down }, event)
   }
-  const edges = node.kind === 'section' ? EDGES.filter(([across, down]) => across === 0 && down === 1) : EDGES
+  const turn = (event: React.PointerEvent<HTMLElement>) => {
+    if (event.button !== 0 || editor.drag) return
+    event.preventDefault()
+    event.stopPropagation()
+    const frame = event.currentTarget.parentElement!.getBoundingClientRect()
+    const centre = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 }
+    leave.current = followTurning(editor, node, layout, centre, event)
+  }
+  // On a small block they keep off it, so that it can still be pressed and dragged.
+  const small = width < SMALL || height < SMALL
+  const away = small ? 7 : 0
+  const edges = EDGES.filter(([across, down]) => {
+    if (node.kind === 'section') return across === 0 && down === 1
+    return (across !== 0 || width >= SMALL) && (down !== 0 || height >= SMALL)
+  })
   return (
     <>
       {edges.map(([across, down]) => (
@@ -135,13 +75,23 @@ export function Notches({
           data-notch={`${across},${down}`}
           className="pointer-events-auto absolute size-[9px] border border-(--sheet-pine) bg-white"
           style={{
-            left: ((across + 1) / 2) * width - 4.5,
-            top: ((down + 1) / 2) * height - 4.5,
+            left: ((across + 1) / 2) * width - 4.5 + across * away,
+            top: ((down + 1) / 2) * height - 4.5 + down * away,
             cursor: `${CURSOR[`${across},${down}`]}-resize`,
           }}
           onPointerDown={(event) => start(event, across, down)}
         />
       ))}
+      {node.kind !== 'section' && (
+        <i
+          aria-hidden
+          data-turn
+          title="Drag to turn; Shift in steps of 15°"
+          className="pointer-events-auto absolute size-[11px] rounded-full border border-(--sheet-pine) bg-white"
+          style={{ left: width + 12, top: -22, cursor: 'grab' }}
+          onPointerDown={turn}
+        />
+      )}
     </>
   )
 }

@@ -1,70 +1,218 @@
 /** What is drawn over the sheets in screen px: lattice lines, section heights, the fold, the selection. */
 
-import { coverOf, isOnLattice } from '../../core/arrange/spans'
+import { columnWords, coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { View } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
-import { columnLeft } from '../../core/lattice/used'
+import { columnLeft, type UsedLattice } from '../../core/lattice/used'
 import { Flow } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
-import { useEditor } from '../editor/use-editor'
+import type { Rect } from '../../core/layout/rect'
+import { useBoard } from '../editor/use-editor'
+import { RULER } from './guides'
 import { Notches } from './notches'
 
-type Props = { view: View; layout: PageLayout; left: number; top: number; zoom: number }
+/** A sheet as it lies on the board: `left`, `top` screen px, `zoom` screen px for one of the sheet's, `tall` px on the sheet. */
+export type SheetPlace = {
+  view: View
+  layout: PageLayout
+  left: number
+  top: number
+  zoom: number
+  tall: number
+}
 
-export function LatticeLines({ view, layout, left, top, zoom }: Props) {
-  const { used } = layout
-  const height = Math.max(layout.height, view.fold) * zoom
-  const lines: number[] = []
-  for (let i = 1; i <= used.columns; i++)
-    lines.push(columnLeft(used, i), columnLeft(used, i) + used.columnWidth)
-  // Over pictures the lattice steps back, so that they can be judged.
-  const pictures = [...layout.visible()]
+/** The stretches of 0 … `length` that lie outside of `holes`, then those in them. */
+function cut(length: number, holes: readonly [number, number][]): [outside: string, inside: string] {
+  let outside = ''
+  let inside = ''
+  let at = 0
+  for (const [from, to] of holes) {
+    if (from > at) outside += `M0 ${at}V${from}`
+    if (to > at) inside += `M0 ${Math.max(at, from)}V${to}`
+    at = Math.max(at, to)
+  }
+  if (length > at) outside += `M0 ${at}V${length}`
+  return [outside, inside]
+}
+
+/** A stretch of a sheet on one lattice, px on the sheet. */
+type Stretch = { used: UsedLattice; from: number; to: number }
+
+/** The sheet top down, cut where a section stands on a lattice of its own. */
+function stretches(layout: PageLayout, bottom: number, used: UsedLattice): Stretch[] {
+  const out: Stretch[] = []
+  let at = 0
+  for (const { y, height, lattice } of layout.root.kids) {
+    if (!lattice) continue
+    if (y > at) out.push({ used, from: at, to: y })
+    out.push({ used: lattice, from: y, to: y + height })
+    at = y + height
+  }
+  if (bottom > at) out.push({ used, from: at, to: bottom })
+  return out
+}
+
+/** The columns' edges, for what of the sheet is on the board. Over pictures they step back, so that those can be judged. */
+export function LatticeLines({ view, layout, left, top, zoom, tall }: SheetPlace) {
+  const { boardSize, drag } = useBoard()
+  const pulled = drag?.kind === 'lattice' && drag.view === view.id ? drag.used : undefined
+  return stretches(layout, tall, pulled ?? layout.used).map(({ used, from: begin, to }) => {
+    const from = Math.max(begin * zoom, -top)
+    const height = Math.min(to * zoom, boardSize.height - top) - from
+    if (height <= 0) return null
+    const pictures = picturesIn(layout, from / zoom, (from + height) / zoom)
+    const xs: number[] = []
+    for (let i = 1; i <= used.columns; i++) {
+      const x = columnLeft(used, i)
+      xs.push(x, x + used.columnWidth)
+    }
+    return (
+      <svg
+        key={begin}
+        aria-hidden="true"
+        className="pointer-events-none absolute overflow-visible"
+        style={{ left, top: top + from }}
+        width={view.width * zoom}
+        height={height}
+      >
+        <g stroke="var(--sheet-pine)" fill="none">
+          {xs.map((x, i) => {
+            const holes = pictures
+              .filter((rect) => rect.x <= x && rect.x + rect.width >= x)
+              .map((rect): [number, number] => [
+                Math.max(0, Math.round(rect.y * zoom - from)),
+                Math.min(height, Math.round((rect.y + rect.height) * zoom - from)),
+              ])
+              .sort((a, b) => a[0] - b[0])
+            const [outside, inside] = cut(height, holes)
+            return (
+              <g key={i} transform={`translate(${Math.round(x * zoom) + 0.5} 0)`}>
+                <path d={outside} strokeOpacity="0.28" />
+                {inside && <path d={inside} strokeOpacity="0.07" />}
+              </g>
+            )
+          })}
+        </g>
+      </svg>
+    )
+  })
+}
+
+/** Where pictures lie between two heights, px on the sheet. */
+function picturesIn(layout: PageLayout, top: number, bottom: number): Rect[] {
+  return layout.root.kids
+    .filter((section) => section.y < bottom && section.y + section.height > top)
+    .flatMap((section) => [section, ...layout.visible(section)])
     .filter((box) => box.flow === Flow.Picture)
     .flatMap((box) => layout.rect(box.id) ?? [])
-  const mask = `lattice-${view.id}`
+}
+
+/** Screen px between two lines of the baseline rhythm, at least. */
+const RHYTHM = 5
+
+/** The baseline rhythm, for what of the sheet is on the board. */
+export function BaselineLines({ view, left, top, zoom, tall }: SheetPlace) {
+  const { boardSize } = useBoard()
+  const step = view.lattice.baseline
+  if (step * zoom < RHYTHM) return null
+  const first = Math.max(1, Math.ceil(-top / zoom / step))
+  const last = Math.floor(Math.min(tall, (boardSize.height - top) / zoom) / step)
+  let lines = ''
+  for (let i = first; i <= last; i++) lines += `M0 ${Math.round(i * step * zoom) + 0.5}h${view.width * zoom}`
   return (
     <svg
       aria-hidden="true"
+      data-baseline={view.id}
       className="pointer-events-none absolute overflow-visible"
       style={{ left, top }}
-      width={view.width * zoom}
-      height={height}
+      width={1}
+      height={1}
     >
-      <defs>
-        <mask id={mask}>
-          <rect width="100%" height="100%" fill="white" />
-          {pictures.map((rect, i) => (
-            <rect
-              key={i}
-              x={rect.x * zoom}
-              y={rect.y * zoom}
-              width={rect.width * zoom}
-              height={rect.height * zoom}
-              fill="#444"
-            />
-          ))}
-        </mask>
-      </defs>
-      <g mask={`url(#${mask})`} stroke="var(--sheet-pine)" strokeOpacity="0.28">
-        {lines.map((x, i) => (
-          <line key={i} x1={Math.round(x * zoom) + 0.5} x2={Math.round(x * zoom) + 0.5} y1={0} y2={height} />
-        ))}
-      </g>
+      <path d={lines} stroke="var(--sheet-pine)" strokeOpacity="0.16" fill="none" />
     </svg>
   )
 }
 
+/** The narrowest window that what matters must survive, on wider sheets. */
+export function SafeArea({ view, left, top, zoom, tall }: SheetPlace) {
+  if (view.safe === undefined || view.safe >= view.width) return null
+  const from = ((view.width - view.safe) / 2) * zoom
+  return (
+    <div
+      aria-hidden="true"
+      data-safe={view.safe}
+      className="pointer-events-none absolute border-x border-dashed border-(--sheet-gold)"
+      style={{ left: left + from, top, width: view.safe * zoom, height: tall * zoom }}
+    >
+      <div className="absolute bottom-1 left-1 rounded-[3px] bg-(--gold-wash) px-1.5 text-[11px] font-semibold leading-[18px] text-(--gold-text)">
+        safe {view.safe}
+      </div>
+    </div>
+  )
+}
+
+/** Screen px that the words on an empty area need. */
+const LABEL = { width: 110, height: 26 }
+
+/** What an empty area comes to, written on it: nobody counts columns. */
+export function EmptyAreas({ view, layout, left, top, zoom }: SheetPlace) {
+  const { boardSize, editing } = useBoard()
+  if (editing) return null
+  const areas = layout.root.kids
+    .filter(
+      (section) => top + section.y * zoom < boardSize.height && top + (section.y + section.height) * zoom > 0,
+    )
+    .flatMap((section) => [...section.kids, ...section.lifted])
+    .filter((box) => box.node.kind === 'box' && box.node.children.length === 0)
+  return areas.map((box) => {
+    const rect = layout.rect(box.id)
+    const cover = coverOf(layout, box.id)
+    if (!rect) return null
+    // Of what sticks out of the sheet, the part on it.
+    const from = Math.max(0, rect.x)
+    const width = Math.min(view.width, rect.x + rect.width) - from
+    if (width * zoom < LABEL.width || rect.height * zoom < LABEL.height) return null
+    return (
+      <div
+        key={box.id}
+        data-area-words={box.id}
+        className="pointer-events-none absolute flex items-center justify-center overflow-hidden text-center text-[12px] leading-4 text-[#3a3d38] tabular-nums"
+        style={{
+          left: left + from * zoom,
+          top: top + rect.y * zoom,
+          width: width * zoom,
+          height: rect.height * zoom,
+        }}
+      >
+        <span>
+          <b>{box.node.name}</b>
+          <br />
+          {cover?.exact && `${columnWords(cover, layout.usedFor(box.id))} · `}
+          <span className="whitespace-nowrap">
+            {formatPx(rect.width)} × {formatPx(rect.height)}
+          </span>
+        </span>
+      </div>
+    )
+  })
+}
+
 /** Sections' heights along a sheet's left edge. */
-export function SectionHeights({ layout, left, top, zoom }: Omit<Props, 'view'>) {
-  const editor = useEditor()
+export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'view'>) {
+  const editor = useBoard()
   const selected = new Set(
     editor.selection.flatMap((id) => [id, ...editor.doc.ancestors(id).map((node) => node.id)]),
   )
   return (
-    <div className="pointer-events-none absolute" style={{ left: left - 8, top }} aria-hidden="true">
+    <div
+      className="pointer-events-none absolute"
+      style={{ left: left - 8 - (editor.rulers ? RULER : 0), top }}
+      aria-hidden="true"
+    >
       {layout.root.kids.map((section) => {
         const y = Math.round(section.y * zoom)
         const height = Math.round((section.y + section.height) * zoom) - y
+        if (y + height < -top || y > editor.boardSize.height - top) return null
         const on = selected.has(section.id)
         return (
           <div key={section.id} className="absolute" style={{ top: y, height }}>
@@ -77,8 +225,10 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<Props, 'view'>)
             />
             {height >= 14 && (
               <div
-                className={`absolute right-1 -translate-y-1/2 text-right text-[12px] tabular-nums ${on ? 'font-bold' : 'soft'}`}
-                style={{ top: height / 2, right: 6 }}
+                data-section-handle={section.id}
+                title="Drag to move the section"
+                className={`pointer-events-auto absolute right-1 -translate-y-1/2 cursor-grab rounded-[3px] px-0.5 text-right text-[12px] tabular-nums hover:bg-base-300 ${on ? 'font-bold' : 'soft'}`}
+                style={{ top: height / 2, right: 4 }}
               >
                 {formatPx(section.height)}
               </div>
@@ -90,7 +240,7 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<Props, 'view'>)
   )
 }
 
-export function Fold({ view, left, top, zoom }: Omit<Props, 'layout'>) {
+export function Fold({ view, left, top, zoom }: Omit<SheetPlace, 'layout'>) {
   const y = Math.round(top + view.fold * zoom)
   return (
     <div
@@ -107,8 +257,8 @@ export function Fold({ view, left, top, zoom }: Omit<Props, 'layout'>) {
 }
 
 /** An outline round every selected block on this sheet; the active sheet's also has notches and the size. */
-export function Selection({ view, layout, left, top, zoom }: Props) {
-  const editor = useEditor()
+export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
+  const editor = useBoard()
   const active = editor.view.id === view.id
   return (
     <>
@@ -120,11 +270,16 @@ export function Selection({ view, layout, left, top, zoom }: Props) {
         const y = Math.round(top + rect.y * zoom)
         const width = Math.round(left + (rect.x + rect.width) * zoom) - x
         const height = Math.round(top + (rect.y + rect.height) * zoom) - y
+        // Of thousands selected, those on the board are outlined.
+        const { boardSize } = editor
+        if (!editor.drag && (x > boardSize.width || y > boardSize.height || x + width < 0 || y + height < 0))
+          return null
         const cover = isOnLattice(layout, node) ? coverOf(layout, id) : undefined
         const columns = cover?.exact
           ? `${cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`} · `
           : ''
         const only = editor.selection.length === 1
+        const turn = layout.boxes.get(id)?.resolved.rotate ?? 0
         return (
           <div
             key={id}
@@ -137,12 +292,13 @@ export function Selection({ view, layout, left, top, zoom }: Props) {
               height,
               outline: `${active ? 1.5 : 1}px solid var(--sheet-pine)`,
               boxShadow: '0 0 0 2.5px rgb(255 255 255 / 55%)',
+              rotate: turn ? `${turn}deg` : undefined,
             }}
           >
             {active && only && editor.editing === undefined && (
               <Notches node={node} layout={layout} width={width} height={height} />
             )}
-            {only && (
+            {only && !editor.gauge && (
               <div
                 className="absolute left-0 whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] text-white tabular-nums"
                 style={{ top: height + 7, background: 'var(--sheet-pine)' }}
@@ -150,6 +306,7 @@ export function Selection({ view, layout, left, top, zoom }: Props) {
               >
                 {columns}
                 {formatPx(rect.width)} × {formatPx(rect.height)}
+                {turn !== 0 && ` · ${formatPx(turn)}°`}
               </div>
             )}
           </div>

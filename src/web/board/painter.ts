@@ -9,7 +9,8 @@ import { textOffset } from '../../core/layout/baseline'
 import { Flow, type LayoutBox } from '../../core/layout/box'
 import { lineLeft, paintOrder } from '../../core/layout/drawing'
 import type { PageLayout } from '../../core/layout/page'
-import type { Line, Paragraph, Piece } from '../../core/text/paragraph'
+import type { Line, Paragraph } from '../../core/text/paragraph'
+import type { Piece } from '../../core/text/shaped-text'
 
 type Drawn = {
   element: HTMLElement
@@ -31,9 +32,11 @@ export class SheetPainter {
     private readonly doc: Document,
   ) {}
 
-  update(layout: PageLayout) {
+  /** @param top @param bottom px on the sheet: sections wholly outside are not drawn */
+  update(layout: PageLayout, top: number, bottom: number) {
     const seen = new Set<string>()
-    this.children(this.root, layout.root, seen)
+    const near = (section: LayoutBox) => section.y < bottom && section.y + section.height > top
+    this.children(this.root, paintOrder(layout.root).filter(near), seen)
     for (const [id, { element }] of this.drawn) {
       if (seen.has(id)) continue
       element.remove()
@@ -41,9 +44,9 @@ export class SheetPainter {
     }
   }
 
-  private children(host: HTMLElement, box: LayoutBox, seen: Set<string>) {
+  private children(host: HTMLElement, kids: readonly LayoutBox[], seen: Set<string>) {
     let previous: Element | null = null
-    for (const kid of paintOrder(box)) {
+    for (const kid of kids) {
       const drawn = this.box(kid, seen)
       const expected: Element | null = previous ? previous.nextElementSibling : host.firstElementChild
       if (expected !== drawn.element) host.insertBefore(drawn.element, expected)
@@ -86,7 +89,7 @@ export class SheetPainter {
     drawn.paragraph = box.paragraph
     drawn.width = box.width
     drawn.height = box.height
-    if (!box.paragraph && !picture) this.children(element, box, seen)
+    if (!box.paragraph && !picture) this.children(element, paintOrder(box), seen)
     return drawn
   }
 
@@ -109,6 +112,7 @@ export class SheetPainter {
     style.mixBlendMode = resolved.blend === 'normal' ? '' : (resolved.blend ?? '')
     style.overflow = resolved.clip ? 'hidden' : ''
     style.zIndex = ''
+    style.rotate = resolved.rotate ? `${resolved.rotate}deg` : ''
     if (element instanceof HTMLImageElement) {
       const asset = this.doc.assets.get(resolved.asset!)
       const source = asset ? `data:${asset.type};base64,${asset.data}` : ''
@@ -139,24 +143,33 @@ export class SheetPainter {
 }
 
 function fillLine(row: HTMLElement, paragraph: Paragraph, line: Line, resolved: Resolved) {
+  if (!paragraph.uniform) {
+    // The browser would find a baseline of its own among several sizes: an upright of the core's height sets it.
+    row.style.lineHeight = '0'
+    const upright = document.createElement('i')
+    upright.style.display = 'inline-block'
+    upright.style.height = `${line.baseline}px`
+    row.append(upright)
+  }
   for (const piece of paragraph.pieces) {
     const start = Math.max(piece.start, line.start)
     const end = Math.min(piece.end, line.end)
     if (start >= end) continue
     const span = document.createElement('span')
     span.textContent = paragraph.text.slice(start, end)
-    styleSpan(span, piece, line, resolved)
+    styleSpan(span, piece, paragraph.uniform ? `${line.height}px` : '0', resolved)
     row.append(span)
   }
+  if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
 }
 
-function styleSpan(span: HTMLElement, { style: type }: Piece, line: Line, resolved: Resolved) {
+function styleSpan(span: HTMLElement, { style: type }: Piece, lineHeight: string, resolved: Resolved) {
   const { style } = span
   style.fontFamily = fontStack(type.family)
   style.fontSize = `${type.size}px`
   style.fontWeight = String(type.weight)
   style.fontStyle = type.italic ? 'italic' : 'normal'
-  style.lineHeight = `${line.height}px`
+  style.lineHeight = lineHeight
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
   style.color = type.color ?? '#000000'
   style.textDecoration =

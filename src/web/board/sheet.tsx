@@ -2,33 +2,65 @@
 import { useLayoutEffect, useRef } from 'react'
 import type { View } from '../../core/document/schema'
 import type { PageLayout } from '../../core/layout/page'
-import { useEditor } from '../editor/use-editor'
+import { useBoard } from '../editor/use-editor'
 import { SheetPainter } from './painter'
 import { TextEditor } from './text-editor'
+import { Tracings } from './tracings'
 
-export function Sheet({ view, left, layout }: { view: View; left: number; layout: PageLayout }) {
-  const editor = useEditor()
+export function Sheet({
+  view,
+  left,
+  layout,
+  tall: height,
+}: {
+  view: View
+  left: number
+  layout: PageLayout
+  tall: number
+}) {
+  const editor = useBoard()
   const paper = useRef<HTMLDivElement>(null)
   const painter = useRef<SheetPainter | null>(null)
   const editing = editor.editing?.view === view.id ? editor.editing.id : undefined
+  const drawn = useRef<[number, number]>([0, 0])
+  drawn.current = bandFor(editor.inSight(left, view.width), drawn.current)
+  const [top, bottom] = drawn.current
+  const { version } = layout
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
   useLayoutEffect(() => {
     if (!paper.current) return
     painter.current ??= new SheetPainter(paper.current, editor.doc)
     painter.current.hidden = editing
-    painter.current.update(layout)
-  })
-  const height = Math.max(layout.height, view.fold)
+    painter.current.update(layout, top, bottom)
+  }, [layout, version, editing, top, bottom, editor])
   return (
-    <div style={{ position: 'absolute', left, top: 0, width: view.width, height }}>
+    <div
+      className="bg-white"
+      style={{ position: 'absolute', left, top: 0, width: view.width, height, boxShadow: 'var(--shade)' }}
+    >
+      <Tracings view={view.id} over={false} height={height} />
       <div
         ref={paper}
         className="sheet-paper"
         role="img"
         aria-label={`${editor.page?.name} at ${view.name}, ${view.width} px`}
         data-sheet={view.id}
-        style={{ left: 0, top: 0, width: view.width, height, boxShadow: 'var(--shade)' }}
+        style={{ left: 0, top: 0, width: view.width, height }}
       />
+      <Tracings view={view.id} over={true} height={height} />
       {editing && <TextEditor key={editing} id={editing} view={view.id} />}
     </div>
   )
+}
+
+/**
+ * What of a sheet to draw: what is in sight and as much again on each side. It stays as it was for as long as it covers what is in
+ * sight and is not far more than that, so that panning and zooming seldom draw anything.
+ */
+function bandFor(sight: [number, number] | undefined, before: [number, number]): [number, number] {
+  if (!sight) return before[1] - before[0] === 0 ? before : [0, 0]
+  const [top, bottom] = sight
+  const height = bottom - top
+  const covers = before[0] <= top && before[1] >= bottom && before[1] - before[0] < height * 12
+  return covers ? before : [top - height, bottom + height]
 }

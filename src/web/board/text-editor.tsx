@@ -1,7 +1,7 @@
 /** Editing a text where it stands. */
 import { useEffect, useRef } from 'react'
 import type { Span } from '../../core/document/schema'
-import { fontStack } from '../../core/handoff/css'
+import { fontStack, lineHeight } from '../../core/handoff/css'
 import { textOffset } from '../../core/layout/baseline'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
@@ -54,6 +54,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
       part.textContent = span.text
       if (span.weight) part.style.fontWeight = String(span.weight)
       if (span.italic) part.style.fontStyle = 'italic'
+      if (span.size) part.style.fontSize = `${span.size}em`
       element.append(part)
     })
     element.focus()
@@ -72,7 +73,6 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
       `text-${gesture.current}`,
     )
   }
-  const height = resolved.lineHeight!
   return (
     <div
       ref={field}
@@ -107,7 +107,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         fontSize: resolved.fontSize,
         fontWeight: resolved.fontWeight,
         fontStyle: resolved.italic ? 'italic' : 'normal',
-        lineHeight: 'px' in height ? `${height.px}px` : height.ratio,
+        lineHeight: lineHeight(resolved.lineHeight!),
         letterSpacing: resolved.letterSpacing || 'normal',
         textAlign: resolved.textAlign,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,

@@ -1,27 +1,22 @@
 /** Copy, cut and paste through the platform's own events, so that no permission is needed. */
-import { generateNKeysBetween } from 'fractional-indexing'
 import { copyBlocks, MAX_PASTE, readBlocks } from '../../core/arrange/clipboard'
+import { ordersAt } from '../../core/arrange/order'
 import type { NodeTree } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { removeSelected } from '../palette/commands'
-import { blockPlace, sectionIndex } from '../shelf/place-item'
+import { blockPlace, placePicture, sectionIndex } from '../shelf/place-item'
+import { readPicture } from '../shelf/read-picture'
 import { type Editor, makeId } from './editor-state'
 
 const inField = (event: Event) =>
   (event.target as HTMLElement | null)?.closest?.('input, textarea, [contenteditable]') != null
-
-function keysBetween(editor: Editor, parent: string, index: number, count: number): string[] {
-  const { children } = editor.doc.node(parent)
-  const order = (at: number) => (children[at] ? editor.doc.node(children[at]).order : null)
-  return generateNKeysBetween(order(index - 1), order(index), count)
-}
 
 function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: string) {
   const sections = trees.filter((tree) => tree.kind === 'section')
   const blocks = trees.filter((tree) => tree.kind !== 'section')
   const edits = [...before]
   const put = (list: NodeTree[], parent: string, index: number) => {
-    const keys = keysBetween(editor, parent, index, list.length)
+    const keys = ordersAt(editor.doc, parent, index, list.length)
     list.forEach((tree, i) => {
       edits.push({ op: 'insert', parent, tree: { ...tree, order: keys[i] } })
     })
@@ -50,6 +45,8 @@ function paste(editor: Editor, text: string) {
       blocks.trees.length === 1 ? `Paste ${blocks.trees[0].name}` : `Paste ${blocks.trees.length} blocks`,
     )
   }
+  if (isSvg(text))
+    return void pastePicture(editor, new File([text], 'Picture.svg', { type: 'image/svg+xml' }))
   const words = text.trim().slice(0, 100_000)
   if (words === '') return
   const tree: NodeTree = {
@@ -60,6 +57,25 @@ function paste(editor: Editor, text: string) {
     props: { type: '{type.body}', color: '{color.ink}', maxWidth: 640, spans: [{ text: words }] },
   }
   insertBlocks(editor, [tree], [], 'Paste text')
+}
+
+/** Whether a text is a whole SVG picture; broken markup is text like any other. */
+function isSvg(text: string): boolean {
+  if (!/^\s*(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*<svg[\s>]/.test(text)) return false
+  const { documentElement } = new DOMParser().parseFromString(text, 'image/svg+xml')
+  return (
+    documentElement.localName === 'svg' && documentElement.getElementsByTagName('parsererror').length === 0
+  )
+}
+
+/** A picture file becomes a picture of the project and a block that shows it. */
+export async function pastePicture(editor: Editor, file: File) {
+  try {
+    const asset = await readPicture(file, makeId())
+    placePicture(editor, asset)
+  } catch (error) {
+    editor.session.say((error as Error).message)
+  }
 }
 
 /** @returns what takes the listeners off again */
@@ -74,7 +90,10 @@ export function listenToClipboard(editor: Editor): () => void {
   const insert = (event: ClipboardEvent) => {
     if (inField(event) || editor.dialog || !event.clipboardData) return
     event.preventDefault()
-    paste(editor, event.clipboardData.getData('text/plain'))
+    const text = event.clipboardData.getData('text/plain')
+    const picture = [...event.clipboardData.files].find((file) => file.type.startsWith('image/'))
+    if (picture && text === '') void pastePicture(editor, picture)
+    else paste(editor, text)
   }
   document.addEventListener('copy', copy)
   document.addEventListener('cut', copy)

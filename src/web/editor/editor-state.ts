@@ -1,49 +1,77 @@
 /** What the editor shows and has selected: everything about a tab that is not the document. */
 import { nanoid } from 'nanoid'
+import { sectionOf } from '../../core/arrange/order'
+import { tracedHeight } from '../../core/arrange/trace'
 import type { Node } from '../../core/document/document'
 import { originOf, type Resolved, resolve } from '../../core/document/resolve'
 import type { PropKey, Props, View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
-import { PageLayout } from '../../core/layout/page'
-import { ensureFonts, library, paragraphs } from '../session/fonts'
+import type { PageLayout } from '../../core/layout/page'
+import { bounds } from '../../core/layout/rect'
+import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
+import { centredAt, fitRect, fitSheets, ROOM_TOP, SHEET_GAP, zoomedAt } from './camera'
+import type { Desk } from './desk-schema'
+import { DeskState } from './desk-state'
+import { PageLayouts } from './page-layouts'
 
-export type Camera = { x: number; y: number; zoom: number }
-export const MIN_ZOOM = 0.05
-export const MAX_ZOOM = 8
+/** How long the pointer rests in a gesture until the panels follow, ms. */
+const REST = 120
 
-/** Space between two sheets, in the sheets' own px. */
-export const SHEET_GAP = 72
+/** What only the board shows. */
+const BOARD_ONLY = new Set(['camera', 'drag', 'gauge'])
 
-export class Editor {
+export class Editor extends DeskState {
+  /** Rises with every change. */
   version = 0
-  pageId: string
-  selection: string[] = []
-  /** The sheet that commands and the spec speak of. */
-  viewId: string
-  /** Whether a change is made for every view or only for the active one and narrower ones. */
-  onlyHere = false
-  hiddenViews = new Set<string>()
-  /** The text being edited in place. */
-  editing: { id: string; view: string } | undefined
-  camera: Camera = { x: 60, y: 60, zoom: 0.4 }
-  showLattice = true
-  panels = { ledger: true, spec: true, shelf: false }
-  shelfPart: 'sections' | 'blocks' | 'pictures' = 'sections'
-  dialog: 'page' | 'palette' | 'views' | 'shortcuts' | undefined
-  announcement = ''
-  private readonly layouts = new Map<string, PageLayout>()
+  /** Rises with every change that shows beside the board. */
+  panelVersion = 0
+  private rest: ReturnType<typeof setTimeout> | undefined
+  private readonly layouts: PageLayouts
   private readonly listeners = new Set<() => void>()
   private seenDocument = -1
   /** Board size in screen px, measured by the board. */
   boardSize = { width: 760, height: 680 }
   private fitted = false
-
-  constructor(readonly session: ProjectSession) {
+  constructor(
+    readonly session: ProjectSession,
+    desk?: Desk,
+  ) {
+    super()
+    this.layouts = new PageLayouts(session.doc)
     this.pageId = this.doc.pagesInOrder()[0]?.id ?? ''
     this.viewId = this.doc.views[0].id
+    if (desk && this.doc.pages.has(desk.page)) this.arrangeDesk(desk)
     session.subscribe(() => this.documentChanged())
     this.documentChanged()
+  }
+
+  /** How the desk stands now, to be found so again. */
+  desk(): Desk {
+    const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers } = this
+    const lists = { hidden: [...this.hiddenViews], snapping: [...this.snapping] }
+    return {
+      page,
+      view,
+      camera,
+      showLattice,
+      showBaseline,
+      showAids,
+      rulers,
+      step: this.step,
+      ...lists,
+      zeros: Object.fromEntries(this.zeros),
+    }
+  }
+
+  private arrangeDesk({ page, view, hidden, snapping, zeros, ...same }: Desk) {
+    Object.assign(this, same)
+    this.pageId = page
+    if (this.doc.views.some((each) => each.id === view)) this.viewId = view
+    this.hiddenViews = new Set(hidden)
+    this.snapping = new Set(snapping)
+    this.zeros = new Map(Object.entries(zeros))
+    this.fitted = true
   }
 
   get doc() {
@@ -55,30 +83,24 @@ export class Editor {
     return () => this.listeners.delete(listener)
   }
 
-  changed() {
+  /** @param where `board`: only the camera or a gesture moved */
+  changed(where: 'everywhere' | 'board' = 'everywhere') {
     this.version++
+    clearTimeout(this.rest)
+    if (where === 'everywhere' && !this.drag) this.panelVersion++
+    else if (this.drag) this.rest = setTimeout(() => this.panelsFollow(), REST)
     for (const listener of this.listeners) listener()
   }
 
-  set(
-    part: Partial<
-      Pick<
-        Editor,
-        | 'selection'
-        | 'viewId'
-        | 'onlyHere'
-        | 'editing'
-        | 'camera'
-        | 'showLattice'
-        | 'panels'
-        | 'shelfPart'
-        | 'dialog'
-        | 'announcement'
-      >
-    >,
-  ) {
+  private panelsFollow() {
+    this.panelVersion++
+    for (const listener of this.listeners) listener()
+  }
+
+  set(part: Partial<DeskState>) {
+    const ended = 'drag' in part && part.drag === undefined && this.drag !== undefined
     Object.assign(this, part)
-    this.changed()
+    this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
   }
 
   announce(text: string) {
@@ -123,11 +145,11 @@ export class Editor {
   }
 
   layoutOf(viewId: string): PageLayout | undefined {
-    return this.layouts.get(viewId)
+    return this.layouts.of(viewId)
   }
 
   get layout(): PageLayout | undefined {
-    return this.layouts.get(this.view.id)
+    return this.layouts.of(this.view.id)
   }
 
   private documentChanged() {
@@ -150,33 +172,34 @@ export class Editor {
 
   /** Brings the layouts of the shown sheets up to the document. */
   refresh() {
-    const { doc } = this
-    if (this.page) {
-      for (const view of this.shownViews) {
-        const known = this.layouts.get(view.id)
-        if (known && known.page === this.pageId) known.update(view.width)
-        else
-          this.layouts.set(
-            view.id,
-            new PageLayout(doc, this.pageId, view.id, view.width, paragraphs, () => library.version),
-          )
-      }
-    }
-    for (const id of this.layouts.keys())
-      if (!this.shownViews.some((view) => view.id === id)) this.layouts.delete(id)
+    const all = this.page ? this.layouts.update(this.pageId, this.shownViews, this.view) : true
+    if (!all) setTimeout(() => this.refresh())
     this.changed()
   }
 
-  /** Left edge of each shown sheet on the board, in the sheets' px. */
-  sheetPlaces(): { view: View; left: number; layout: PageLayout }[] {
+  /** Each shown sheet on the board: its left edge and how tall it is drawn, in the sheets' px. */
+  sheetPlaces(): { view: View; left: number; layout: PageLayout; tall: number }[] {
     let left = 0
     return this.shownViews.flatMap((view) => {
-      const layout = this.layouts.get(view.id)
+      const layout = this.layouts.of(view.id)
       if (!layout) return []
-      const place = { view, left, layout }
+      const place = {
+        view,
+        left,
+        layout,
+        tall: Math.max(layout.height, view.fold, tracedHeight(this.doc, this.pageId, view.id)),
+      }
       left += view.width + SHEET_GAP / Math.min(1, this.camera.zoom * 2)
       return [place]
     })
+  }
+
+  /** What of a sheet lies on the board: top and bottom, px on the sheet; undefined when it is well out of sight. */
+  inSight(left: number, width: number): [number, number] | undefined {
+    const { camera, boardSize } = this
+    const from = camera.x + left * camera.zoom
+    if (from > boardSize.width * 1.5 || from + width * camera.zoom < -boardSize.width / 2) return undefined
+    return [-camera.y / camera.zoom, (boardSize.height - camera.y) / camera.zoom]
   }
 
   // ——— camera ———
@@ -184,30 +207,31 @@ export class Editor {
   measured(width: number, height: number) {
     this.boardSize = { width, height }
     if (!this.fitted) this.fit()
-    else this.changed()
+    else this.changed('board')
   }
 
   fit() {
     this.fitted = true
-    const { width, height } = this.boardSize
-    const places = this.sheetPlaces()
-    if (places.length === 0) return this.changed()
-    const total = this.shownViews.reduce((sum, view) => sum + view.width, 0)
-    const gaps = (places.length - 1) * (SHEET_GAP / 2)
-    // Room for the column header above, the section heights at the left.
-    const across = (width - 62 - 30 - gaps) / total
-    const down = (height - 64 - 24) / Math.max(400, this.layout?.height ?? 900)
-    const zoom = Math.min(1, Math.max(MIN_ZOOM, across, Math.min(across, down)))
-    this.camera = { x: 62, y: 62, zoom }
-    this.changed()
+    if (this.shownViews.length > 0) {
+      const widths = this.shownViews.map((view) => view.width)
+      this.camera = fitSheets(this.boardSize, widths, this.layout?.height ?? 900)
+    }
+    this.changed('board')
+  }
+
+  /** Shows what is selected as large as the board allows; with nothing selected, the sheets. */
+  fitSelection() {
+    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
+    const rects = place ? this.selection.flatMap((id) => place.layout.rect(id) ?? []) : []
+    if (!place || rects.length === 0) return this.fit()
+    const around = bounds(rects)
+    this.camera = fitRect(this.boardSize, { ...around, x: around.x + place.left })
+    this.changed('board')
   }
 
   zoomTo(zoom: number, at = { x: this.boardSize.width / 2, y: this.boardSize.height / 2 }) {
-    const next = Math.min(MAX_ZOOM, Math.max(MIN_ZOOM, zoom))
-    const { camera } = this
-    const scale = next / camera.zoom
-    this.camera = { x: at.x - (at.x - camera.x) * scale, y: at.y - (at.y - camera.y) * scale, zoom: next }
-    this.changed()
+    this.camera = zoomedAt(this.camera, zoom, at)
+    this.changed('board')
   }
 
   /** Real size, with what is selected in the middle. */
@@ -216,20 +240,33 @@ export class Editor {
     const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
     const rect = this.selected && place?.layout.rect(this.selected.id)
     if (!rect || !place) return
-    const { width, height } = this.boardSize
-    // What is wider than the board is shown from its left edge.
-    const x =
-      rect.width > width - 80
-        ? 62 - (place.left + rect.x)
-        : width / 2 - (place.left + rect.x + rect.width / 2)
-    const y = height / 2 - (rect.y + Math.min(rect.height, height - 160) / 2)
-    this.camera = { x: Math.min(62, x), y: Math.min(62, y), zoom: 1 }
-    this.changed()
+    this.camera = centredAt(this.boardSize, { ...rect, x: rect.x + place.left }, 1)
+    this.changed('board')
+  }
+
+  /** Selects the section after (or before) the one that the selection lies in, and brings it to the board's top. */
+  goSection(step: 1 | -1) {
+    const sections = this.layout?.root.kids ?? []
+    const own = this.selected && sectionOf(this.doc, this.selected.id)
+    const now = sections.findIndex((section) => section.id === own?.id)
+    const next = sections[now < 0 ? (step > 0 ? 0 : sections.length - 1) : now + step]
+    if (!next) return
+    this.select(next.id)
+    this.camera = { ...this.camera, y: ROOM_TOP - next.y * this.camera.zoom }
+    this.changed('board')
   }
 
   pan(dx: number, dy: number) {
     this.camera = { ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy }
-    this.changed()
+    this.changed('board')
+  }
+
+  zeroOf(view: string): { x: number; y: number } {
+    return this.zeros.get(view) ?? { x: 0, y: 0 }
+  }
+
+  setZero(view: string, zero: { x: number; y: number }) {
+    this.set({ zeros: new Map([...this.zeros, [view, zero]]) })
   }
 
   // ——— selection ———
@@ -269,7 +306,7 @@ export class Editor {
   // ——— changes ———
 
   commit(edits: Edit[], label: string, gesture?: string): boolean {
-    return this.session.commit(edits, label, gesture)
+    return this.session.commit(edits, label, gesture ?? this.openGesture)
   }
 
   /** The edit that sets props where the scope says: for every view, or from the active one on. */

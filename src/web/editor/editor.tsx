@@ -4,14 +4,22 @@ import { Link, useParams } from 'react-router'
 import { Board } from '../board/board'
 import { Ledger } from '../ledger/ledger'
 import { commandFor, keysOf } from '../palette/commands'
-import { Palette, Shortcuts } from '../palette/palette'
+import { Palette } from '../palette/palette'
+import { Shortcuts } from '../palette/shortcuts-dialog'
 import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
+import { AreasDialog } from './areas-dialog'
+import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { listenToClipboard } from './clipboard'
 import { Editor } from './editor-state'
+import { FindDialog } from './find-dialog'
+import { HistoryDialog } from './history-dialog'
+import { LatticeQuestion } from './lattice-question'
+import { LookDialog } from './look-dialog'
 import { PageDialog, ViewsDialog } from './page-dialog'
+import { recallDesk, rememberDesk } from './remembered'
 import { TopBar } from './top-bar'
 import { EditorContext, useEditor } from './use-editor'
 
@@ -27,7 +35,7 @@ export function EditorScreen() {
         session = opened
         await ensureFonts(opened.doc)
         if (left) opened.close()
-        else setEditor(new Editor(opened))
+        else setEditor(new Editor(opened, recallDesk(id)))
       })
       .catch((error: Error) => setProblem(error.message))
     return () => {
@@ -76,6 +84,7 @@ function Desk() {
     return () => removeEventListener('keydown', key)
   }, [editor])
   useEffect(() => listenToClipboard(editor), [editor])
+  useEffect(() => rememberDesk(editor), [editor])
   useEffect(() => {
     document.title = `${editor.doc.name} · Just Lattice`
   })
@@ -103,6 +112,7 @@ function Desk() {
           </button>
         </div>
       )}
+      <LatticeQuestion />
       <div className="sr-only" aria-live="polite">
         {editor.announcement}
       </div>
@@ -110,6 +120,13 @@ function Desk() {
       {editor.dialog === 'views' && <ViewsDialog />}
       {editor.dialog === 'palette' && <Palette />}
       {editor.dialog === 'shortcuts' && <Shortcuts />}
+      {editor.dialog === 'settle' && <SettleDialog />}
+      {editor.dialog === 'repeat' && <RepeatDialog />}
+      {editor.dialog === 'budget' && <BudgetDialog />}
+      {editor.dialog === 'areas' && <AreasDialog />}
+      {editor.dialog === 'history' && <HistoryDialog />}
+      {editor.dialog === 'look' && <LookDialog />}
+      {editor.dialog === 'find' && <FindDialog />}
     </div>
   )
 }

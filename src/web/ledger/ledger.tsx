@@ -1,41 +1,14 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
-import {
-  ChevronDown,
-  ChevronRight,
-  Columns3,
-  Eye,
-  EyeOff,
-  Image,
-  LayoutGrid,
-  Lock,
-  LockOpen,
-  RectangleHorizontal,
-  Rows3,
-  Square,
-  Type,
-} from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { mayHold, orderAt, stepEdits } from '../../core/arrange/order'
-import type { Node } from '../../core/document/document'
 import { holdsBlocks } from '../../core/document/kinds'
 import { formatPx } from '../../core/lattice/solve'
 import { useEditor } from '../editor/use-editor'
-import { NumberChip } from '../parts/number-chip'
-import { RenameField } from '../parts/rename'
-import { type Row, rowsOf, wordsFor } from './rows'
+import { type DropMark, LedgerRow } from './row'
+import { ROW_HEIGHT, useRowWindow } from './row-window'
+import { type Row, rowsOf } from './rows'
 
-const ICON = { size: 14, strokeWidth: 1.75, 'aria-hidden': true } as const
-
-function KindIcon({ node }: { node: Node }) {
-  if (node.kind === 'text') return <Type {...ICON} />
-  if (node.kind === 'picture') return <Image {...ICON} />
-  if (node.kind === 'button') return <RectangleHorizontal {...ICON} />
-  if (node.props.flow === 'row') return <Columns3 {...ICON} />
-  if (node.props.flow === 'lattice') return <LayoutGrid {...ICON} />
-  return node.props.flow === 'free' ? <Square {...ICON} /> : <Rows3 {...ICON} />
-}
-
-type Drop = { row: number; where: 'before' | 'after' | 'inside' }
+type Drop = { row: number; where: DropMark }
 
 export function Ledger() {
   const editor = useEditor()
@@ -48,6 +21,17 @@ export function Ledger() {
   const drag = useRef<{ id: string; y: number; moving: boolean } | undefined>(undefined)
   const selected = editor.selected
 
+  const rows = editor.page ? rowsOf(doc, editor.pageId, open) : []
+  const shown = useRowWindow(tree, rows.length)
+  const latestRows = useRef(rows)
+  latestRows.current = rows
+  /** Scrolls a row into sight, once it is there. */
+  const reveal = (id: string, then?: () => void) =>
+    requestAnimationFrame(() => {
+      shown.reveal(latestRows.current.findIndex((row) => row.node.id === id))
+      if (then) requestAnimationFrame(then)
+    })
+
   // What is selected on the board is shown here.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only when the selection moves
   useEffect(() => {
@@ -55,13 +39,10 @@ export function Ledger() {
     const hidden = doc.ancestors(selected.id).filter((node) => node.kind !== 'page' && !open.has(node.id))
     if (hidden.length > 0) setOpen(new Set([...open, ...hidden.map((node) => node.id)]))
     setFocus(selected.id)
-    requestAnimationFrame(() =>
-      tree.current?.querySelector(`[data-row="${selected.id}"]`)?.scrollIntoView({ block: 'nearest' }),
-    )
+    reveal(selected.id)
   }, [selected?.id])
 
   if (!editor.page) return <aside aria-label="Ledger" className="w-[240px] border-r border-base-300" />
-  const rows = rowsOf(doc, editor.pageId, open)
   const toggle = (id: string) => {
     const next = new Set(open)
     if (!next.delete(id)) next.add(id)
@@ -69,7 +50,7 @@ export function Ledger() {
   }
   const focusRow = (id: string) => {
     setFocus(id)
-    requestAnimationFrame(() => tree.current?.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus())
+    reveal(id, () => tree.current?.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus())
   }
   const step = (id: string, by: -1 | 1) => {
     const node = doc.node(id)
@@ -116,13 +97,11 @@ export function Ledger() {
   const dropFor = (clientY: number): Drop | undefined => {
     const id = drag.current?.id
     if (!id) return undefined
-    const elements = [...tree.current!.querySelectorAll<HTMLElement>('[data-row]')]
-    const at = elements.findIndex((element) => clientY < element.getBoundingClientRect().bottom)
-    const row = at < 0 ? rows.length - 1 : at
+    const down = clientY - tree.current!.getBoundingClientRect().top + tree.current!.scrollTop
+    const row = Math.min(rows.length - 1, Math.max(0, Math.floor(down / ROW_HEIGHT)))
     const target = rows[row]
     if (!target) return undefined
-    const box = elements[row].getBoundingClientRect()
-    const share = (clientY - box.top) / box.height
+    const share = down / ROW_HEIGHT - row
     if (share > 0.3 && share < 0.7 && holdsBlocks(target.node.kind) && mayHold(doc, target.node.id, id))
       return { row, where: 'inside' }
     return mayHold(doc, target.parent, id) && target.node.id !== id
@@ -187,24 +166,31 @@ export function Ledger() {
             No sections yet. Place one from the shelf at the bottom; its height is added up here.
           </p>
         )}
-        {rows.map((row, index) => (
-          <LedgerRow
-            key={row.node.id}
-            row={row}
-            tabbable={focus === row.node.id || (index === 0 && !rows.some((each) => each.node.id === focus))}
-            renaming={renaming === row.node.id}
-            mark={drop?.row === index ? drop.where : undefined}
-            onKey={(event) => event.target === event.currentTarget && key(event, row, index)}
-            onToggle={() => toggle(row.node.id)}
-            onRename={(on) => {
-              setRenaming(on ? row.node.id : undefined)
-              if (!on) focusRow(row.node.id)
-            }}
-            onPress={(event) => {
-              if (event.button === 0) drag.current = { id: row.node.id, y: event.clientY, moving: false }
-            }}
-          />
-        ))}
+        <div style={{ height: shown.from * ROW_HEIGHT }} />
+        {rows
+          .slice(shown.from, shown.to)
+          .map((row, i) => ({ row, index: shown.from + i }))
+          .map(({ row, index }) => (
+            <LedgerRow
+              key={row.node.id}
+              row={row}
+              tabbable={
+                focus === row.node.id || (index === 0 && !rows.some((each) => each.node.id === focus))
+              }
+              renaming={renaming === row.node.id}
+              mark={drop?.row === index ? drop.where : undefined}
+              onKey={(event) => event.target === event.currentTarget && key(event, row, index)}
+              onToggle={() => toggle(row.node.id)}
+              onRename={(on) => {
+                setRenaming(on ? row.node.id : undefined)
+                if (!on) focusRow(row.node.id)
+              }}
+              onPress={(event) => {
+                if (event.button === 0) drag.current = { id: row.node.id, y: event.clientY, moving: false }
+              }}
+            />
+          ))}
+        <div style={{ height: (rows.length - shown.to) * ROW_HEIGHT }} />
       </div>
       <div className="rule-t flex h-[38px] flex-none items-center justify-between px-3 text-[12px] soft">
         <span>
@@ -221,181 +207,5 @@ export function Ledger() {
         </span>
       </div>
     </aside>
-  )
-}
-
-type LedgerRowProps = {
-  row: Row
-  tabbable: boolean
-  renaming: boolean
-  mark: Drop['where'] | undefined
-  onKey: (event: React.KeyboardEvent) => void
-  onToggle: () => void
-  onRename: (on: boolean) => void
-  onPress: (event: React.PointerEvent) => void
-}
-
-function LedgerRow({ row, tabbable, renaming, mark, onKey, onToggle, onRename, onPress }: LedgerRowProps) {
-  const editor = useEditor()
-  const { doc, layout } = editor
-  const { node, depth } = row
-  const selected = editor.selection.includes(node.id)
-  const section = node.kind === 'section'
-  const rect = layout?.rect(node.id)
-  const hidden = editor.resolved(node).hidden === true
-  const switches = (
-    <span className="hidden w-[44px] flex-none justify-end group-hover:flex">
-      <RowSwitch
-        label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
-        onPress={() =>
-          editor.commit(
-            [{ op: 'meta', node: node.id, locked: !node.locked }],
-            node.locked ? 'Unlock' : 'Lock',
-          )
-        }
-      >
-        {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
-      </RowSwitch>
-      <RowSwitch
-        label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
-        onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}
-      >
-        {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
-      </RowSwitch>
-    </span>
-  )
-  const chevron = row.open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
-  return (
-    <div
-      role="treeitem"
-      aria-level={depth + 1}
-      aria-expanded={node.children.length > 0 ? row.open : undefined}
-      aria-selected={selected}
-      aria-posinset={row.position + 1}
-      aria-setsize={row.siblings}
-      aria-labelledby={renaming ? undefined : `name-${node.id}`}
-      tabIndex={tabbable ? 0 : -1}
-      data-row={node.id}
-      data-drop={mark}
-      className={`group relative flex h-[28px] items-center rounded-[3px] pr-1 ${selected ? 'bg-secondary text-secondary-content' : 'hover:bg-base-200'} ${hidden ? 'opacity-55' : ''}`}
-      style={{
-        paddingLeft: 2 + depth * 13,
-        outline: mark === 'inside' ? '1.5px solid var(--color-primary)' : undefined,
-      }}
-      onKeyDown={onKey}
-      onPointerDown={onPress}
-      onClick={(event) =>
-        editor.select(node.id, editor.viewId, event.shiftKey || event.ctrlKey || event.metaKey)
-      }
-      onDoubleClick={() => onRename(true)}
-    >
-      {(mark === 'before' || mark === 'after') && (
-        <i
-          className={`absolute right-1 left-1 h-[2px] bg-primary ${mark === 'before' ? '-top-px' : '-bottom-px'}`}
-        />
-      )}
-      <button
-        type="button"
-        tabIndex={-1}
-        aria-hidden={node.children.length === 0}
-        aria-label={row.open ? `Close ${node.name}` : `Open ${node.name}`}
-        className={`grid size-4 flex-none place-items-center faint ${node.children.length === 0 ? 'invisible' : ''}`}
-        onClick={(event) => {
-          event.stopPropagation()
-          onToggle()
-        }}
-        onDoubleClick={(event) => event.stopPropagation()}
-      >
-        {chevron}
-      </button>
-      {!section && (
-        <span className="mr-1.5 ml-0.5 flex-none soft">
-          <KindIcon node={node} />
-        </span>
-      )}
-      {renaming ? (
-        <RenameField
-          label={`Name of ${node.name}`}
-          value={node.name}
-          className="h-6 flex-1"
-          onRename={(name) => editor.commit([{ op: 'meta', node: node.id, name }], `Rename ${node.name}`)}
-          onDone={() => onRename(false)}
-        />
-      ) : (
-        <span id={`name-${node.id}`} className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>
-          {node.name}
-        </span>
-      )}
-      {node.locked && (
-        <span className="flex-none soft group-hover:hidden">
-          <Lock {...ICON} />
-        </span>
-      )}
-      {section ? (
-        <>
-          <span
-            className="w-[54px] flex-none text-right font-semibold"
-            data-height-of={node.id}
-            onPointerDown={(event) => event.stopPropagation()}
-            onClick={(event) => event.stopPropagation()}
-            onDoubleClick={(event) => event.stopPropagation()}
-          >
-            <NumberChip
-              label={`Height of ${node.name}`}
-              value={hidden ? 0 : (rect?.height ?? 0)}
-              className="rounded-[3px] px-1 font-semibold tabular-nums hover:bg-base-300/60"
-              context={{ min: 0, max: 100_000, whole: editor.view.fold }}
-              onChange={(px) =>
-                editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [
-                  node,
-                ])
-              }
-            />
-          </span>
-          <span
-            className="w-[44px] flex-none text-right text-[12px] tabular-nums soft group-hover:hidden"
-            data-offset-of={node.id}
-          >
-            {rect ? formatPx(rect.y) : '–'}
-          </span>
-          {switches}
-        </>
-      ) : (
-        <>
-          <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">
-            {wordsFor(doc, node, editor.view.id, layout)}
-          </span>
-          {switches}
-        </>
-      )}
-    </div>
-  )
-}
-
-function RowSwitch({
-  label,
-  onPress,
-  children,
-}: {
-  label: string
-  onPress: () => void
-  children: React.ReactNode
-}) {
-  return (
-    <button
-      type="button"
-      tabIndex={-1}
-      title={label}
-      aria-label={label}
-      className="grid size-5 place-items-center rounded-[3px] hover:bg-base-300"
-      onPointerDown={(event) => event.stopPropagation()}
-      onDoubleClick={(event) => event.stopPropagation()}
-      onClick={(event) => {
-        event.stopPropagation()
-        onPress()
-      }}
-    >
-      {children}
-    </button>
   )
 }

@@ -1,29 +1,23 @@
 /** Every command with its name and shortcut: the palette, the keyboard and the menus all read this list. */
-import { duplicateEdits, stepEdits } from '../../core/arrange/order'
+import { blocksAlike } from '../../core/arrange/find'
+import { lookOf } from '../../core/arrange/look'
+import { duplicateEdits, outermost, stepEdits } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { isText } from '../../core/document/kinds'
+import { cascaded } from '../../core/document/resolve'
 import { type Editor, makeId } from '../editor/editor-state'
 import { setTheme, theme } from '../editor/theme'
-
-export type Command = {
-  id: string
-  name: string
-  group: 'Block' | 'Page' | 'Board' | 'Project'
-  /** `Mod` is Ctrl, or ⌘ on a Mac. */
-  keys?: string
-  /** Left out: always. */
-  when?: (editor: Editor) => boolean
-  run: (editor: Editor) => void
-}
+import { AIDS } from './aid-commands'
+import { ARRANGE } from './arrange-commands'
+import type { Command } from './command'
+import { SECTIONS } from './section-commands'
+import { isChanged, keysFor } from './shortcuts'
 
 const hasBlock = (editor: Editor) => editor.selection.length > 0
 
 export function removeSelected(editor: Editor) {
   const { doc } = editor
-  // What lies in another selected block goes with it.
-  const ids = editor.selection.filter(
-    (id) => !doc.ancestors(id).some((node) => editor.selection.includes(node.id)),
-  )
+  const ids = outermost(doc, editor.selection)
   const first = doc.node(ids[0])
   const siblings = first.parent ? doc.node(first.parent).children : []
   const next =
@@ -68,6 +62,14 @@ const step = (by: -1 | 1) => (editor: Editor) => {
   if (node) editor.commit(stepEdits(editor.doc, node.id, by), `Move ${node.name}`)
 }
 
+function selectSame(editor: Editor) {
+  const { doc, selected } = editor
+  if (!selected) return
+  const found = blocksAlike(doc, editor.pageId, editor.view.id, selected.id)
+  editor.set({ selection: found })
+  editor.announce(`${found.length} alike`)
+}
+
 export const COMMANDS: Command[] = [
   { id: 'undo', name: 'Undo', group: 'Project', keys: 'Mod+Z', run: (editor) => editor.session.undo() },
   { id: 'redo', name: 'Redo', group: 'Project', keys: 'Mod+Shift+Z', run: (editor) => editor.session.redo() },
@@ -99,7 +101,15 @@ export const COMMANDS: Command[] = [
     when: (editor) => editor.selected !== undefined && isText(editor.selected.kind),
     run: (editor) => editor.set({ editing: { id: editor.selected!.id, view: editor.viewId } }),
   },
-  { id: 'climb', name: 'Select what it lies in', group: 'Block', keys: 'Escape', when: hasBlock, run: climb },
+  {
+    id: 'climb',
+    name: 'Select what it lies in',
+    group: 'Block',
+    keys: 'Escape',
+    when: (editor) => hasBlock(editor) || editor.drawing || editor.scaling !== undefined,
+    run: (editor) =>
+      editor.drawing || editor.scaling ? editor.set({ drawing: false, scaling: undefined }) : climb(editor),
+  },
   { id: 'wrap-row', name: 'Wrap in a row', group: 'Block', keys: 'R', when: hasBlock, run: wrap('row') },
   {
     id: 'wrap-column',
@@ -148,6 +158,82 @@ export const COMMANDS: Command[] = [
       editor.announce(editor.onlyHere ? `Changes only ${editor.view.name}` : 'Changes every view')
     },
   },
+  ...ARRANGE,
+  ...AIDS,
+  ...SECTIONS,
+  {
+    id: 'copy-look',
+    name: 'Copy the look',
+    group: 'Block',
+    keys: 'Mod+Shift+C',
+    when: hasBlock,
+    run: (editor) => {
+      const node = editor.selected!
+      editor.set({ look: { name: node.name, props: lookOf(cascaded(editor.doc, node, editor.view.id)) } })
+      editor.announce(`Look of ${node.name} copied`)
+    },
+  },
+  {
+    id: 'put-look',
+    name: 'Put the copied look on …',
+    group: 'Block',
+    keys: 'Mod+Shift+V',
+    when: (editor) => hasBlock(editor) && editor.look !== undefined,
+    run: (editor) => editor.set({ dialog: 'look' }),
+  },
+  {
+    id: 'find',
+    name: 'Find by name or words …',
+    group: 'Page',
+    keys: 'Mod+F',
+    run: (editor) => editor.set({ dialog: 'find' }),
+  },
+  {
+    id: 'select-same',
+    name: 'Select all of the same kind and look',
+    group: 'Block',
+    keys: 'A',
+    when: hasBlock,
+    run: selectSame,
+  },
+  {
+    id: 'budget',
+    name: 'Page budget …',
+    group: 'Page',
+    keys: 'P',
+    run: (editor) => editor.set({ dialog: 'budget' }),
+  },
+  {
+    id: 'draw-areas',
+    name: 'Draw areas over the columns',
+    group: 'Page',
+    keys: 'E',
+    run: (editor) => editor.set({ drawing: !editor.drawing }),
+  },
+  {
+    id: 'areas',
+    name: 'Areas in words …',
+    group: 'Page',
+    keys: 'Shift+E',
+    run: (editor) => editor.set({ dialog: 'areas' }),
+  },
+  {
+    id: 'history',
+    name: 'History …',
+    group: 'Project',
+    keys: 'Y',
+    run: (editor) => editor.set({ dialog: 'history' }),
+  },
+  {
+    id: 'clean',
+    name: 'Hide the tools, or bring them back',
+    group: 'Board',
+    keys: '0',
+    run: (editor) => {
+      const shown = editor.panels.ledger || editor.panels.spec || editor.showLattice
+      editor.set({ panels: { ledger: !shown, spec: !shown, shelf: false }, showLattice: !shown })
+    },
+  },
   {
     id: 'bench',
     name: 'Lattice bench',
@@ -189,11 +275,40 @@ export const COMMANDS: Command[] = [
   { id: 'zoom-real', name: 'Real size', group: 'Board', keys: 'Mod+0', run: (editor) => editor.zoomReal() },
   { id: 'fit', name: 'Fit the sheets', group: 'Board', keys: 'F', run: (editor) => editor.fit() },
   {
+    id: 'fit-selection',
+    name: 'Fit what is selected',
+    group: 'Board',
+    keys: 'Shift+F',
+    when: hasBlock,
+    run: (editor) => editor.fitSelection(),
+  },
+  {
+    id: 'next-section',
+    name: 'Next section',
+    group: 'Board',
+    keys: 'PageDown',
+    run: (editor) => editor.goSection(1),
+  },
+  {
+    id: 'last-section',
+    name: 'Section before',
+    group: 'Board',
+    keys: 'PageUp',
+    run: (editor) => editor.goSection(-1),
+  },
+  {
     id: 'lattice',
     name: 'Show or hide the lattice',
     group: 'Board',
     keys: 'L',
     run: (editor) => editor.set({ showLattice: !editor.showLattice }),
+  },
+  {
+    id: 'baseline',
+    name: 'Show or hide the baseline rhythm',
+    group: 'Board',
+    keys: 'Shift+B',
+    run: (editor) => editor.set({ showBaseline: !editor.showBaseline }),
   },
   {
     id: 'fold-ledger',
@@ -232,7 +347,8 @@ export function keysOf(event: KeyboardEvent): string {
 
 export function commandFor(keys: string): Command | undefined {
   return (
-    COMMANDS.find((command) => command.keys === keys) ?? COMMANDS.find((command) => command.id === ALSO[keys])
+    COMMANDS.find((command) => keysFor(command) === keys) ??
+    COMMANDS.find((command) => command.id === ALSO[keys] && !isChanged(command))
   )
 }
 
@@ -240,6 +356,8 @@ const MAC = typeof navigator !== 'undefined' && /Mac/.test(navigator.userAgent)
 export const showKeys = (keys: string) =>
   keys
     .replace('Mod', MAC ? '⌘' : 'Ctrl')
+    .replace('ArrowLeft', '←')
+    .replace('ArrowRight', '→')
     .replace('ArrowUp', '↑')
     .replace('ArrowDown', '↓')
     .replaceAll('+', ' ')

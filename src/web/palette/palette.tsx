@@ -5,6 +5,7 @@ import { useEditor } from '../editor/use-editor'
 import { Dialog } from '../parts/dialog'
 import { placeItem } from '../shelf/place-item'
 import { COMMANDS, showKeys } from './commands'
+import { keysFor } from './shortcuts'
 
 const ROW =
   'flex items-center justify-between rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
@@ -14,7 +15,7 @@ const HEADING =
 export function Palette() {
   const editor = useEditor()
   const close = () => editor.set({ dialog: undefined })
-  const groups = ['Block', 'Page', 'Board', 'Project'] as const
+  const groups = ['Block', 'Arrange', 'Page', 'Board', 'Project'] as const
   return (
     <Dialog title="All commands" onClose={close} width={480}>
       <Cmdk label="Commands" loop>
@@ -39,7 +40,11 @@ export function Palette() {
                   }}
                 >
                   {command.name}
-                  {command.keys && <kbd className="text-[12px] soft">{showKeys(command.keys)}</kbd>}
+                  {keysFor(command) && (
+                    <kbd className="[font-family:inherit] text-[12px] soft">
+                      {showKeys(keysFor(command)!)}
+                    </kbd>
+                  )}
                 </Cmdk.Item>
               ))}
             </Cmdk.Group>
@@ -76,30 +81,6 @@ export function Palette() {
           </Cmdk.Group>
         </Cmdk.List>
       </Cmdk>
-    </Dialog>
-  )
-}
-
-export function Shortcuts() {
-  const editor = useEditor()
-  return (
-    <Dialog title="Shortcuts" onClose={() => editor.set({ dialog: undefined })} width={560}>
-      <div className="grid max-h-[60vh] grid-cols-2 gap-x-8 overflow-y-auto">
-        {COMMANDS.filter((command) => command.keys).map((command) => (
-          <div key={command.id} className="rule-b flex items-baseline justify-between py-1.5">
-            <span>{command.name}</span>
-            <kbd className="text-[12px] soft">{showKeys(command.keys!)}</kbd>
-          </div>
-        ))}
-        <div className="rule-b flex items-baseline justify-between py-1.5">
-          <span>Move the board</span>
-          <kbd className="text-[12px] soft">wheel, or Space and drag</kbd>
-        </div>
-        <div className="rule-b flex items-baseline justify-between py-1.5">
-          <span>Closer or further at the pointer</span>
-          <kbd className="text-[12px] soft">Ctrl wheel, pinch</kbd>
-        </div>
-      </div>
     </Dialog>
   )
 }

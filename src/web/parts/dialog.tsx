@@ -19,7 +19,7 @@ export function Dialog({
     const dialog = element.current
     dialog?.showModal()
     // The platform would take the first button, which is Close.
-    dialog?.querySelector<HTMLElement>('input:not([type=checkbox])')?.focus()
+    dialog?.querySelector<HTMLElement>('[data-first], input:not([type=checkbox])')?.focus()
     return () => dialog?.close()
   }, [])
   return (

@@ -1,7 +1,10 @@
 /** A number that opens in place: takes arithmetic, steps with the arrow keys, says at the field what is wrong. */
-import { useEffect, useId, useRef, useState } from 'react'
+import { useContext, useEffect, useId, useRef, useState } from 'react'
 import { formatPx } from '../../core/lattice/solve'
+import { spanWidth } from '../../core/lattice/used'
 import { type QuantityContext, readQuantity } from '../../core/quantity/arithmetic'
+import { EditorContext } from '../editor/use-editor'
+import { useScrub } from './scrub'
 
 type Props = {
   label: string
@@ -16,6 +19,9 @@ type Props = {
   /** What an emptied field means; left out: a number is needed. */
   onClear?: () => void
 }
+
+/** When Tab last left a field, ms. */
+let tabbed = Number.NEGATIVE_INFINITY
 
 export function NumberChip({
   label,
@@ -36,7 +42,14 @@ export function NumberChip({
   useEffect(() => {
     if (open) field.current?.select()
   }, [open])
-  const reading = (typed: string) => readQuantity(typed, { current: value, ...context })
+  const editor = useContext(EditorContext)
+  // Columns mean the lattice that what is selected stands on.
+  const columns = (count: number) => {
+    const used = editor?.layout?.usedFor(editor.selected?.id)
+    return used ? spanWidth(used, count) : Number.NaN
+  }
+  const inColumns = editor?.layout && !context?.integer ? { columns } : {}
+  const reading = (typed: string) => readQuantity(typed, { current: value, ...inColumns, ...context })
   const start = () => {
     setText(value === undefined ? '' : formatPx(value))
     setProblem(undefined)
@@ -71,6 +84,10 @@ export function NumberChip({
     setProblem(undefined)
     onChange(next.value)
   }
+  const scrub = useScrub(value, step, (next) => {
+    const read = readQuantity(String(next), context)
+    if (read.ok) onChange(read.value)
+  })
   if (!open) {
     const words = shown ?? (value === undefined ? 'none' : `${formatPx(value)}${unit ?? ''}`)
     return (
@@ -78,8 +95,16 @@ export function NumberChip({
         type="button"
         className={className}
         aria-label={`${label}: ${words}`}
-        onClick={start}
-        onFocus={(event) => event.currentTarget.dataset.tabbed && start()}
+        title="Press to type, drag to change"
+        style={{ cursor: value === undefined ? undefined : 'ew-resize' }}
+        onPointerDown={scrub.start}
+        onClick={() => {
+          if (!scrub.dragged.current) start()
+        }}
+        onFocus={() => {
+          // From field to field by Tab: the next opens too.
+          if (performance.now() - tabbed < 100) start()
+        }}
       >
         {words}
       </button>
@@ -107,6 +132,8 @@ export function NumberChip({
         }}
         onKeyDown={(event) => {
           event.stopPropagation()
+          // Leaving takes the value; the next number then opens.
+          if (event.key === 'Tab') tabbed = performance.now()
           if (event.key === 'Enter') take()
           else if (event.key === 'Escape') stop()
           else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {

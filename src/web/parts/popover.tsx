@@ -31,14 +31,22 @@ export function Popover({
   }
   useLayoutEffect(() => {
     if (!open || !anchor.current || !panel.current) return
-    const box = anchor.current.getBoundingClientRect()
-    const { offsetHeight, offsetWidth } = panel.current
-    const below = box.bottom + 4 + offsetHeight < innerHeight
-    setAt({
-      left: Math.max(8, Math.min(box.left, innerWidth - offsetWidth - 8)),
-      top: below ? box.bottom + 4 : Math.max(8, box.top - offsetHeight - 4),
-    })
+    const place = () => {
+      if (!anchor.current || !panel.current) return
+      const box = anchor.current.getBoundingClientRect()
+      const { offsetHeight, offsetWidth } = panel.current
+      const below = box.bottom + 4 + offsetHeight < innerHeight
+      setAt({
+        left: Math.max(8, Math.min(box.left, innerWidth - offsetWidth - 8)),
+        top: below ? box.bottom + 4 : Math.max(8, box.top - offsetHeight - 4),
+      })
+    }
+    place()
+    // What grows while it is open stays in sight.
+    const observer = new ResizeObserver(place)
+    observer.observe(panel.current)
     panel.current.querySelector<HTMLElement>('[data-first], input, button, [tabindex="0"]')?.focus()
+    return () => observer.disconnect()
   }, [open])
   useEffect(() => {
     if (!open) return

@@ -1,12 +1,13 @@
 /** Fonts in the browser: the same files for shaping (core) and for drawing (CSS). */
 import type { Document } from '../../core/document/document'
-import { FontLibrary, fontFile } from '../../core/text/fonts'
+import { declaredOrder, type FontFile, FontLibrary, fontFile } from '../../core/text/fonts'
 import { fontsOf } from '../../core/text/needed'
-import { ParagraphCache } from '../../core/text/paragraph'
+import { ParagraphCache } from '../../core/text/paragraph-cache'
 
 export const library = new FontLibrary()
 export const paragraphs = new ParagraphCache(library)
 const loading = new Map<string, Promise<void>>()
+const faces = new Map<FontFile, FontFace>()
 
 /** Loads a file for both uses; a second call waits for the first. */
 function load(id: string): Promise<void> {
@@ -23,7 +24,7 @@ function load(id: string): Promise<void> {
         fetch(`/fonts/${id}.ttf`).then((response) => response.arrayBuffer()),
         face.load(),
       ])
-      document.fonts.add(face)
+      faces.set(file, face)
       library.add(id, new Uint8Array(bytes))
     })()
     // A failed load may be tried again; until then the layout uses what it has.
@@ -33,10 +34,24 @@ function load(id: string): Promise<void> {
   return job
 }
 
+/** Up to where documents have been looked through. */
+const seen = new WeakMap<Document, { tick: number; views: unknown }>()
+
 /** Makes sure every font of the document is there. @returns whether any had to be loaded */
 export async function ensureFonts(doc: Document): Promise<boolean> {
-  const missing = [...fontsOf(doc)].filter((id) => !library.has(id))
+  const before = seen.get(doc)
+  // Other views bring other overrides to bear on every text.
+  const since = before && before.views === doc.views ? before.tick : undefined
+  seen.set(doc, { tick: doc.tick, views: doc.views })
+  const missing = [...fontsOf(doc, since)].filter((id) => !library.has(id))
   if (missing.length === 0) return false
-  await Promise.allSettled(missing.map(load))
+  const loads = await Promise.allSettled(missing.map(load))
+  // What failed is looked for again with the next change.
+  if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
+  for (const file of declaredOrder([...faces.keys()])) {
+    const face = faces.get(file)!
+    document.fonts.delete(face)
+    document.fonts.add(face)
+  }
   return true
 }

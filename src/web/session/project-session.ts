@@ -15,6 +15,11 @@ type Step = { label: string; undo: Edit[]; redo: Edit[]; gesture?: string }
 type Unsaved = { key: string; edits: Edit[]; inverses: Edit[]; sent: boolean }
 
 const HISTORY = 500
+/** Steps that a reload keeps. */
+const REMEMBERED = 100
+/** A change is kept in the browser and sent when this long nothing followed, or at the latest after `LATEST`; ms. */
+const SOON = 150
+const LATEST = 1000
 
 export class ProjectSession {
   /** Rises with every change of the document, the history or the saved state. */
@@ -32,6 +37,8 @@ export class ProjectSession {
   private retry: ReturnType<typeof setTimeout> | undefined
   private attempts = 0
   private closed = false
+  private soon: ReturnType<typeof setTimeout> | undefined
+  private since = 0
 
   private constructor(
     readonly id: string,
@@ -44,6 +51,7 @@ export class ProjectSession {
     const session = new ProjectSession(id, Document.fromFile(file), revision)
     session.recover()
     session.listen()
+    addEventListener('pagehide', session.settle)
     return session
   }
 
@@ -74,7 +82,7 @@ export class ProjectSession {
     }
     const last = this.undos.at(-1)
     if (gesture !== undefined && last?.gesture === gesture) {
-      last.undo = [...inverses, ...last.undo]
+      last.undo = mergeInto(inverses, last.undo)
       last.redo = mergeInto(last.redo, edits)
     } else {
       this.undos.push({ label, undo: inverses, redo: edits, gesture })
@@ -90,6 +98,27 @@ export class ProjectSession {
   }
   get canRedo() {
     return this.redos.at(-1)?.label
+  }
+
+  /** Names of what can be undone and done again, oldest first; `done` of them stand. */
+  get history(): { labels: string[]; done: number } {
+    const again = this.redos.map((step) => step.label).reverse()
+    return { labels: [...this.undos.map((step) => step.label), ...again], done: this.undos.length }
+  }
+
+  /** Undoes or does again until `done` steps stand. */
+  goTo(done: number) {
+    while (this.undos.length > done && this.undos.length > 0) {
+      const before = this.undos.length
+      this.undo()
+      if (this.undos.length === before) return
+    }
+    while (this.undos.length < done && this.redos.length > 0) this.redo()
+  }
+
+  /** Whether the last step is that of a gesture. */
+  endsWith(gesture: string | undefined): boolean {
+    return gesture !== undefined && this.undos.at(-1)?.gesture === gesture
   }
 
   undo() {
@@ -128,10 +157,22 @@ export class ProjectSession {
     const last = this.unsaved.at(-1)
     if (last && !last.sent) {
       last.edits = mergeInto(last.edits, edits)
-      last.inverses = [...inverses, ...last.inverses]
+      last.inverses = mergeInto(inverses, last.inverses)
     } else this.unsaved.push({ key: nanoid(16), edits, inverses, sent: false })
-    this.remember()
+    if (this.saveState.kind === 'saved') this.saveState = { kind: 'saving' }
+    if (this.soon === undefined) this.since = Date.now()
+    clearTimeout(this.soon)
+    this.soon = setTimeout(this.settle, Math.max(0, Math.min(SOON, this.since + LATEST - Date.now())))
     this.changed(true)
+  }
+
+  /** Keeps what was changed where a closed tab or a reload finds it, and sends it. */
+  private readonly settle = () => {
+    if (this.soon === undefined) return
+    clearTimeout(this.soon)
+    this.soon = undefined
+    this.remember()
+    this.rememberHistory()
     void this.send()
   }
 
@@ -153,10 +194,32 @@ export class ProjectSession {
     }
   }
 
-  private recover() {
-    const stored = localStorage.getItem(this.storageKey)
+  /** The history survives a reload of its tab. A step that no longer applies then says so, as after others' changes. */
+  private rememberHistory() {
+    try {
+      const kept = { undos: this.undos.slice(-REMEMBERED), redos: this.redos.slice(-REMEMBERED) }
+      sessionStorage.setItem(`just-lattice:history:${this.id}`, JSON.stringify(kept))
+    } catch {
+      // Too long for the store, or forbidden: it lives as long as the tab.
+      sessionStorage.removeItem(`just-lattice:history:${this.id}`)
+    }
+  }
+
+  private recoverHistory() {
+    const stored = readStored<{ undos: Step[]; redos: Step[] }>(
+      sessionStorage,
+      `just-lattice:history:${this.id}`,
+    )
     if (!stored) return
-    for (const { key, edits } of JSON.parse(stored) as { key: string; edits: Edit[] }[]) {
+    this.undos = stored.undos.map((step) => ({ ...step, gesture: undefined }))
+    this.redos = stored.redos
+  }
+
+  private recover() {
+    this.recoverHistory()
+    const stored = readStored<{ key: string; edits: Edit[] }[]>(localStorage, this.storageKey)
+    if (!stored) return
+    for (const { key, edits } of stored) {
       try {
         this.unsaved.push({ key, edits, inverses: applyAll(this.doc, edits), sent: true })
       } catch (error) {
@@ -273,8 +336,19 @@ export class ProjectSession {
   }
 
   close() {
+    this.settle()
+    removeEventListener('pagehide', this.settle)
     this.closed = true
     clearTimeout(this.retry)
     this.stream?.close()
+  }
+}
+
+/** What was stored, or undefined when there is nothing or it cannot be read. */
+function readStored<T>(store: Storage, key: string): T | undefined {
+  try {
+    return JSON.parse(store.getItem(key) ?? 'null') ?? undefined
+  } catch {
+    return undefined
   }
 }

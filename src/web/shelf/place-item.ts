@@ -1,5 +1,6 @@
 /** Putting a shelf item on the page: after what is selected, or at the end. */
-import { orderAt } from '../../core/arrange/order'
+import { endOfPage } from '../../core/arrange/budget'
+import { orderAt, sectionOf } from '../../core/arrange/order'
 import { holdsBlocks } from '../../core/document/kinds'
 import type { Asset, NodeTree } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
@@ -11,12 +12,8 @@ import { type Editor, makeId } from '../editor/editor-state'
 export function sectionIndex(editor: Editor): number {
   const { doc } = editor
   const sections = doc.node(editor.pageId).children
-  const selected = editor.selected
-  if (selected) {
-    const own = [selected, ...doc.ancestors(selected.id)].find((node) => node.kind === 'section')
-    if (own) return sections.indexOf(own.id) + 1
-  }
-  return sections.length
+  const own = editor.selected && sectionOf(doc, editor.selected.id)
+  return own ? sections.indexOf(own.id) + 1 : endOfPage(doc, editor.pageId)
 }
 
 /** The box a new block goes into, and its position there. */
@@ -45,7 +42,9 @@ export function placeItem(editor: Editor, item: ShelfItem) {
   placeBlock(editor, (order) => plant(draft, makeId, order), `Place ${item.name}`)
 }
 
+/** Places a picture; one that the project does not have yet is added in the same step. */
 export function placePicture(editor: Editor, asset: Asset) {
+  const added: Edit[] = editor.doc.assets.has(asset.id) ? [] : [{ op: 'asset', id: asset.id, asset }]
   placeBlock(
     editor,
     (order) => ({
@@ -56,15 +55,16 @@ export function placePicture(editor: Editor, asset: Asset) {
       props: { asset: asset.id, alt: asset.name },
     }),
     `Place ${asset.name}`,
+    added,
   )
 }
 
-function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: string) {
+function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: string, before: Edit[] = []) {
   const { doc } = editor
   const place = blockPlace(editor)
   if (place) {
     const tree = make(orderAt(doc, place.parent, place.index))
-    insert(editor, [{ op: 'insert', parent: place.parent, tree }], tree, label)
+    insert(editor, [...before, { op: 'insert', parent: place.parent, tree }], tree, label)
     return
   }
   // An empty page: the block brings a section to lie in.
@@ -77,7 +77,7 @@ function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: st
     props: { flow: 'column', rowGap: 24, paddingTop: 64, paddingBottom: 64 },
     children: [block],
   }
-  insert(editor, [{ op: 'insert', parent: editor.pageId, tree: section }], block, label)
+  insert(editor, [...before, { op: 'insert', parent: editor.pageId, tree: section }], block, label)
 }
 
 function insert(editor: Editor, edits: Edit[], tree: NodeTree, label: string) {

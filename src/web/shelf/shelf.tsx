@@ -1,12 +1,16 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
-import { Image, LayoutPanelTop, Plus, Search, Shapes } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { Image, LayoutPanelTop, Search, Shapes } from 'lucide-react'
+import { useState } from 'react'
 import { SHELF } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
-import { useEditor } from '../editor/use-editor'
+import { useBoard, useEditor } from '../editor/use-editor'
+import { PictureButton } from '../parts/file-button'
+import { GuidesList } from './guides-list'
 import { placeItem, placePicture } from './place-item'
 import { readPicture } from './read-picture'
+import { Snapping } from './snapping'
 import { Thumbnail } from './thumbnail'
+import { TracingList } from './tracing-list'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 const PARTS = [
@@ -80,6 +84,9 @@ export function Shelf() {
           ))}
         </div>
         <div className="ml-auto flex items-center gap-1 text-[13px]">
+          <TracingList />
+          <GuidesList />
+          <Snapping />
           <button
             type="button"
             className={`plain-button ${editor.showLattice ? 'font-semibold' : 'soft'}`}
@@ -97,14 +104,7 @@ export function Shelf() {
           >
             Fit
           </button>
-          <button
-            type="button"
-            className="plain-button min-w-[58px] font-semibold tabular-nums"
-            title="Real size (Ctrl 0)"
-            onClick={() => editor.zoomReal()}
-          >
-            {Math.round(editor.camera.zoom * 100)} %
-          </button>
+          <Zoom />
         </div>
       </div>
       {open && (
@@ -165,41 +165,17 @@ export function Shelf() {
 
 function Pictures() {
   const editor = useEditor()
-  const field = useRef<HTMLInputElement>(null)
-  const [problem, setProblem] = useState<string>()
-  const take = async (files: FileList | null) => {
-    setProblem(undefined)
-    for (const file of files ?? []) {
-      try {
-        const asset = await readPicture(file, makeId())
-        editor.commit([{ op: 'asset', id: asset.id, asset }], `Add ${asset.name}`)
-      } catch (error) {
-        setProblem((error as Error).message)
-      }
-    }
-    if (field.current) field.current.value = ''
+  const take = async (file: File) => {
+    const asset = await readPicture(file, makeId())
+    editor.commit([{ op: 'asset', id: asset.id, asset }], `Add ${asset.name}`)
   }
   const assets = [...editor.doc.assets.values()]
   return (
     <>
       <div className="w-[208px] flex-none">
-        <button type="button" className="line-button" onClick={() => field.current?.click()}>
-          <Plus {...ICON} /> Add pictures
-        </button>
-        <input
-          ref={field}
-          type="file"
-          multiple
-          accept="image/svg+xml,image/png,image/jpeg,image/webp"
-          className="sr-only"
-          aria-label="Picture files"
-          onChange={(event) => void take(event.target.files)}
-        />
-        {problem && (
-          <p role="alert" className="mt-2 text-[12px] leading-4 text-error">
-            {problem}
-          </p>
-        )}
+        <PictureButton label="Picture files" multiple take={take}>
+          Add pictures
+        </PictureButton>
       </div>
       <div className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
         {assets.length === 0 && (
@@ -227,5 +203,20 @@ function Pictures() {
         ))}
       </div>
     </>
+  )
+}
+
+/** How large the sheets are drawn; pressed, real size. */
+function Zoom() {
+  const editor = useBoard()
+  return (
+    <button
+      type="button"
+      className="plain-button min-w-[58px] font-semibold tabular-nums"
+      title="Real size (Ctrl 0)"
+      onClick={() => editor.zoomReal()}
+    >
+      {Math.round(editor.camera.zoom * 100)} %
+    </button>
   )
 }

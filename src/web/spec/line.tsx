@@ -3,7 +3,15 @@ import { Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Node } from '../../core/document/document'
 import type { PropKey } from '../../core/document/schema'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
+
+/** Whether the selected blocks differ in a property. */
+function isMixed(editor: Editor, key: PropKey): boolean {
+  if (editor.selection.length < 2) return false
+  const words = editor.selection.map((id) => JSON.stringify(editor.resolved(editor.doc.node(id))[key]))
+  return words.some((each) => each !== words[0])
+}
 
 export function Line({
   node,
@@ -16,6 +24,7 @@ export function Line({
 }) {
   const editor = useEditor()
   const own = editor.overridden(node).filter((key) => keys.includes(key))
+  const mixed = keys.some((key) => isMixed(editor, key))
   const { views } = editor.doc
   const narrower = views.slice(views.findIndex((view) => view.id === editor.view.id) + 1)
   const differing = narrower.filter((view) =>
@@ -34,6 +43,15 @@ export function Line({
         />
       )}
       {children}
+      {mixed && (
+        <span
+          data-mixed={keys[0]}
+          className="rounded-[3px] bg-base-200 px-1 text-[11px] leading-[18px] soft"
+          title="The selected blocks differ here; a change makes them alike"
+        >
+          mixed
+        </span>
+      )}
       {own.length > 0 && (
         <button
           type="button"

@@ -1,16 +1,17 @@
-/** Look, type, picture and link: the rest of the spec's statements. */
-import { useState } from 'react'
+/** Look, type and picture: the spec's statements about how a block appears. */
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import type { PropKey, Props } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { FAMILIES } from '../../core/text/fonts'
+import { usedLineHeight } from '../../core/text/line-box'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
 import { LengthChip } from './inside'
 import { Line } from './line'
+import { WordsLine } from './words'
 
 function useSet(node: Node) {
   const editor = useEditor()
@@ -100,7 +101,7 @@ export function TypeLines({ node }: { node: Node }) {
   const raw = cascaded(editor.doc, node, editor.view.id)
   const height = resolved.lineHeight!
   const styles = editor.doc.tokenTable.names('typography')
-  const line = 'px' in height ? height.px : height.ratio * resolved.fontSize
+  const line = usedLineHeight(height, resolved.fontSize)
   return (
     <>
       <Line node={node} keys={['type', 'fontFamily']}>
@@ -148,6 +149,8 @@ export function TypeLines({ node }: { node: Node }) {
         <NumberChip
           label="Line height in px"
           value={line}
+          shown={line === undefined ? 'the font’s own' : undefined}
+          onClear={() => set({ lineHeight: 'normal' }, 'Line height')}
           context={{ min: 0, max: 2000 }}
           onChange={(px) =>
             set(
@@ -165,7 +168,7 @@ export function TypeLines({ node }: { node: Node }) {
           onChoose={(fontWeight) => set({ fontWeight }, 'Font weight')}
         />
       </Line>
-      <Line node={node} keys={['color', 'textAlign', 'textCase', 'letterSpacing']}>
+      <Line node={node} keys={['color', 'textAlign', 'textCase', 'letterSpacing', 'overflowWrap']}>
         <span>Ink</span>
         <ColorChip
           label="Ink"
@@ -199,6 +202,21 @@ export function TypeLines({ node }: { node: Node }) {
           ]}
           value={resolved.textCase as string}
           onChoose={(textCase) => set({ textCase: textCase as Props['textCase'] }, 'Case')}
+        />
+        <Choice
+          label="Long words"
+          options={[
+            { value: 'normal', label: 'words kept whole' },
+            {
+              value: 'anywhere',
+              label: 'long words broken',
+              hint: 'only where one is too long for its line',
+            },
+          ]}
+          value={resolved.overflowWrap as string}
+          onChoose={(overflowWrap) =>
+            set({ overflowWrap: overflowWrap as Props['overflowWrap'] }, 'Long words')
+          }
         />
       </Line>
     </>
@@ -299,97 +317,5 @@ export function PictureLines({ node }: { node: Node }) {
       </Line>
       <WordsLine node={node} prop="alt" label="Said as" placeholder="for who cannot see it" />
     </>
-  )
-}
-
-export function LinkLine({ node }: { node: Node }) {
-  const editor = useEditor()
-  if (node.kind === 'box' && node.props.link === undefined) {
-    return (
-      <div className="flex min-h-[30px] items-center gap-2">
-        <span className="soft">Leads nowhere.</span>
-        <button
-          type="button"
-          className="plain-button text-primary"
-          onClick={() =>
-            editor.commit([{ op: 'set', node: node.id, props: { link: '#', tag: 'a' } }], `Link ${node.name}`)
-          }
-        >
-          Make it a link
-        </button>
-      </div>
-    )
-  }
-  return (
-    <>
-      <div className="flex flex-wrap gap-1 pb-1">
-        {editor.doc.pagesInOrder().map((page) => (
-          <button
-            key={page.id}
-            type="button"
-            aria-pressed={node.props.link === page.path}
-            className="chip aria-pressed:bg-secondary aria-pressed:text-secondary-content"
-            onClick={() =>
-              editor.commit(
-                [
-                  {
-                    op: 'set',
-                    node: node.id,
-                    props: { link: page.path, ...(node.kind === 'button' ? {} : { tag: 'a' }) },
-                  },
-                ],
-                `Link ${node.name}`,
-              )
-            }
-          >
-            {page.name}
-          </button>
-        ))}
-      </div>
-      <WordsLine node={node} prop="link" label="Leads to" placeholder="/page or address" />
-    </>
-  )
-}
-
-/** A line of words typed into a field; the same on every view. */
-function WordsLine({
-  node,
-  prop,
-  label,
-  placeholder,
-}: {
-  node: Node
-  prop: 'alt' | 'link'
-  label: string
-  placeholder: string
-}) {
-  const editor = useEditor()
-  const [typed, setTyped] = useState<string>()
-  const take = () => {
-    if (typed !== undefined && typed !== (node.props[prop] ?? '')) {
-      const tag = prop === 'link' && node.kind === 'text' ? { tag: typed === '' ? 'p' : 'a' } : {}
-      editor.commit(
-        [{ op: 'set', node: node.id, props: { [prop]: typed === '' ? null : typed, ...tag } }],
-        `${label} of ${node.name}`,
-      )
-    }
-    setTyped(undefined)
-  }
-  return (
-    <label className="flex min-h-[32px] items-center gap-2">
-      <span className="flex-none">{label}</span>
-      <input
-        className="text-field min-w-0 flex-1"
-        placeholder={placeholder}
-        value={typed ?? node.props[prop] ?? ''}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => {
-          event.stopPropagation()
-          if (event.key === 'Enter') take()
-          if (event.key === 'Escape') setTyped(undefined)
-        }}
-      />
-    </label>
   )
 }

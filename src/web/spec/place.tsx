@@ -9,6 +9,7 @@ import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'
 import { Line } from './line'
+import { PinsPicture } from './pins-picture'
 
 const ORDINALS = [
   'First',
@@ -76,6 +77,7 @@ export function Place({ node }: { node: Node }) {
         </span>
       </div>
       {layout && isOnLattice(layout, node) && <Columns node={node} />}
+      {!lifted && <Before node={node} />}
       {!free && (
         <Line node={node} keys={['lifted']}>
           <Choice
@@ -115,8 +117,40 @@ export function Place({ node }: { node: Node }) {
           )}
         </Line>
       )}
+      {lifted && <PinsPicture node={node} />}
       {lifted && <Pins node={node} />}
+      <Line node={node} keys={['rotate']}>
+        <span>Turned by</span>
+        <NumberChip
+          label="Turn"
+          value={resolved.rotate ?? 0}
+          unit="°"
+          context={{ min: -360, max: 360 }}
+          onChange={(rotate) => editor.setProps({ rotate: rotate % 360 }, `Turn ${node.name}`)}
+        />
+      </Line>
     </>
+  )
+}
+
+/** More distance before a block than its row or column gives all of them. */
+function Before({ node }: { node: Node }) {
+  const editor = useEditor()
+  const flow = editor.layout?.boxes.get(node.parent!)?.flow
+  if (flow !== Flow.Row && flow !== Flow.Column) return null
+  return (
+    <Line node={node} keys={['spaceBefore']}>
+      <span>{flow === Flow.Row ? 'Left of it' : 'Above it'}</span>
+      <NumberChip
+        label="Distance before it"
+        value={editor.resolved(node).spaceBefore}
+        unit=" px"
+        context={{ min: 0, max: 10_000 }}
+        onChange={(spaceBefore) => editor.setProps({ spaceBefore }, `Distance before ${node.name}`)}
+        onClear={() => editor.setProps({ spaceBefore: null }, `Distance before ${node.name}`)}
+      />
+      <span>more than the gap</span>
+    </Line>
   )
 }
 
@@ -125,7 +159,7 @@ function Columns({ node }: { node: Node }) {
   const layout = editor.layout!
   const cover = coverOf(layout, node.id)
   if (!cover) return null
-  const { columns } = layout.used
+  const { columns } = layout.usedFor(node.id)
   const place = (from: number, to: number) =>
     editor.setProps({ width: sizeOnColumns(layout, node, from, to) }, `Place ${node.name} on columns`)
   const context = { min: 1, max: columns, integer: true }

@@ -56,7 +56,7 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     else if (kind === 'svh')
       commit({ kind, percent: Math.max(1, Math.round((now / editor.view.fold) * 100)) })
     else {
-      const used = layout!.used
+      const used = layout!.usedFor(node.id)
       const span = Math.min(
         used.columns,
         Math.max(1, Math.round((now + used.gutter) / (used.columnWidth + used.gutter))),
@@ -73,7 +73,7 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     min: 0,
     max: 100_000,
     whole: parentSize(),
-    columns: layout ? (count: number) => spanWidth(layout.used, count) : undefined,
+    columns: layout ? (count: number) => spanWidth(layout.usedFor(node.id), count) : undefined,
   }
   return (
     <>

@@ -6,11 +6,14 @@ import { holdsBlocks, isText } from '../../core/document/kinds'
 import { LatticeBench } from '../bench/lattice-bench'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
+import { Arrange } from './arrange'
 import { Inside } from './inside'
 import { Group, Line } from './line'
-import { LinkLine, Look, PictureLines, TypeLines } from './look'
+import { Look, PictureLines, TypeLines } from './look'
 import { Place } from './place'
+import { SectionLatticeLines } from './section-lattice'
 import { SizeChips } from './size-chip'
+import { LinkLine } from './words'
 
 export function Spec() {
   const editor = useEditor()
@@ -47,7 +50,7 @@ function BlockSpec({ node }: { node: Node }) {
           aria-label={node.locked ? 'Unlock' : 'Lock'}
           onClick={() =>
             editor.commit(
-              [{ op: 'meta', node: node.id, locked: !node.locked }],
+              editor.selection.map((id) => ({ op: 'meta', node: id, locked: !node.locked })),
               node.locked ? 'Unlock' : 'Lock',
             )
           }
@@ -70,6 +73,16 @@ function BlockSpec({ node }: { node: Node }) {
         {node.kind !== 'section' && (
           <Group title="Place">
             <Place node={node} />
+          </Group>
+        )}
+        {(many > 1 || editor.layout?.boxes.get(node.id)?.pins) && (
+          <Group title="Arrange">
+            <Arrange />
+          </Group>
+        )}
+        {node.kind === 'section' && (
+          <Group title="Place">
+            <SectionLatticeLines node={node} />
           </Group>
         )}
         <Group title="Size">

@@ -1,0 +1,56 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  type Camera,
+  centredAt,
+  fitRect,
+  fitSheets,
+  MAX_ZOOM,
+  MIN_ZOOM,
+  ROOM_LEFT,
+  ROOM_TOP,
+  zoomedAt,
+} from './camera'
+
+const board = { width: 740, height: 700 }
+const camera: fc.Arbitrary<Camera> = fc.record({
+  x: fc.integer({ min: -5000, max: 5000 }),
+  y: fc.integer({ min: -5000, max: 5000 }),
+  zoom: fc.double({ min: MIN_ZOOM, max: MAX_ZOOM, noNaN: true }),
+})
+
+describe('the camera', () => {
+  test('zooming keeps the point under the pointer', () => {
+    fc.assert(
+      fc.property(camera, fc.double({ min: 0.01, max: 20, noNaN: true }), (before, wanted) => {
+        const at = { x: 300, y: 200 }
+        const after = zoomedAt(before, wanted, at)
+        expect(after.zoom).toBeGreaterThanOrEqual(MIN_ZOOM)
+        expect(after.zoom).toBeLessThanOrEqual(MAX_ZOOM)
+        expect((at.x - after.x) / after.zoom).toBeCloseTo((at.x - before.x) / before.zoom, 4)
+        expect((at.y - after.y) / after.zoom).toBeCloseTo((at.y - before.y) / before.zoom, 4)
+      }),
+    )
+  })
+  test('fitted sheets lie wholly across the board, a fitted rect wholly on it', () => {
+    const { x, zoom } = fitSheets(board, [1440, 390], 5000)
+    expect(x).toBe(ROOM_LEFT)
+    expect(x + (1440 + 390) * zoom).toBeLessThan(board.width)
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 6000 }), fc.integer({ min: 1, max: 6000 }), (width, height) => {
+        const rect = { x: 900, y: 400, width, height }
+        const fit = fitRect(board, rect)
+        expect(fit.x + rect.x * fit.zoom).toBeGreaterThanOrEqual(ROOM_LEFT - 0.001)
+        expect(fit.y + rect.y * fit.zoom).toBeGreaterThanOrEqual(ROOM_TOP - 0.001)
+        expect(fit.x + (rect.x + width) * fit.zoom).toBeLessThanOrEqual(board.width)
+        expect(fit.y + (rect.y + height) * fit.zoom).toBeLessThanOrEqual(board.height)
+      }),
+    )
+  })
+  test('at real size a block is in the middle, a wide one begins at the left', () => {
+    const narrow = centredAt(board, { x: 900, y: 1400, width: 100, height: 50 }, 1)
+    expect(narrow.x + 950).toBe(board.width / 2)
+    const wide = centredAt(board, { x: 900, y: 1400, width: 1200, height: 50 }, 1)
+    expect(wide.x + 900).toBe(ROOM_LEFT)
+  })
+})

@@ -1,0 +1,57 @@
+/** The board's camera: one translation and one scale, from the sheets' px to the screen's. */
+import type { Rect } from '../../core/layout/rect'
+
+export type Camera = { x: number; y: number; zoom: number }
+type Size = { width: number; height: number }
+
+export const MIN_ZOOM = 0.05
+export const MAX_ZOOM = 8
+
+/** Space between two sheets, in the sheets' own px. */
+export const SHEET_GAP = 72
+
+/** Screen px left of and above the first sheet, for the rulers, the heights and the column header. */
+export const ROOM_LEFT = 72
+export const ROOM_TOP = 76
+const ROOM_RIGHT = 30
+const ROOM_BOTTOM = 26
+
+const within = (zoom: number) => Math.min(MAX_ZOOM, Math.max(MIN_ZOOM, zoom))
+
+/** All sheets side by side, as wide as the board: of a long page the top. */
+export function fitSheets(board: Size, widths: readonly number[], height: number): Camera {
+  const total = widths.reduce((sum, width) => sum + width, 0)
+  const gaps = (widths.length - 1) * (SHEET_GAP / 2)
+  const across = (board.width - ROOM_LEFT - ROOM_RIGHT - gaps) / total
+  const down = (board.height - ROOM_TOP - ROOM_BOTTOM) / Math.max(400, height)
+  return { x: ROOM_LEFT, y: ROOM_TOP, zoom: Math.min(1, Math.max(MIN_ZOOM, across, Math.min(across, down))) }
+}
+
+/** A rect of the board as large as fits, in the middle. */
+export function fitRect(board: Size, rect: Rect): Camera {
+  const across = (board.width - ROOM_LEFT - ROOM_RIGHT) / Math.max(1, rect.width)
+  const down = (board.height - ROOM_TOP - ROOM_BOTTOM) / Math.max(1, rect.height)
+  const zoom = within(Math.min(across, down, 4))
+  return {
+    x: ROOM_LEFT + (board.width - ROOM_LEFT - ROOM_RIGHT - rect.width * zoom) / 2 - rect.x * zoom,
+    y: ROOM_TOP + (board.height - ROOM_TOP - ROOM_BOTTOM - rect.height * zoom) / 2 - rect.y * zoom,
+    zoom,
+  }
+}
+
+/** A rect of the board in the middle at a zoom; what is wider than the board is shown from its left edge. */
+export function centredAt(board: Size, rect: Rect, zoom: number): Camera {
+  const x =
+    rect.width * zoom > board.width - 80
+      ? ROOM_LEFT - rect.x * zoom
+      : board.width / 2 - (rect.x + rect.width / 2) * zoom
+  const y = board.height / 2 - (rect.y + Math.min(rect.height, board.height / zoom - 160) / 2) * zoom
+  return { x: Math.min(ROOM_LEFT, x), y: Math.min(ROOM_TOP, y), zoom }
+}
+
+/** Another zoom, with the point `at` (screen px on the board) staying where it is. */
+export function zoomedAt(camera: Camera, wanted: number, at: { x: number; y: number }): Camera {
+  const zoom = within(wanted)
+  const scale = zoom / camera.zoom
+  return { x: at.x - (at.x - camera.x) * scale, y: at.y - (at.y - camera.y) * scale, zoom }
+}

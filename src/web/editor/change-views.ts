@@ -1,0 +1,29 @@
+/** Changing views' lattices: where columns become fewer or much narrower, what would no longer fit is told first. */
+import type { View } from '../../core/document/schema'
+import { growsTight } from '../../core/lattice/fit'
+import { askLayout } from '../session/layout-worker'
+import type { Editor } from './editor-state'
+
+/** Only the last question's answer counts. */
+let asked = 0
+
+/** Commits `views`, at once or when the user has said so. */
+export function changeViews(editor: Editor, views: View[], label: string, gesture?: string) {
+  const now = ++asked
+  const commit = () => {
+    asked++
+    editor.set({ latticeQuestion: undefined })
+    editor.commit([{ op: 'views', views }], label, gesture)
+  }
+  const before = new Map(editor.doc.views.map((view) => [view.id, view]))
+  const tight = views.some((view) => before.has(view.id) && growsTight(before.get(view.id)!, view))
+  if (!tight) return commit()
+  askLayout({ ask: 'misfits', file: editor.doc.toFile(), views }).then(
+    (misfits) => {
+      if (now !== asked) return
+      if (misfits.length === 0) commit()
+      else editor.set({ latticeQuestion: { misfits, commit } })
+    },
+    (error: Error) => editor.session.say(`the lattice could not be tried: ${error.message}`),
+  )
+}

@@ -1,0 +1,60 @@
+/** What a tab shows, has selected and is doing: plain values, changed by the editor's `set`. */
+import type { LookOf } from '../../core/arrange/look'
+import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
+import type { Misfit } from '../../core/lattice/fit'
+import type { Drag } from '../board/drag'
+import type { Camera } from './camera'
+
+export class DeskState {
+  pageId = ''
+  selection: string[] = []
+  /** The sheet that commands and the spec speak of. */
+  viewId = ''
+  /** Whether a change is made for every view or only for the active one and narrower ones. */
+  onlyHere = false
+  hiddenViews = new Set<string>()
+  /** The text being edited in place. */
+  editing: { id: string; view: string } | undefined
+  camera: Camera = { x: 60, y: 60, zoom: 0.4 }
+  showLattice = true
+  showBaseline = false
+  /** Guides, gauges left on sheets. */
+  showAids = true
+  rulers = true
+  /** px that a nudge with Shift goes. */
+  step = 8
+  /** Whether a press on a sheet draws an area. */
+  drawing = false
+  /** A tracing that is being scaled, and the points pressed so far, px on its sheet. */
+  scaling: { id: string; points: { x: number; y: number }[] } | undefined
+  /** What each view's rulers count from, px on its sheet. */
+  zeros: ReadonlyMap<string, { x: number; y: number }> = new Map<string, { x: number; y: number }>()
+  panels = { ledger: true, spec: true, shelf: false }
+  shelfPart: 'sections' | 'blocks' | 'pictures' = 'sections'
+  dialog:
+    | 'page'
+    | 'palette'
+    | 'views'
+    | 'shortcuts'
+    | 'settle'
+    | 'repeat'
+    | 'budget'
+    | 'areas'
+    | 'history'
+    | 'look'
+    | 'find'
+    | undefined
+  announcement = ''
+  /** A lattice that is waiting to be taken or left. */
+  latticeQuestion: { misfits: Misfit[]; commit: () => void } | undefined
+  /** While something is dragged that changes props in many places: its changes are one step of the history. */
+  openGesture: string | undefined
+  /** What a gesture on the board is doing now. */
+  drag: Drag | undefined
+  /** While the gauge's key is held: what the pointer is on. */
+  gauge: { view: string; id: string | undefined } | undefined
+  /** A look that was copied, and from which block. */
+  look: { name: string; props: LookOf } | undefined
+  /** What blocks snap to. */
+  snapping: ReadonlySet<SnapKind> = new Set(SNAP_KINDS.filter((kind) => kind !== 'thirds'))
+}

@@ -1,0 +1,38 @@
+/** The layouts of the open page, one a sheet, kept and brought up to the document. */
+import type { Document } from '../../core/document/document'
+import type { View } from '../../core/document/schema'
+import { PageLayout } from '../../core/layout/page'
+import { library, paragraphs } from '../session/fonts'
+
+/** Blocks from which on a page is opened sheet by sheet. */
+const LARGE = 3000
+
+export class PageLayouts {
+  private readonly byView = new Map<string, PageLayout>()
+  constructor(private readonly doc: Document) {}
+
+  of(view: string): PageLayout | undefined {
+    return this.byView.get(view)
+  }
+
+  clear() {
+    this.byView.clear()
+  }
+
+  /**
+   * Lays out what is new or changed on a page's sheets and forgets sheets not among them. A large page is opened with the active
+   * sheet alone. @returns whether every sheet is there
+   */
+  update(page: string, views: readonly View[], active: View): boolean {
+    const { byView, doc } = this
+    const opening = byView.size === 0 && doc.nodes.size > LARGE && views.length > 1
+    for (const view of opening ? [active] : views) {
+      const known = byView.get(view.id)
+      if (known && known.page === page) known.update(view.width)
+      else
+        byView.set(view.id, new PageLayout(doc, page, view.id, view.width, paragraphs, () => library.version))
+    }
+    for (const id of byView.keys()) if (!views.some((view) => view.id === id)) byView.delete(id)
+    return !opening
+  }
+}

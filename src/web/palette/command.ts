@@ -1,0 +1,12 @@
+import type { Editor } from '../editor/editor-state'
+
+export type Command = {
+  id: string
+  name: string
+  group: 'Block' | 'Arrange' | 'Page' | 'Board' | 'Project'
+  /** `Mod` is Ctrl, or ⌘ on a Mac. */
+  keys?: string
+  /** Left out: always. */
+  when?: (editor: Editor) => boolean
+  run: (editor: Editor) => void
+}

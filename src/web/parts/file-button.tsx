@@ -1,0 +1,50 @@
+/** A button that asks for picture files, and says beside it what was wrong with them. */
+import { Plus } from 'lucide-react'
+import { type ReactNode, useRef, useState } from 'react'
+
+type Props = {
+  /** What the files are, for whoever cannot see the button. */
+  label: string
+  multiple?: boolean
+  /** Takes one file. @throws Error with a reason for the user */
+  take: (file: File) => Promise<void>
+  children: ReactNode
+}
+
+export function PictureButton({ label, multiple = false, take, children }: Props) {
+  const field = useRef<HTMLInputElement>(null)
+  const [problem, setProblem] = useState<string>()
+  const takeAll = async (files: FileList | null) => {
+    setProblem(undefined)
+    for (const file of files ?? []) {
+      try {
+        await take(file)
+      } catch (error) {
+        setProblem((error as Error).message)
+      }
+    }
+    if (field.current) field.current.value = ''
+  }
+  return (
+    <>
+      <button type="button" className="line-button" data-first onClick={() => field.current?.click()}>
+        <Plus size={16} strokeWidth={1.75} aria-hidden /> {children}
+      </button>
+      <input
+        ref={field}
+        type="file"
+        multiple={multiple}
+        accept="image/svg+xml,image/png,image/jpeg,image/webp"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label={label}
+        onChange={(event) => void takeAll(event.target.files)}
+      />
+      {problem && (
+        <p role="alert" className="mt-2 text-[12px] leading-4 text-error">
+          {problem}
+        </p>
+      )}
+    </>
+  )
+}
