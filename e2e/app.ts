@@ -1,9 +1,9 @@
 /** The app under test: its own database, its own port, stopped at the end. */
-import { mkdtemp, rm } from 'node:fs/promises'
+import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
-import { type Running, serve } from '../src/cli/serve'
+import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
 
 export const test = base.extend<{ desk: Page }, { app: Running }>({
   app: [
@@ -17,12 +17,15 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
     },
     { scope: 'worker', timeout: 120_000 },
   ],
-  /** The demo project, open. */
+  /** A project of its own with the demo's content, open: no test sees what another did. */
   desk: async ({ page, app }, use) => {
-    await page.goto(app.address)
-    await page.getByRole('link', { name: 'Open Hollow Oak Seed Library', exact: true }).click()
+    const file = await readFile(DEMO_FILE, 'utf8')
+    const made = await page.request.post(`${app.address}api/projects`, { data: { file } })
+    const { id } = (await made.json()) as { id: string }
+    await page.goto(`${app.address}projects/${id}`)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
     await use(page)
+    await page.request.delete(`${app.address}api/projects/${id}`)
   },
 })
 
@@ -54,15 +57,25 @@ export type Stored = {
     views: {
       id: string
       width: number
+      safe?: number
       lattice: { columns: number; gutter: number; container: number | null; margin: number }
     }[]
     pages: StoredPage[]
     name: string
   }
 }
-type StoredPage = { id: string; name: string; path: string; sections: StoredNode[] }
+export type StoredAid = {
+  kind: string
+  id: string
+  view: string
+  axis?: string
+  at?: number
+  [key: string]: unknown
+}
+type StoredPage = { id: string; name: string; path: string; aids?: StoredAid[]; sections: StoredNode[] }
 export type StoredNode = {
   id: string
+  order: string
   name: string
   kind: string
   props: Record<string, unknown>

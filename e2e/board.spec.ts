@@ -3,7 +3,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
-import { expect, findNode, onSheet, row, saved, stored, test } from './app'
+import { choose, expect, findNode, onSheet, row, saved, stored, test } from './app'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -47,6 +47,40 @@ test('nothing serious for axe-core, light and dark', async ({ page, app }) => {
     await page.getByRole('tab', { name: /Sections/ }).click()
     await page.keyboard.press('b')
     await page.getByRole('button', { name: theme, exact: true }).click()
+  }
+})
+
+test('nothing serious for axe-core in the dialogs and the menu, light and dark', async ({ desk }) => {
+  for (const theme of ['Dark', 'Light']) {
+    await desk.getByRole('button', { name: theme, exact: true }).click()
+    await row(desk, 'Hero').click()
+    for (const keys of ['p', 'y', 'ControlOrMeta+f', 'Shift+R', 'Shift+E', '?']) {
+      await desk.keyboard.press(keys)
+      await desk.getByRole('dialog').waitFor()
+      expect(await serious(desk), keys).toEqual([])
+      await desk.keyboard.press('Escape')
+      await expect(desk.getByRole('dialog')).toHaveCount(0)
+    }
+    const sheet = (await desk.locator('[data-sheet=desktop]').boundingBox())!
+    await desk.mouse.click(sheet.x + sheet.width / 2, sheet.y + 20, { button: 'right' })
+    await desk.getByRole('menu').waitFor()
+    expect(await serious(desk)).toEqual([])
+    await desk.keyboard.press('Escape')
+    await desk.keyboard.press('b')
+    for (const name of [/^Guides on/, /^Tracing on/, /^Snapping/]) {
+      await desk.getByRole('button', { name }).click()
+      if (String(name).includes('Guides'))
+        await desk.getByRole('button', { name: 'thirds', exact: true }).click()
+      expect(await serious(desk), String(name)).toEqual([])
+      await desk.keyboard.press('Escape')
+    }
+    await desk.getByRole('treeitem', { name: 'Header', exact: true }).press('ArrowRight')
+    const loose = desk.locator('[role=treeitem][aria-level="2"]').first()
+    await loose.click()
+    await choose(desk, /^In the flow or lifted/, 'lifted')
+    await desk.locator('[data-pins-picture]').waitFor()
+    expect(await serious(desk), 'pins').toEqual([])
+    await desk.keyboard.press('ControlOrMeta+z')
   }
 })
 
