@@ -1,5 +1,11 @@
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  test: { include: ['src/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000, maxWorkers: 2 },
+  test: {
+    include: ['src/**/*.test.ts'],
+    setupFiles: ['./vitest.setup.ts'],
+    testTimeout: 180_000,
+    hookTimeout: 300_000,
+    maxWorkers: 2,
+  },
 })

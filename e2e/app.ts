@@ -15,7 +15,7 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
       await running.stop().catch(() => undefined)
       await rm(data, { recursive: true, force: true })
     },
-    { scope: 'worker', timeout: 120_000 },
+    { scope: 'worker', timeout: 300_000 },
   ],
   /** A project of its own with the demo's content, open: no test sees what another did. */
   desk: async ({ page, app }, use) => {

@@ -1,11 +1,12 @@
 /** Chromium for measuring: pages from memory, boxes and lines read back. */
-import { type Browser, chromium, type Page } from '@playwright/test'
+import { statfsSync } from 'node:fs'
+import { type Browser, chromium, type LaunchOptions, type Page } from '@playwright/test'
 import type { SiteFiles } from '../core/handoff/site'
 import type { Rect } from '../core/layout/rect'
 import { woff2 } from '../server/fonts'
 
-export const CHROMIUM = '/usr/bin/chromium'
-export const CHROMIUM_FLAGS = [
+const CHROMIUM = '/usr/bin/chromium'
+const CHROMIUM_FLAGS = [
   '--no-sandbox',
   '--disable-background-networking',
   '--disable-gpu',
@@ -27,7 +28,23 @@ const TYPES: Record<string, string> = {
   json: 'application/json',
 }
 
-export const launch = () => chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+/** A folder held in memory, if this machine has one with room: what is written there never waits for a disk. */
+export function memoryFolder(): string | undefined {
+  try {
+    const { bavail, bsize } = statfsSync('/dev/shm')
+    return bavail * bsize > 2 ** 31 ? '/dev/shm' : undefined
+  } catch {
+    return undefined
+  }
+}
+
+/** How Chromium is started everywhere; with room in memory its processes share that rather than files on a disk. */
+export const LAUNCH: LaunchOptions = {
+  executablePath: CHROMIUM,
+  args: CHROMIUM_FLAGS,
+  ignoreDefaultArgs: memoryFolder() ? ['--disable-dev-shm-usage'] : [],
+}
+export const launch = () => chromium.launch(LAUNCH)
 
 export type Measured = { boxes: Record<string, Rect>; lines: Record<string, string[]> }
 

@@ -5,7 +5,7 @@ const HELP = `Just Lattice
 
   lattice demo [--port 4600] [--data .data] [--fresh]   start with the demo project, print the address
   lattice start [--port 4600] [--data .data]            start with your own data
-  lattice test [--only unit|browser|check]              every test; last line "N passed, N failed"
+  lattice test [--only unit|browser|check] [--seed N]   every test; last line "N passed, N failed"
   lattice check                                         types, lint, architecture
   lattice solve --width 1512 --container 1224 --columns 12 --gutter 24 [--half-gutters]
   lattice layout FILE --page NAME --width 1440          boxes and lines as JSON

@@ -4,6 +4,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { memoryFolder } from './browser'
 import { Refusal, readArgs } from './refusal'
 import { buildWeb } from './serve'
 
@@ -15,7 +16,7 @@ function run(script: string, args: string[], env: Record<string, string> = {}): 
     const child = spawn(process.execPath, [join(ROOT, 'node_modules', script), ...args], {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, ...env },
+      env: { ...process.env, TMPDIR: memoryFolder() ?? tmpdir(), ...env },
     })
     child.on('exit', (code) => resolve(code ?? 1))
   })
@@ -89,10 +90,14 @@ async function browser(folder: string): Promise<Count> {
 const PARTS: Record<string, (folder: string) => Promise<Count>> = { check: checks, unit, browser }
 
 export async function test(args: string[]): Promise<number> {
-  const { values } = readArgs(args, { only: { type: 'string' } })
+  const { values } = readArgs(args, { only: { type: 'string' }, seed: { type: 'string' } })
   const parts = values.only?.split(',') ?? Object.keys(PARTS)
   const unknown = parts.find((part) => !Object.hasOwn(PARTS, part))
   if (unknown) throw new Refusal(`--only ${unknown}: the parts are ${Object.keys(PARTS).join(', ')}`)
+  if (values.seed !== undefined) {
+    if (!/^\d+$/.test(values.seed)) throw new Refusal(`--seed ${values.seed}: a whole number is needed`)
+    process.env.LATTICE_SEED = values.seed
+  }
   const folder = await mkdtemp(join(tmpdir(), 'just-lattice-test-'))
   const total = { passed: 0, failed: 0 }
   for (const part of parts) {

@@ -44,6 +44,17 @@ const one = (props: Props) =>
   ])
 
 describe('pins', () => {
+  test('a block wider than its parent, held by its middle, keeps to its start (CSS 2 §10.3.7)', () => {
+    const { doc, layout, run, rect } = one({
+      pinLeft: { px: 0 },
+      pinRight: { px: -1 },
+      width: { kind: 'stretch', weight: 1 },
+    })
+    expect(rect('a')).toMatchObject({ x: 53, width: 698 })
+    run([set(doc.node('a'), togglePin(layout, 'a', 'pinCenterX'))])
+    expect(doc.node('a').props.pinCenterX).toBe(0)
+    expect(rect('a')).toMatchObject({ x: 53, width: 698 })
+  })
   test('put in or taken out, the block stays where it is and as large', () => {
     fc.assert(
       fc.property(

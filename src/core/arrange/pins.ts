@@ -26,14 +26,13 @@ export const isLiftedBox = (box: LayoutBox): boolean => box.pins !== null
 
 const round = (value: number) => Math.round(value * 100) / 100
 
+/** Where a block held by its middle begins, without its offset: one too wide for its parent keeps to its start, as automatic margins do (CSS 2 §10.3.7). */
+const centred = (axis: Axis, size: number, room: number) =>
+  axis === ACROSS ? Math.max(0, (room - size) / 2) : (room - size) / 2
+
 /** The pins of one axis for a block of `size` px that begins `start` px from its parent's padding edge, `room` px wide. */
-function pinsAlong(
-  { first, last, centre, start: atStart, end: atEnd, middle }: Axis,
-  box: LayoutBox,
-  start: number,
-  size: number,
-  room: number,
-): PropChanges {
+function pinsAlong(axis: Axis, box: LayoutBox, start: number, size: number, room: number): PropChanges {
+  const { first, last, centre, start: atStart, end: atEnd, middle } = axis
   const { pins } = box
   const pinned = (key: keyof Pins) => pins !== null && !Number.isNaN(pins[key])
   // A pin said in percent stays one.
@@ -43,7 +42,7 @@ function pinsAlong(
       ? { percent: Math.round((px / room) * 1e5) / 1e3 }
       : { px: round(px) }
   }
-  if (pinned(middle)) return { [centre]: round(start + size / 2 - room / 2) }
+  if (pinned(middle)) return { [centre]: round(start - centred(axis, size, room)) }
   const ahead = { [first]: pin(first, start) }
   if (!pinned(atEnd)) return ahead
   const behind = { [last]: pin(last, room - start - size) }
@@ -110,7 +109,7 @@ export function togglePin(layout: PageLayout, id: string, name: PinName): PropCh
   const at = {
     [axis.first]: { px: round(start) },
     [axis.last]: { px: round(room - start - rect[side]) },
-    [axis.centre]: round(start + rect[side] / 2 - room / 2),
+    [axis.centre]: round(start - centred(axis, rect[side], room)),
   }
   const key = name === axis.first ? axis.start : name === axis.last ? axis.end : axis.middle
   const other = name === axis.first ? axis.end : axis.start
@@ -145,7 +144,7 @@ export function pinnedIn(
   const ratio = (key: 'leftRatio' | 'rightRatio' | 'topRatio' | 'bottomRatio') => pins[key] * room
   const from = pins[axis.start] + ratio(side === 'width' ? 'leftRatio' : 'topRatio')
   const to = pins[axis.end] + ratio(side === 'width' ? 'rightRatio' : 'bottomRatio')
-  if (!Number.isNaN(pins[axis.middle])) return { start: (room - size) / 2 + pins[axis.middle], size }
+  if (!Number.isNaN(pins[axis.middle])) return { start: centred(axis, size, room) + pins[axis.middle], size }
   if (isStretched(box, side)) return { start: from, size: Math.max(0, room - from - to) }
   if (!Number.isNaN(from)) return { start: from, size }
   return Number.isNaN(to) ? { start: before.start, size } : { start: room - to - size, size }
