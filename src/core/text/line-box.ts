@@ -14,6 +14,13 @@ export function usedLineHeight(height: LineHeight, size: number): number | undef
   return 'px' in height ? height.px : height.ratio * size
 }
 
+/** As Chromium has it in its layout units of 1/64 px, over many lines the rest would add up: a ratio is of the size rounded to one, and cut. */
+function inUnits(height: LineHeight, size: number): number | undefined {
+  if (height === 'normal') return undefined
+  const units = 'px' in height ? height.px * 64 : height.ratio * Math.round(size * 64)
+  return Math.floor(units + 1e-6) / 64
+}
+
 /** What an inline box set in `face` at `size` px adds; the floor of the half-leading is Chromium's. */
 export function extentOf(face: Face | undefined, size: number, height: LineHeight): Extent {
   const { ascent, descent, lineGap } = face?.metrics(size) ?? {
@@ -21,8 +28,7 @@ export function extentOf(face: Face | undefined, size: number, height: LineHeigh
     descent: Math.round(size * UNKNOWN.descent),
     lineGap: 0,
   }
-  // Cut to Chromium's layout unit: over many lines the rest would add up.
-  const total = Math.floor((usedLineHeight(height, size) ?? ascent + descent + lineGap) * 64 + 1e-6) / 64
+  const total = inUnits(height, size) ?? ascent + descent + lineGap
   const above = Math.floor((total - ascent - descent) / 2)
   return { ascent: ascent + above, descent: total - ascent - above }
 }

@@ -29,6 +29,9 @@ const SOFT_HYPHEN = '\u00ad'
 /** The hyphen shown at a soft one, and what stands in where a font has none (CSS Text 3 §5.4.1). */
 const HYPHEN = '\u2010'
 
+/** Places in a text are sums of floating-point numbers: less than this of a layout unit is not a difference. */
+const ROUNDING = 1e-4
+
 type VisitLine = (start: number, end: number, at: number, index: number) => void
 
 export class Paragraph extends ShapedText {
@@ -107,7 +110,8 @@ export class Paragraph extends ShapedText {
     const text = face?.has(HYPHEN.codePointAt(0)!) ? HYPHEN : '-'
     const advances = new Float64Array(2)
     const runs: GlyphRun[] = []
-    shapeInto(this.fonts, text, { ...style, letterSpacing: 0 }, 0, advances, runs, new Uint8Array(2))
+    const scripts = this.scripts.subarray(at, at + 1)
+    shapeInto(this.fonts, text, scripts, { ...style, letterSpacing: 0 }, 0, advances, runs, new Uint8Array(2))
     return { text, width: advances[1], runs, color: style.color }
   }
 
@@ -134,13 +138,17 @@ export class Paragraph extends ShapedText {
   }
 
   /**
-   * What a word adds to the min-content. Chromium looks at whole texts first and cuts a word's width down to layout units; only
-   * the last word of a piece, which may go on in the next, is laid out as a line.
+   * What a word adds to the min-content. Chromium looks at whole pieces first and takes the difference of two places in it, each cut
+   * down to its layout unit; only the last word of a piece, which may go on in the next, is laid out as a line.
    */
   private word(from: number, end: number, at: number): number {
     const piece = this.pieces[holding(this.pieces, from)]
-    if (at >= piece.end) return upToUnit(this.lineWidth(from, end, at))
-    return Math.floor((this.advances[end] - this.advances[from]) / UNIT) * UNIT
+    return at >= piece.end ? upToUnit(this.lineWidth(from, end, at)) : this.between(piece, from, end)
+  }
+
+  private between({ start }: Piece, from: number, end: number): number {
+    const units = (at: number) => Math.floor((this.advances[at] - this.advances[start]) / UNIT + ROUNDING)
+    return (units(end) - units(from)) * UNIT
   }
 
   /** Where words may break anywhere, each grapheme is a line of the min-content; only the last of a piece is shaped anew for it. */
@@ -149,9 +157,7 @@ export class Paragraph extends ShapedText {
     let last = from
     for (let at = from + 1; at <= to; at++) {
       if (this.graphemeFrom(at) !== at) continue
-      const ends = at >= this.pieces[holding(this.pieces, last)].end
-      const width = ends ? this.lineWidth(last, at, at) : this.advances[at] - this.advances[last]
-      widest = Math.max(widest, upToUnit(width))
+      widest = Math.max(widest, this.word(last, at, at))
       last = at
     }
     return widest

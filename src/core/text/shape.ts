@@ -1,6 +1,7 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
 import { type Face, FIXED, type FontLibrary, fileFor } from './fonts'
+import { SCRIPT_TAGS } from './scripts'
 
 export type TextStyle = {
   family: string
@@ -44,28 +45,11 @@ const ZERO_WIDTH = /[\p{Cc}\u00ad\u200b-\u200f\u202a-\u202e\ufeff\ufffc]/u
 /** Characters without a look of their own ask for no other font. */
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u
 
-const LATIN = 1
-const GREEK = 2
-const CYRILLIC = 3
-
-/** Scripts are shaped apart; what is common to all (spaces, digits, punctuation) goes with the letters before it. */
-function scriptOf(code: number): number {
-  if (code < 0x2c0 || (code >= 0x1e00 && code < 0x1f00)) {
-    const letter =
-      (code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a) || code === 0xaa || code === 0xba
-    return letter || (code >= 0xc0 && code !== 0xd7 && code !== 0xf7) ? LATIN : 0
-  }
-  if (
-    (code >= 0x370 && code < 0x400 && code !== 0x37e && code !== 0x387) ||
-    (code >= 0x1f00 && code < 0x2000)
-  )
-    return GREEK
-  return code >= 0x400 && code < 0x530 ? CYRILLIC : 0
-}
 /** Splits text into runs that one font file covers and that are of one script. */
 function* runsByFile(
   fonts: FontLibrary,
   text: string,
+  scripts: Uint8Array,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
   const primary = fonts.primary(style.family, style.italic, style.weight)
@@ -76,7 +60,6 @@ function* runsByFile(
     return (file && fonts.face(file, style.weight)) ?? primary
   }
   let start = 0
-  let script = 0
   let face: Face | undefined
   for (let i = 0; i < text.length; ) {
     const code = text.codePointAt(i)!
@@ -84,12 +67,10 @@ function* runsByFile(
     // Marks stay with the letter they stand on.
     const mark = code >= 0x300 && code <= 0x36f
     const next = mark && face?.has(code) ? face : pick(code)
-    const letters = scriptOf(code)
-    if (face && (next !== face || (letters !== 0 && script !== 0 && letters !== script))) {
+    if (face && (next !== face || scripts[i] !== scripts[start])) {
       yield { start, end: i, face }
       start = i
     }
-    if (letters !== 0) script = letters
     face = next
     i += length
   }
@@ -99,12 +80,13 @@ function* runsByFile(
 let buffer: hb.Buffer | undefined
 
 /**
- * Shapes `text` in one style and appends to `advances`: `advances[offset + i]` is the width of everything before
+ * Shapes `text` in one style, its scripts as `scriptsOf` gives them, and appends to `advances`: `advances[offset + i]` is the width of everything before
  * character i of the paragraph, px. `unsafe[i]` is 1 where a line that begins at character i would be shaped differently, `INSIDE` in the middle of a glyph.
  */
 export function shapeInto(
   fonts: FontLibrary,
   text: string,
+  scripts: Uint8Array,
   style: TextStyle,
   offset: number,
   advances: Float64Array,
@@ -114,11 +96,12 @@ export function shapeInto(
   buffer ??= new hb.Buffer()
   const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
   let total = advances[offset]
-  for (const { start, end, face } of runsByFile(fonts, text, style)) {
+  for (const { start, end, face } of runsByFile(fonts, text, scripts, style)) {
     buffer.clearContents()
     buffer.addText(text.slice(start, end))
     buffer.setDirection(hb.Direction.LTR)
-    buffer.guessSegmentProperties()
+    buffer.setScript(SCRIPT_TAGS[scripts[start]])
+    buffer.setLanguage('en')
     hb.shape(face.shapingAt(style.size), buffer, features)
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()

@@ -2,6 +2,7 @@
 import type { Resolved } from '../document/resolve'
 import type { FontLibrary } from './fonts'
 import { type GlyphRun, shapeInto, type TextStyle } from './shape'
+import { scriptsOf } from './scripts'
 import { collapseSpaces, transformCase } from './spans'
 
 export type PieceStyle = TextStyle & { color?: string; link?: string }
@@ -17,6 +18,7 @@ export class ShapedText {
   readonly text: string
   readonly pieces: Piece[]
   readonly runs: GlyphRun[] = []
+  protected readonly scripts: Uint8Array
   /** Width before each character, px; one longer than the text. */
   readonly advances: Float64Array
   /** Centred or set right, where a line ends is seen. */
@@ -36,8 +38,11 @@ export class ShapedText {
     this.accurateEnd = style.textAlign === 'center' || style.textAlign === 'right'
     this.advances = new Float64Array(text.length + 1)
     this.unsafe = new Uint8Array(text.length + 1)
-    for (const { start, end, style: own } of this.pieces)
-      shapeInto(fonts, text.slice(start, end), own, start, this.advances, this.runs, this.unsafe)
+    this.scripts = scriptsOf(text)
+    for (const { start, end, style: own } of this.pieces) {
+      const scripts = this.scripts.subarray(start, end)
+      shapeInto(fonts, text.slice(start, end), scripts, own, start, this.advances, this.runs, this.unsafe)
+    }
   }
 
   /**
@@ -70,9 +75,11 @@ export class ShapedText {
   protected shapeAlone(start: number, end: number, at: number): number {
     if (start === end) return 0
     const piece = this.pieces[holding(this.pieces, start)]
-    const own = this.text.slice(start, Math.min(at, piece.end))
+    const to = Math.min(at, piece.end)
+    const own = this.text.slice(start, to)
+    const scripts = this.scripts.subarray(start, to)
     const advances = new Float64Array(own.length + 1)
-    shapeInto(this.fonts, own, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
+    shapeInto(this.fonts, own, scripts, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
     return advances[end - start]
   }
 

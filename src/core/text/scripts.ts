@@ -1,0 +1,62 @@
+/** Scripts: a text is shaped in stretches of one script, as Unicode Standard Annex #24 §5 resolves them. */
+
+const COMMON = 0
+const LATIN = 1
+const GREEK = 2
+const CYRILLIC = 3
+
+/** ISO 15924 codes, by the numbers `scriptsOf` gives. */
+export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl']
+
+const PAIRS = new Map([
+  ['(', ')'],
+  ['[', ']'],
+  ['{', '}'],
+])
+const CLOSING = new Set(PAIRS.values())
+
+function scriptOf(code: number): number {
+  if (code < 0x2c0 || (code >= 0x1e00 && code < 0x1f00)) {
+    const letter =
+      (code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a) || code === 0xaa || code === 0xba
+    return letter || (code >= 0xc0 && code !== 0xd7 && code !== 0xf7) ? LATIN : COMMON
+  }
+  if (
+    (code >= 0x370 && code < 0x400 && code !== 0x37e && code !== 0x387) ||
+    (code >= 0x1f00 && code < 0x2000)
+  )
+    return GREEK
+  return code >= 0x400 && code < 0x530 ? CYRILLIC : COMMON
+}
+
+/**
+ * The script of each UTF-16 unit. What is common to all (spaces, digits, punctuation) goes with the letters before it, or at the
+ * beginning with the first; a closing bracket goes with the one it closes (UAX #24 §5.1).
+ */
+export function scriptsOf(text: string): Uint8Array {
+  const scripts = new Uint8Array(text.length)
+  const open: { closing: string; script: number }[] = []
+  let current = COMMON
+  for (let i = 0; i < text.length; i++) {
+    const char = text[i]
+    let own = scriptOf(text.charCodeAt(i))
+    if (CLOSING.has(char)) {
+      const pair = open.findLastIndex(({ closing }) => closing === char)
+      if (pair >= 0) {
+        own = open[pair].script
+        open.length = pair
+      }
+    }
+    if (own !== COMMON) {
+      if (current === COMMON) {
+        scripts.fill(own, 0, i)
+        for (const bracket of open) bracket.script = own
+      }
+      current = own
+    }
+    scripts[i] = current
+    const closing = PAIRS.get(char)
+    if (closing) open.push({ closing, script: current })
+  }
+  return scripts
+}
