@@ -107,9 +107,11 @@ export class SiteViewer {
         const element = document.querySelector(`[data-node="${id}"]`)
         if (!element || !(id in boxes)) continue
         const out: string[] = []
-        // Set left, a character that does not stand right of the one before it begins a line.
+        // From the left, a character that does not stand right of the one before it begins a line. Where a line's end is seen Chromium
+        // measures it by itself: justified it does so too.
         const { textAlign } = (element as HTMLElement).style
-        ;(element as HTMLElement).style.textAlign = 'left'
+        const seen = /center|right|end/.test(getComputedStyle(element).textAlign)
+        ;(element as HTMLElement).style.textAlign = seen ? 'justify' : 'left'
         let last = Number.POSITIVE_INFINITY
         let pendingBreak = false
         const walk = (node: Node) => {

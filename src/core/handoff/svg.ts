@@ -5,7 +5,7 @@ import { textOffset } from '../layout/baseline'
 import { Flow, type LayoutBox } from '../layout/box'
 import { lineLeft, paintOrder } from '../layout/drawing'
 import type { PageLayout } from '../layout/page'
-import type { Line, Paragraph } from '../text/paragraph'
+import type { Paragraph } from '../text/paragraph'
 import type { GlyphRun } from '../text/shape'
 import { num } from './css'
 import { escapeHtml } from './names'
@@ -155,9 +155,11 @@ class SvgWriter {
       this.decoration(box, x, baseline, line.width)
       for (const run of paragraph.runs) {
         if (run.end <= line.start || run.start >= line.end) continue
-        // A run lies within one piece.
-        const piece = paragraph.pieces.find((each) => run.start < each.end)
-        this.glyphs(run, shift, baseline, piece?.style.color, line)
+        for (const { start, end, style } of paragraph.pieces) {
+          const part = { start: Math.max(start, line.start), end: Math.min(end, line.end) }
+          if (part.start < run.end && part.end > run.start)
+            this.glyphs(run, shift, baseline, style.color, part)
+        }
       }
       if (line.hyphen) {
         const { runs, color, width } = line.hyphen
@@ -166,7 +168,13 @@ class SvgWriter {
     }
   }
 
-  private glyphs(run: GlyphRun, x: number, baseline: number, color = '#000000', within?: Line) {
+  private glyphs(
+    run: GlyphRun,
+    x: number,
+    baseline: number,
+    color = '#000000',
+    within?: { start: number; end: number },
+  ) {
     const scale = (run.size / run.face.upem).toFixed(6)
     let paths = ''
     for (let g = 0; g < run.glyphs.length; g++) {

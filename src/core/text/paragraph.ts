@@ -81,11 +81,11 @@ export class Paragraph extends ShapedText {
   private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
     const { start, end, style } = piece
     const own = this.extent(height, style.family, style.italic, style.weight, style.size)
-    const runs = height === 'normal' ? this.runs.filter((run) => run.start >= start && run.end <= end) : []
+    const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({
-      start: run.start,
-      end: run.end,
+      start: Math.max(start, run.start),
+      end: Math.min(end, run.end),
       extent: unite(own, extentOf(run.face, run.size, height)),
     }))
   }
@@ -129,7 +129,7 @@ export class Paragraph extends ShapedText {
         this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end, each.at) + this.hyphens[i],
       )
       if (each.required || i === breaks.length - 1) {
-        max = Math.max(max, this.lineWidth(lineStart, end, each.at))
+        max = Math.max(max, this.lineWidth(lineStart, end))
         lineStart = each.at
       }
       from = each.at
@@ -143,7 +143,7 @@ export class Paragraph extends ShapedText {
    */
   private word(from: number, end: number, at: number): number {
     const piece = this.pieces[holding(this.pieces, from)]
-    return at >= piece.end ? upToUnit(this.lineWidth(from, end, at)) : this.between(piece, from, end)
+    return at >= piece.end ? upToUnit(this.lineWidth(from, end)) : this.between(piece, from, end)
   }
 
   private between({ start }: Piece, from: number, end: number): number {
@@ -172,11 +172,31 @@ export class Paragraph extends ShapedText {
     return extent
   }
 
-  private overflows(start: number, end: number, at: number, room: number): boolean {
-    // A break is looked for in the text as it was shaped whole; shaping the line by itself may still make it too wide.
+  private overflows(start: number, end: number, room: number): boolean {
     const width = this.advances[end] - this.advances[start]
-    if (width >= room) return true
-    return room - width < this.size && this.lineWidth(start, end, at) >= room
+    // Shaping a line's ends by themselves changes its width by less than a letter.
+    if (Math.abs(room - width) > this.size) return width > room
+    const { from, before } = this.lastPart(start, end)
+    return !this.partFits(from, end, room - before)
+  }
+
+  /**
+   * Chromium's shaping line breaker looks for the break in the piece as it was shaped whole, the line's beginning as wide as it is by itself; and an end that has to be shaped again must fit behind the last safe place.
+   */
+  private partFits(start: number, end: number, room: number): boolean {
+    const { advances } = this
+    const first = this.safeFrom(start, end)
+    const whole = advances[first] - advances[start]
+    const edge =
+      advances[start] +
+      room +
+      (first > start && first < end ? upToUnit(whole) - upToUnit(this.shapeAlone(start, first)) : 0)
+    if (first < end && advances[end] > edge) return false
+    if (first < end && this.shapesEnd(end)) {
+      const last = this.safeBefore(end, first)
+      if (upToUnit(this.shapeAlone(last, end)) > edge - advances[last]) return false
+    }
+    return upToUnit(this.partWidth(start, end)) <= room
   }
 
   /** Breaks greedily; `index` is the opportunity a line ends at, -1 inside a word. */
@@ -200,7 +220,7 @@ export class Paragraph extends ShapedText {
         i++
         continue
       }
-      const full = visible[i] > start && this.overflows(start, visible[i], breaks[i].at, room)
+      const full = visible[i] > start && this.overflows(start, visible[i], room)
       if (full) {
         if (last < 0 && !this.anywhere) last = first
         if (last >= 0) {
@@ -217,8 +237,7 @@ export class Paragraph extends ShapedText {
         }
       }
       if (first < 0) first = i
-      const hyphenFits =
-        hyphens[i] === 0 || !this.overflows(start, visible[i], breaks[i].at, room - hyphens[i])
+      const hyphenFits = hyphens[i] === 0 || !this.overflows(start, visible[i], room - hyphens[i])
       if (hyphenFits || full) last = i
       i = breaks[i].required ? take(i) : i + 1
     }
@@ -231,7 +250,7 @@ export class Paragraph extends ShapedText {
     let left = room
     let from = start
     for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
-      const width = upToUnit(this.partWidth(from, this.pieces[i].end, this.pieces[i].end))
+      const width = upToUnit(this.partWidth(from, this.pieces[i].end))
       if (width > left) break
       left -= width
       from = this.pieces[i].end
@@ -248,27 +267,25 @@ export class Paragraph extends ShapedText {
    * was shaped whole, or, where the end has to be shaped again and is too wide then, at one before. Undefined: none fits.
    */
   private cutPiece(start: number, end: number, room: number, again = false): number | undefined {
-    const { unsafe } = this
     const begin = this.advances[start]
+    const first = this.safeFrom(start, end)
+    const edge =
+      room +
+      (first === start ? 0 : upToUnit(this.advances[first] - begin) - upToUnit(this.shapeAlone(start, first)))
     let candidate = start
-    while (candidate < end && this.advances[candidate + 1] - begin <= room) candidate++
+    while (candidate < end && this.advances[candidate + 1] - begin < edge) candidate++
     let cut = this.graphemeBefore(candidate, start)
-    let first = start
-    while (first < cut && unsafe[first]) first++
-    const head = first === start || first >= cut ? 0 : upToUnit(this.shapeAlone(start, first, first))
-    const headBefore = this.advances[first] - begin
     while (cut > start) {
       if (first >= cut && first > start) {
         // Shaped anew as a whole; where that is too wide, Chromium looks once more, for a px less than it came to.
-        const less = upToUnit(this.shapeAlone(start, cut, cut)) - 1
+        const less = upToUnit(this.shapeAlone(start, cut)) - 1
         if (again || less + 1 <= room || less >= room || cut === this.graphemeFrom(start + 1)) return cut
         return this.cutPiece(start, end, less, true) ?? this.graphemeFrom(start + 1)
       }
-      let last = cut
-      while (unsafe[last] && last > first) last--
+      const last = this.safeBefore(cut, first)
       if (last === cut) return cut
-      const tail = upToUnit(this.shapeAlone(last, cut, cut))
-      if (this.advances[last] - begin + tail <= room + head - headBefore) return cut
+      const tail = upToUnit(this.shapeAlone(last, cut))
+      if (this.advances[last] - begin + tail <= edge) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
     const next = this.graphemeFrom(Math.max(candidate, start + 1))
@@ -310,7 +327,7 @@ export class Paragraph extends ShapedText {
       const line: Line = {
         start,
         end,
-        width: this.lineWidth(start, end, at),
+        width: this.lineWidth(start, end),
         top,
         height: ascent + descent,
         baseline: ascent,

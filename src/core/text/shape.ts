@@ -27,7 +27,8 @@ export type GlyphRun = {
   cluster: Uint32Array
 }
 
-/** In `unsafe`: inside of a ligature, where no line can begin. */
+/** In `breaks`: a line that begins here would be shaped differently; this stands inside of a ligature. */
+const UNSAFE = 1
 export const INSIDE = 2
 
 /** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
@@ -81,7 +82,7 @@ let buffer: hb.Buffer | undefined
 
 /**
  * Shapes `text` in one style, its scripts as `scriptsOf` gives them, and appends to `advances`: `advances[offset + i]` is the width of everything before
- * character i of the paragraph, px. `unsafe[i]` is 1 where a line that begins at character i would be shaped differently, `INSIDE` in the middle of a glyph.
+ * character i of the paragraph, px; `breaks[i]` becomes `UNSAFE` or `INSIDE` where a break changes the shapes around it.
  */
 export function shapeInto(
   fonts: FontLibrary,
@@ -91,7 +92,7 @@ export function shapeInto(
   offset: number,
   advances: Float64Array,
   runs: GlyphRun[],
-  unsafe: Uint8Array,
+  breaks: Uint8Array,
 ) {
   buffer ??= new hb.Buffer()
   const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
@@ -118,7 +119,7 @@ export function shapeInto(
     }
     for (let g = 0; g < count; ) {
       const cluster = infos[g].cluster
-      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) unsafe[offset + start + cluster] = 1
+      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) breaks[offset + start + cluster] = UNSAFE
       const at = total
       let next = g
       for (; next < count && infos[next].cluster === cluster; next++) {
@@ -138,7 +139,7 @@ export function shapeInto(
       if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += style.letterSpacing
       for (let k = 1; k < length; k++) {
         advances[offset + start + cluster + k] = at + (width * k) / length
-        unsafe[offset + start + cluster + k] = INSIDE
+        breaks[offset + start + cluster + k] = INSIDE
       }
       advances[offset + start + cluster + length] = total
       g = next

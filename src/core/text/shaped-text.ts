@@ -1,16 +1,24 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
 import type { Resolved } from '../document/resolve'
 import type { FontLibrary } from './fonts'
-import { type GlyphRun, shapeInto, type TextStyle } from './shape'
 import { scriptsOf } from './scripts'
-import { collapseSpaces, transformCase } from './spans'
+import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
+import { collapseSpaces, isPlain, transformCase } from './spans'
 
 export type PieceStyle = TextStyle & { color?: string; link?: string }
-/** A stretch of the paragraph in one style. */
-export type Piece = { text: string; start: number; end: number; style: PieceStyle }
+/** A stretch of the paragraph in one style; line feeds and zero-width spaces, which nothing is shaped across, stand alone. */
+export type Piece = {
+  start: number
+  end: number
+  style: PieceStyle
+  /** Stands in the text's own box, not in an element of its own. */
+  plain: boolean
+}
 
 /** Chromium's layout unit, 1/64 px: a line may be fuller than its box by rounding alone. */
 export const UNIT = 1 / 64
+
+const BORDERS = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
 
 export const upToUnit = (px: number) => Math.ceil(px / UNIT - 1e-9) * UNIT
 
@@ -21,10 +29,11 @@ export class ShapedText {
   protected readonly scripts: Uint8Array
   /** Width before each character, px; one longer than the text. */
   readonly advances: Float64Array
-  /** Centred or set right, where a line ends is seen. */
-  private readonly accurateEnd: boolean
-  /** Where a break changes the shapes around it: contextual letters, kerning across a space. */
-  protected readonly unsafe: Uint8Array
+  /** Where it is seen where a line ends, Chromium measures the end by itself even before spaces. */
+  private readonly centredOrRight: boolean
+  private readonly bordered: boolean
+  /** `UNSAFE` where a break changes the shapes around it: contextual letters, kerning across a space. `INSIDE` of a ligature. */
+  private readonly safety: Uint8Array
   /** Widths of lines that had to be shaped by themselves. */
   private readonly reshaped = new Map<number, number>()
 
@@ -32,67 +41,107 @@ export class ShapedText {
     protected readonly fonts: FontLibrary,
     style: Resolved,
   ) {
-    this.pieces = piecesOf(style)
-    const text = this.pieces.map((piece) => piece.text).join('')
+    const { text, pieces } = piecesOf(style)
     this.text = text
-    this.accurateEnd = style.textAlign === 'center' || style.textAlign === 'right'
+    this.pieces = pieces
+    this.centredOrRight = style.textAlign === 'center' || style.textAlign === 'right'
+    this.bordered = BORDERS.some((side) => (style[side] ?? 0) > 0)
     this.advances = new Float64Array(text.length + 1)
-    this.unsafe = new Uint8Array(text.length + 1)
+    this.safety = new Uint8Array(text.length + 1)
     this.scripts = scriptsOf(text)
-    for (const { start, end, style: own } of this.pieces) {
+    this.shape()
+  }
+
+  /** Pieces of one font are shaped together, so that kerning and ligatures reach across links and colours. */
+  private shape() {
+    const { pieces, text, safety } = this
+    for (let first = 0; first < pieces.length; ) {
+      let next = first + 1
+      while (next < pieces.length && shapedTogether(text, pieces[next - 1], pieces[next])) next++
+      const { start, style } = pieces[first]
+      const { end } = pieces[next - 1]
       const scripts = this.scripts.subarray(start, end)
-      shapeInto(fonts, text.slice(start, end), scripts, own, start, this.advances, this.runs, this.unsafe)
+      shapeInto(this.fonts, text.slice(start, end), scripts, style, start, this.advances, this.runs, safety)
+      // Where a piece begins, a line may begin as it was shaped.
+      for (; first < next; first++) safety[pieces[first].start] &= INSIDE
     }
   }
 
   /**
-   * Width of a part in one style from `start` to `end`, were it broken at `at` (behind its spaces), px. Only what stands between a
-   * break and the next place that is safe to break is shaped again, as in Chromium; and a line's end before spaces only
-   * where its exact place matters.
+   * Width of a part of one piece, were it a line's, px. Only what stands between its ends and the next places that are safe to break
+   * is shaped again, as in Chromium.
    */
-  protected partWidth(start: number, end: number, at: number): number {
-    const { unsafe, advances } = this
-    const endMatters = this.accurateEnd || end === at
-    if (!unsafe[start] && !(endMatters && unsafe[at])) return advances[end] - advances[start]
-    const key = 2 * (start * (this.text.length + 1) + at) + (end === at ? 1 : 0)
+  protected partWidth(start: number, end: number): number {
+    const { advances } = this
+    const ends = this.shapesEnd(end)
+    if (!this.isUnsafe(start) && !ends) return advances[end] - advances[start]
+    const key = start * (this.text.length + 1) + end
     let width = this.reshaped.get(key)
     if (width === undefined) {
-      let first = start
-      while (unsafe[first] && first < at) first++
-      let last = at
-      if (endMatters) while (unsafe[last] && last > start) last--
-      if (first >= last) width = this.shapeAlone(start, end, at)
-      else {
-        width = this.shapeAlone(start, first, first) + advances[Math.min(end, last)] - advances[first]
-        if (end > last) width += this.shapeAlone(last, end, at)
-      }
+      const first = this.safeFrom(start, end)
+      const last = ends ? this.safeBefore(end, start) : end
+      width =
+        first >= last
+          ? this.shapeAlone(start, end)
+          : this.shapeAlone(start, first) + advances[last] - advances[first] + this.shapeAlone(last, end)
       this.reshaped.set(key, width)
     }
     return width
   }
 
-  /** Part of one piece, shaped as if nothing stood around it. */
-  protected shapeAlone(start: number, end: number, at: number): number {
+  protected isUnsafe(at: number): boolean {
+    return this.safety[at] !== 0
+  }
+
+  /** The first place at or behind `at`, up to `most`, where a break changes nothing; the last at or before, down to `least`. */
+  protected safeFrom(at: number, most: number): number {
+    let first = at
+    while (first < most && this.isUnsafe(first)) first++
+    return first
+  }
+  protected safeBefore(at: number, least: number): number {
+    let last = at
+    while (last > least && this.isUnsafe(last)) last--
+    return last
+  }
+
+  /**
+   * Whether a line that ends at `end` has its end shaped again; before spaces Chromium does only where it is seen where the line ends.
+   * Words in the text's own box see its borders; those in an element of their own, that element's, which has none.
+   */
+  protected shapesEnd(end: number): boolean {
+    if (!this.isUnsafe(end)) return false
+    if (this.text[end] !== ' ' || this.centredOrRight) return true
+    return this.bordered && this.pieces[holding(this.pieces, end - 1)].plain
+  }
+
+  /** Width of a part of one piece, shaped as if nothing stood around it, px. */
+  protected shapeAlone(start: number, end: number): number {
     if (start === end) return 0
     const piece = this.pieces[holding(this.pieces, start)]
-    const to = Math.min(at, piece.end)
-    const own = this.text.slice(start, to)
-    const scripts = this.scripts.subarray(start, to)
+    const own = this.text.slice(start, end)
+    const scripts = this.scripts.subarray(start, end)
     const advances = new Float64Array(own.length + 1)
     shapeInto(this.fonts, own, scripts, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
-    return advances[end - start]
+    return advances[own.length]
   }
 
   /** As `partWidth`, over every piece of the line; all but the last take whole layout units, as in Chromium. */
-  protected lineWidth(start: number, end: number, at: number): number {
-    if (this.pieces.length === 1 || start >= end) return this.partWidth(start, end, at)
-    let width = 0
+  protected lineWidth(start: number, end: number): number {
+    if (this.pieces.length === 1 || start >= end) return this.partWidth(start, end)
+    const last = this.lastPart(start, end)
+    return last.before + this.partWidth(last.from, end)
+  }
+
+  /** Where the last piece's part of a line begins, and how wide what stands before it is, px. */
+  protected lastPart(start: number, end: number): { from: number; before: number } {
+    let before = 0
     let from = start
     for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
-      width += upToUnit(this.partWidth(from, this.pieces[i].end, this.pieces[i].end))
+      before += upToUnit(this.partWidth(from, this.pieces[i].end))
       from = this.pieces[i].end
     }
-    return width + this.partWidth(from, end, at)
+    return { from, before }
   }
 }
 
@@ -108,27 +157,43 @@ export function holding(stretches: readonly { end: number }[], at: number): numb
   return low
 }
 
-function piecesOf(style: Resolved): Piece[] {
+/** Not shaped, so nothing is shaped across them. */
+const CONTROL = /[\n\u200b]/
+
+function shapedTogether(text: string, { start, style: a }: Piece, { start: next, style: b }: Piece): boolean {
+  return (
+    !CONTROL.test(text[start]) &&
+    !CONTROL.test(text[next]) &&
+    a.family === b.family &&
+    a.size === b.size &&
+    a.weight === b.weight &&
+    a.italic === b.italic
+  )
+}
+
+function piecesOf(style: Resolved): { text: string; pieces: Piece[] } {
   const pieces: Piece[] = []
-  let at = 0
+  let text = ''
   for (const span of collapseSpaces(style.spans ?? [])) {
-    const text = transformCase(span.text, style.textCase)
-    if (text === '') continue
-    pieces.push({
-      text,
-      start: at,
-      end: at + text.length,
-      style: {
-        family: style.fontFamily,
-        size: style.fontSize * (span.size ?? 1),
-        weight: span.weight ?? style.fontWeight!,
-        italic: span.italic ?? style.italic!,
-        letterSpacing: style.letterSpacing!,
-        color: span.color ?? style.color,
-        link: span.link,
-      },
-    })
-    at += text.length
+    const own: PieceStyle = {
+      family: style.fontFamily,
+      size: style.fontSize * (span.size ?? 1),
+      weight: span.weight ?? style.fontWeight!,
+      italic: span.italic ?? style.italic!,
+      letterSpacing: style.letterSpacing!,
+      color: span.color ?? style.color,
+      link: span.link,
+    }
+    const plain = isPlain(span)
+    for (const part of transformCase(span.text, style.textCase).split(/([\n\u200b])/)) {
+      if (part === '') continue
+      const last = pieces.at(-1)
+      // Plain spans side by side are one text.
+      if (last?.plain && plain && !CONTROL.test(part) && !CONTROL.test(text[last.start]))
+        last.end += part.length
+      else pieces.push({ start: text.length, end: text.length + part.length, style: own, plain })
+      text += part
+    }
   }
-  return pieces
+  return { text, pieces }
 }

@@ -18,6 +18,10 @@ export function transformCase(text: string, kind: Resolved['textCase']): string 
   }
 }
 
+/** Whether nothing sets a span off from the text around it: it needs no element of its own. */
+export const isPlain = ({ weight, italic, size, color, link }: Span): boolean =>
+  weight === undefined && italic === undefined && size === undefined && !color && link === undefined
+
 /** Drops the space that hangs before a line feed or the end. */
 function dropLastSpace(spans: Span[]) {
   for (let i = spans.length - 1; i >= 0; i--) {
