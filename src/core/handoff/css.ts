@@ -8,9 +8,10 @@ export const INITIAL: Record<string, string> = {
   display: 'block',
   'flex-direction': 'row',
   'flex-wrap': 'nowrap',
-  gap: '0',
-  'row-gap': '0',
-  'column-gap': '0',
+  // Not 0: a subgrid would take that for a gap of its own.
+  gap: 'normal',
+  'row-gap': 'normal',
+  'column-gap': 'normal',
   'justify-content': 'normal',
   'align-items': 'normal',
   'justify-items': 'normal',

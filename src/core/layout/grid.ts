@@ -82,6 +82,8 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
   const rows = placeItems(items, columns, box.dense)
   const need = new Float64Array(rows)
   const least = new Float64Array(rows)
+  /** Where the rows' baselines lie from their tops, px. */
+  const baseline = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
   const ascent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
   const descent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
   const leastDescent = new Float64Array(rows).fill(Number.NEGATIVE_INFINITY)
@@ -91,7 +93,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
     const last = item.column + span - 1
     item.low = Math.max(0, tracks.left[last] + tracks.width[last] - tracks.left[item.column])
     item.target = itemWidth(item, item.low)
-    if (item.subgrid && item.flow === Flow.Lattice) {
+    if (isSubgrid(item)) {
       const inherited = subTracks(tracks, item, span)
       if (!sameTracks(item.tracks, inherited)) {
         item.tracks = inherited
@@ -108,9 +110,15 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
     const shrinks =
       Number.isNaN(given) && (item.clip || item.flow === Flow.Picture || !Number.isNaN(item.minH))
     const floor = shrinks ? Math.max(item.padY, item.minH || 0) : item.cross
-    if (sharesBaseline(item)) {
+    const shares = sharesBaseline(item)
+    let above = 0
+    if (shares) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
-      const above = baselineOf(item)
+      above = baselineOf(item)
+      baseline[item.row] = Math.max(baseline[item.row], above)
+    }
+    // Chromium makes rows without the baselines of subgrids, then aligns these with them all the same.
+    if (shares && !isSubgrid(item)) {
       ascent[item.row] = Math.max(ascent[item.row], above)
       descent[item.row] = Math.max(descent[item.row], item.cross - above)
       leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
@@ -155,7 +163,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
     tops[r] = offset
     offset += sizes[r] + box.rowGap + between
   }
-  for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], ascent[item.row])
+  for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], baseline[item.row])
   return available + box.padY
 }
 
@@ -177,9 +185,11 @@ function fitRows(need: Float64Array, least: Float64Array, room: number): Float64
   return sizes
 }
 
+const isSubgrid = (item: LayoutBox) => item.subgrid && item.flow === Flow.Lattice
+
 function itemWidth(item: LayoutBox, area: number): number {
   // Chromium gives a subgrid its area even where padding and border alone are wider.
-  if (item.subgrid && item.flow === Flow.Lattice) return area
+  if (isSubgrid(item)) return area
   let size: number
   switch (item.widthKind) {
     case Sizing.Exact:
@@ -203,7 +213,7 @@ function placeItem(
   tracks: Tracks,
   top: number,
   rowHeight: number,
-  ascent: number,
+  baseline: number,
 ) {
   let given = Number.NaN
   if (item.heightKind === Sizing.Exact) given = item.heightValue
@@ -221,7 +231,7 @@ function placeItem(
   const justify =
     box.justify === Spread.Center ? Align.Center : box.justify === Spread.End ? Align.End : Align.Start
   item.x = filled ? left : left + alignOffset(justify, spare)
-  if (sharesBaseline(item)) item.y = top + ascent - baselineOf(item)
+  if (sharesBaseline(item)) item.y = top + baseline - baselineOf(item)
   else if (item.heightKind === Sizing.Stretch) item.y = top
   else item.y = top + alignOffset(item.alignSelf, rowHeight - item.height)
 }
