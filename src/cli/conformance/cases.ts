@@ -59,6 +59,13 @@ function inSection(props: Props, ...children: NodeTree[]): ProjectFile {
   return file
 }
 
+/** As `project`, with a second view below 600 px in which `overrides` of the blocks count. */
+function inTwoViews(...children: NodeTree[]): ProjectFile {
+  const file = project(...children)
+  file.views.push({ ...file.views[0], id: 'narrow', name: 'Mobile', width: 390, breakpoint: 600, fold: 844 })
+  return file
+}
+
 /** By name: the rule, and the smallest document that needs it. */
 export const CASES: Record<string, ProjectFile> = {
   'text: kerning that varies with the weight is not whole font units (OpenType GPOS, variation index)':
@@ -123,6 +130,54 @@ export const CASES: Record<string, ProjectFile> = {
       width: snug,
     }),
   ),
+  'text: a closing bracket is of the script of the one it closes (UAX #24 §5.1)': project(
+    text('one\u00b7two Łódź συγκομιδή (early) glasshouse', {
+      fontFamily: 'Work Sans',
+      fontSize: 16,
+      italic: true,
+      width: snug,
+    }),
+    text([{ text: 'Σπόροι 3.5 ' }, { text: '(early) Đậu', size: 2 }], {
+      fontFamily: 'Bricolage Grotesque',
+      fontSize: 20,
+      width: snug,
+    }),
+  ),
+  'text: a line-height without a unit is of the size in whole layout units (Chromium)': project(
+    text('seed '.repeat(60), { fontSize: 22.4, lineHeight: { ratio: 1.5 }, width: px(40) }),
+  ),
+  'text: in a box with borders the end of a line is measured by itself (Chromium)': project(
+    text('3.5 1,250 of 1234567890123456789012345 row Donaudampfschifffahrtsgesellschaft', {
+      fontFamily: 'Newsreader',
+      fontSize: 15.5,
+      fontWeight: 500,
+      width: px(350),
+      borderLeft: 3,
+      borderRight: 3,
+    }),
+    text('3.5 1,250 of 1234567890123456789012345 row Donaudampfschifffahrtsgesellschaft', {
+      fontFamily: 'Newsreader',
+      fontSize: 15.5,
+      fontWeight: 500,
+      width: px(344),
+    }),
+  ),
+  'text: a line that begins in contextual letters has room for what it is by itself (Chromium)': project(
+    text('spring façade kính pod… über 50% vườn well-kept Žlutý pod…', {
+      fontFamily: 'Caveat',
+      fontSize: 14,
+      textCase: 'uppercase',
+      width: px(97.5),
+    }),
+  ),
+  'text: kerning reaches across a link and a zero-width space': project(
+    text([{ text: 'AV' }, { text: 'AVAT', link: 'https://seeds.test/' }, { text: 'AVAWA' }], {
+      fontFamily: 'Work Sans',
+      fontSize: 40,
+      width: snug,
+    }),
+    text('A\u200bV\u200bA\u200bT', { fontFamily: 'Work Sans', fontSize: 40, width: snug }),
+  ),
   'frame: a height by aspect-ratio, and min-height carried over to the width (CSS Sizing 4 §5.1)': project(
     box(
       { flow: 'row', width: snug },
@@ -163,6 +218,33 @@ export const CASES: Record<string, ProjectFile> = {
         box({ width: { kind: 'columns', span: 1 }, height: px(20) }),
         box({ width: { kind: 'columns', span: 3 }, height: px(20) }),
       ),
+    ),
+  ),
+  'lattice: rows are made without the baselines of nested lattices, which are aligned all the same (Chromium)':
+    project(
+      box(
+        { flow: 'lattice', columns: 6, columnGap: 20, align: 'baseline', width: stretch() },
+        box({ width: { kind: 'columns', span: 1 }, height: px(263) }),
+        box(
+          { flow: 'lattice', width: { kind: 'columns', span: 2 }, height: snug },
+          box({ width: { kind: 'columns', span: 1 }, height: px(56) }),
+          box({ width: { kind: 'columns', span: 2 }, height: px(180) }),
+        ),
+        text('seeds\nto lend', { width: { kind: 'columns', span: 2 } }),
+        box({ width: { kind: 'columns', span: 6 }, height: px(40) }),
+      ),
+    ),
+  'lattice: a gap put back in a narrower view leaves a nested lattice its parent’s (Grid 2 §9)': inTwoViews(
+    box(
+      { flow: 'lattice', columns: 6, columnGap: 20, width: stretch() },
+      {
+        ...box(
+          { flow: 'row', columnGap: 29, width: { kind: 'columns', span: 4 } },
+          box({ width: { kind: 'columns', span: 2 }, height: px(20) }),
+          box({ width: { kind: 'columns', span: 2 }, height: px(20) }),
+        ),
+        overrides: { narrow: { flow: 'lattice' } },
+      },
     ),
   ),
   'lifted: both pins and no size stretch; a centre pin keeps its offset (Positioned Layout 3 §4)': project(

@@ -1,12 +1,13 @@
 import type { Resolved } from '../document/resolve'
 import type { FontLibrary } from './fonts'
 import { Paragraph } from './paragraph'
+import { isBordered } from './shaped-text'
 
 /** Everything but the words that a paragraph depends on. */
 function styleKey(style: Resolved): string {
   const height = style.lineHeight!
   const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}`
+  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${isBordered(style)}`
 }
 
 /** Shaped paragraphs by content and style, so that an edit elsewhere never shapes again. */

@@ -6,7 +6,7 @@ import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 
 export type PieceStyle = TextStyle & { color?: string; link?: string }
-/** A stretch of the paragraph in one style; line feeds and zero-width spaces, which nothing is shaped across, stand alone. */
+/** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
   end: number
@@ -18,7 +18,8 @@ export type Piece = {
 /** Chromium's layout unit, 1/64 px: a line may be fuller than its box by rounding alone. */
 export const UNIT = 1 / 64
 
-const BORDERS = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
+export const isBordered = (style: Resolved): boolean =>
+  (style.borderTop ?? 0) + (style.borderRight ?? 0) + (style.borderBottom ?? 0) + (style.borderLeft ?? 0) > 0
 
 export const upToUnit = (px: number) => Math.ceil(px / UNIT - 1e-9) * UNIT
 
@@ -45,7 +46,7 @@ export class ShapedText {
     this.text = text
     this.pieces = pieces
     this.centredOrRight = style.textAlign === 'center' || style.textAlign === 'right'
-    this.bordered = BORDERS.some((side) => (style[side] ?? 0) > 0)
+    this.bordered = isBordered(style)
     this.advances = new Float64Array(text.length + 1)
     this.safety = new Uint8Array(text.length + 1)
     this.scripts = scriptsOf(text)
@@ -157,13 +158,10 @@ export function holding(stretches: readonly { end: number }[], at: number): numb
   return low
 }
 
-/** Not shaped, so nothing is shaped across them. */
-const CONTROL = /[\n\u200b]/
-
 function shapedTogether(text: string, { start, style: a }: Piece, { start: next, style: b }: Piece): boolean {
   return (
-    !CONTROL.test(text[start]) &&
-    !CONTROL.test(text[next]) &&
+    text[start] !== '\n' &&
+    text[next] !== '\n' &&
     a.family === b.family &&
     a.size === b.size &&
     a.weight === b.weight &&
@@ -185,12 +183,11 @@ function piecesOf(style: Resolved): { text: string; pieces: Piece[] } {
       link: span.link,
     }
     const plain = isPlain(span)
-    for (const part of transformCase(span.text, style.textCase).split(/([\n\u200b])/)) {
+    for (const part of transformCase(span.text, style.textCase).split(/(\n)/)) {
       if (part === '') continue
       const last = pieces.at(-1)
       // Plain spans side by side are one text.
-      if (last?.plain && plain && !CONTROL.test(part) && !CONTROL.test(text[last.start]))
-        last.end += part.length
+      if (last?.plain && plain && part !== '\n' && text[last.start] !== '\n') last.end += part.length
       else pieces.push({ start: text.length, end: text.length + part.length, style: own, plain })
       text += part
     }
