@@ -58,13 +58,15 @@ export type Pins = {
 export type Tracks = { left: Float64Array; width: Float64Array; gap: number }
 
 const NONE = Number.NaN
+/** Shared by all that hold nothing: most boxes are leaves. */
+export const NO_BOXES: readonly LayoutBox[] = []
 
 export class LayoutBox {
   parent: LayoutBox | null = null
   /** In flow, in visual order. */
-  kids: LayoutBox[] = []
+  kids: readonly LayoutBox[] = NO_BOXES
   /** Out of flow, in document order. */
-  lifted: LayoutBox[] = []
+  lifted: readonly LayoutBox[] = NO_BOXES
   /** Out of the flow in any view it is hidden in. */
   hidden = false
   /** Visual order among the siblings. */
@@ -72,7 +74,7 @@ export class LayoutBox {
   /** Its own size or padding follows the window's width directly. */
   followsWindow = false
   private resolvedProps: Resolved | undefined
-  private resolver: (() => Resolved) | undefined
+  private resolver: ((node: Node) => Resolved) | undefined
   paragraph: Paragraph | null = null
 
   // What the style asks, px unless said otherwise.
@@ -158,11 +160,12 @@ export class LayoutBox {
 
   /** Everything the block is in this view; worked out when first asked for. */
   get resolved(): Resolved {
-    this.resolvedProps ??= this.resolver!()
+    this.resolvedProps ??= this.resolver!(this.node)
     return this.resolvedProps
   }
 
-  resolveWith(resolver: () => Resolved) {
+  /** @param resolver shared by the boxes of a page */
+  resolveWith(resolver: (node: Node) => Resolved) {
     this.resolver = resolver
     this.resolvedProps = undefined
   }

@@ -31,7 +31,7 @@ export function spread(kind: Spread, free: number, count: number): { lead: numbe
  * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low, high; writes target.
  */
 function resolveFlexible(
-  items: LayoutBox[],
+  items: readonly LayoutBox[],
   from: number,
   to: number,
   inner: number,
@@ -104,7 +104,7 @@ export function layoutFlex(box: LayoutBox, width: number, height: number, defini
 
 function layoutRow(
   box: LayoutBox,
-  items: LayoutBox[],
+  items: readonly LayoutBox[],
   width: number,
   height: number,
   definite: boolean,
@@ -225,7 +225,7 @@ function rowItemHeight(item: LayoutBox, percentBase: number): number {
 
 function placeRowLine(
   box: LayoutBox,
-  items: LayoutBox[],
+  items: readonly LayoutBox[],
   line: FlexLine,
   inner: number,
   percentBase: number,
@@ -278,7 +278,7 @@ function columnItemWidth(item: LayoutBox, inner: number): number {
 
 function layoutColumn(
   box: LayoutBox,
-  items: LayoutBox[],
+  items: readonly LayoutBox[],
   width: number,
   height: number,
   definite: boolean,

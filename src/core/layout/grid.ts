@@ -6,7 +6,7 @@ import { fitContent } from './intrinsic'
 import { layoutBox, measureHeight } from './place'
 
 /** Column and row of every child, both from 0. Returns the number of rows. */
-export function placeItems(items: LayoutBox[], columns: number, dense: boolean): number {
+export function placeItems(items: readonly LayoutBox[], columns: number, dense: boolean): number {
   const taken: Uint8Array[] = []
   const free = (row: number, column: number, span: number) => {
     const line = taken[row]

@@ -6,7 +6,7 @@ import type { Props, View } from '../document/schema'
 import { type UsedLattice, usedLattice } from '../lattice/used'
 import type { Line } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
-import { LayoutBox } from './box'
+import { LayoutBox, NO_BOXES } from './box'
 import { shownText } from './drawing'
 import { layoutBox } from './place'
 import type { Rect } from './rect'
@@ -38,6 +38,8 @@ export class PageLayout {
     this.root = new LayoutBox(page, doc.node(page))
     this.update()
   }
+
+  private readonly resolve = (node: Node) => resolve(this.doc, node, this.viewId)
 
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
@@ -142,9 +144,8 @@ export class PageLayout {
       const out = box.pins !== null
       regroup ||= box.node.children !== node.children
       box.node = node
-      const target = box
       applyStyle(box, this.propsOf(node), around)
-      box.resolveWith(() => resolve(this.doc, target.node, this.viewId))
+      box.resolveWith(this.resolve)
       if (isText(node.kind)) box.paragraph = this.paragraphs.get(box.resolved)
       box.invalidate()
       moved ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
@@ -171,22 +172,25 @@ export class PageLayout {
   private arrange(box: LayoutBox, node: Node) {
     for (const old of box.kids) if (!this.isChild(old, box, node)) this.drop(old)
     for (const old of box.lifted) if (!this.isChild(old, box, node)) this.drop(old)
-    const kids: LayoutBox[] = []
-    const lifted: LayoutBox[] = []
+    let kids: LayoutBox[] | undefined
+    let lifted: LayoutBox[] | undefined
     let ordered = false
     for (const id of node.children) {
       const child = this.boxes.get(id)!
       if (child.hidden) continue
-      if (child.pins !== null) lifted.push(child)
-      else {
+      if (child.pins !== null) {
+        lifted ??= []
+        lifted.push(child)
+      } else {
+        kids ??= []
         kids.push(child)
         ordered ||= child.order !== 0
       }
     }
     // Array.sort is stable: equal orders keep the document's.
-    if (ordered) kids.sort((a, b) => a.order - b.order)
-    box.kids = kids
-    box.lifted = lifted
+    if (ordered) kids?.sort((a, b) => a.order - b.order)
+    box.kids = kids ?? NO_BOXES
+    box.lifted = lifted ?? NO_BOXES
     box.invalidate()
   }
 
