@@ -58,10 +58,61 @@ export type Pins = {
 export type Tracks = { left: Float64Array; width: Float64Array; gap: number }
 
 const NONE = Number.NaN
+/** Fields that are lengths, factors and weights: 0 at first, or `NONE`. */
+const AT_ZERO = [
+  'rowGap',
+  'colGap',
+  'before',
+  'padT',
+  'padR',
+  'padB',
+  'padL',
+  'borT',
+  'borR',
+  'borB',
+  'borL',
+  'widthValue',
+  'heightValue',
+  'naturalWidth',
+  'x',
+  'y',
+  'width',
+  'height',
+  'base',
+  'low',
+  'high',
+  'hypothetical',
+  'target',
+  'wanted',
+  'cross',
+] as const
+const AT_NONE = [
+  'minW',
+  'maxW',
+  'minH',
+  'maxH',
+  'ratio',
+  'minContent',
+  'maxContent',
+  'lastW',
+  'lastH',
+  'lastResult',
+  'measuredW',
+  'measuredHeight',
+] as const
+const NUMBERS = [...AT_ZERO, ...AT_NONE]
+/** Boxes whose numbers lie in one array. */
+const CHUNK = 512
+let chunk = new Float64Array(0)
+let used = 0
+
 /** Shared by all that hold nothing: most boxes are leaves. */
 export const NO_BOXES: readonly LayoutBox[] = []
 
+/** Its numbers lie with those of other boxes in one array: a number in a field of its own would be an object to the garbage collector. */
 export class LayoutBox {
+  readonly numbers: Float64Array
+  readonly offset: number
   parent: LayoutBox | null = null
   /** In flow, in visual order. */
   kids: readonly LayoutBox[] = NO_BOXES
@@ -81,37 +132,37 @@ export class LayoutBox {
   flow: Flow = Flow.Column
   wrap = false
   dense = false
-  rowGap = 0
-  colGap = 0
+  declare rowGap: number
+  declare colGap: number
   justify: Spread = Spread.Start
   align: Align = Align.Start
   alignContent: Spread = Spread.Stretch
   /** How this box is aligned across its parent's flow. */
   alignSelf: Align = Align.Start
   /** Distance before it along its row or column, beside the gap. */
-  before = 0
-  padT = 0
-  padR = 0
-  padB = 0
-  padL = 0
-  borT = 0
-  borR = 0
-  borB = 0
-  borL = 0
+  declare before: number
+  declare padT: number
+  declare padR: number
+  declare padB: number
+  declare padL: number
+  declare borT: number
+  declare borR: number
+  declare borB: number
+  declare borL: number
   widthKind: Sizing = Sizing.Snug
-  widthValue = 0
+  declare widthValue: number
   heightKind: Sizing = Sizing.Snug
-  heightValue = 0
-  minW = NONE
-  maxW = NONE
-  minH = NONE
-  maxH = NONE
+  declare heightValue: number
+  declare minW: number
+  declare maxW: number
+  declare minH: number
+  declare maxH: number
   /** Width divided by height; NaN: none. */
-  ratio = NONE
+  declare ratio: number
   /** The ratio is the picture file's own: it holds between content edges; `aspect-ratio` holds between borders. */
   naturalRatio = false
   /** Of the picture file, px. */
-  naturalWidth = 0
+  declare naturalWidth: number
   clip = false
   /** Lattice placement; `from` 0: automatic. */
   from = 0
@@ -125,38 +176,47 @@ export class LayoutBox {
   pins: Pins | null = null
 
   // What layout found: border box, x and y from the parent's border box.
-  x = 0
-  y = 0
-  width = 0
-  height = 0
+  declare x: number
+  declare y: number
+  declare width: number
+  declare height: number
 
   // Caches, valid until `dirty`.
-  minContent = NONE
-  maxContent = NONE
-  lastW = NONE
-  lastH = NONE
+  declare minContent: number
+  declare maxContent: number
+  declare lastW: number
+  declare lastH: number
   lastDefinite = false
-  lastResult = NONE
-  measuredW = NONE
-  measuredHeight = NONE
+  declare lastResult: number
+  declare measuredW: number
+  declare measuredHeight: number
 
   // Scratch of the parent's algorithm.
-  base = 0
-  low = 0
-  high = 0
-  hypothetical = 0
-  target = 0
+  declare base: number
+  declare low: number
+  declare high: number
+  declare hypothetical: number
+  declare target: number
   /** Flexed size before the limits. */
-  wanted = 0
+  declare wanted: number
   frozen = false
-  cross = 0
+  declare cross: number
   column = 0
   row = 0
 
   constructor(
     readonly id: string,
     public node: Node,
-  ) {}
+  ) {
+    if (used === chunk.length) {
+      chunk = new Float64Array(CHUNK * NUMBERS.length)
+      used = 0
+    }
+    this.numbers = chunk
+    this.offset = used
+    used += NUMBERS.length
+    for (let i = this.offset + AT_ZERO.length; i < used; i++) chunk[i] = NONE
+  }
 
   /** Everything the block is in this view; worked out when first asked for. */
   get resolved(): Resolved {
@@ -186,6 +246,17 @@ export class LayoutBox {
       box.measuredW = NONE
     }
   }
+}
+
+for (const [index, name] of NUMBERS.entries()) {
+  Object.defineProperty(LayoutBox.prototype, name, {
+    get(this: LayoutBox) {
+      return this.numbers[this.offset + index]
+    },
+    set(this: LayoutBox, value: number) {
+      this.numbers[this.offset + index] = value
+    },
+  })
 }
 
 /** `value` within [low, high]; NaN bounds do not bind; low wins over high, as in CSS. */

@@ -117,8 +117,8 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
       above = baselineOf(item)
       baseline[item.row] = Math.max(baseline[item.row], above)
     }
-    // Chromium makes rows without the baselines of subgrids, then aligns these with them all the same.
-    if (shares && !isSubgrid(item)) {
+    // Chromium makes rows without the baselines of subgrids that hold something, then aligns these with them all the same.
+    if (shares && !(isSubgrid(item) && item.kids.length > 0)) {
       ascent[item.row] = Math.max(ascent[item.row], above)
       descent[item.row] = Math.max(descent[item.row], item.cross - above)
       leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)

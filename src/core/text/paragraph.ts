@@ -139,11 +139,14 @@ export class Paragraph extends ShapedText {
 
   /**
    * What a word adds to the min-content. Chromium looks at whole pieces first and takes the difference of two places in it, each cut
-   * down to its layout unit; only the last word of a piece, which may go on in the next, is laid out as a line.
+   * down to its layout unit; only the last word of a piece, which may go on in the next, counts as in a line.
    */
   private word(from: number, end: number, at: number): number {
     const piece = this.pieces[holding(this.pieces, from)]
-    return at >= piece.end ? upToUnit(this.lineWidth(from, end)) : this.between(piece, from, end)
+    if (at < piece.end) return this.between(piece, from, end)
+    if (this.anywhere) return upToUnit(this.lineWidth(from, end))
+    const last = this.lastPart(from, end)
+    return upToUnit(last.before + this.advances[end] - this.advances[last.from])
   }
 
   private between({ start }: Piece, from: number, end: number): number {
