@@ -19,9 +19,14 @@ function collect() {
   run()
 }
 
-export function timeFull(nodes: number, rounds: number): { nodes: number; ms: number[] } {
-  const tree = benchTree(nodes)
-  const doc = Document.fromFile(benchProject(tree))
+/** The document alone: what it was made from would only give the collector more to look through. */
+function benchDocument(count: number): { nodes: number; doc: Document } {
+  const tree = benchTree(count)
+  return { nodes: countNodes(tree), doc: Document.fromFile(benchProject(tree)) }
+}
+
+export function timeFull(count: number, rounds: number): { nodes: number; ms: number[] } {
+  const { nodes, doc } = benchDocument(count)
   const ms: number[] = []
   collect()
   const warm = 3
@@ -30,18 +35,22 @@ export function timeFull(nodes: number, rounds: number): { nodes: number; ms: nu
     new PageLayout(doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
     if (i >= warm) ms.push(performance.now() - start)
   }
-  return { nodes: countNodes(tree), ms }
+  return { nodes, ms }
 }
 
-/** Heap that layout adds a node, bytes: after a collection with the layout, less the same without. */
-export function bytesPerNode(nodes: number): number {
-  const tree = benchTree(nodes)
-  const doc = Document.fromFile(benchProject(tree))
+/** Heap and arrays in use, bytes. */
+const inUse = () => {
   collect()
-  const before = process.memoryUsage().heapUsed
+  const { heapUsed, arrayBuffers } = process.memoryUsage()
+  return heapUsed + arrayBuffers
+}
+
+/** Memory that layout adds a node, bytes: after a collection with the layout, less the same without. */
+export function bytesPerNode(count: number): number {
+  const { nodes, doc } = benchDocument(count)
+  const before = inUse()
   const layout = new PageLayout(doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
-  collect()
-  const bytes = (process.memoryUsage().heapUsed - before) / countNodes(tree)
+  const bytes = (inUse() - before) / nodes
   // Used after the measurement, so that it cannot have been collected before.
   if (layout.height < 0) throw new Error('a page of negative height')
   return bytes

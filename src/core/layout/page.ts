@@ -24,6 +24,10 @@ export class PageLayout {
   private fontVersion = -1
   private tick = -1
   private cascade: string[] = []
+  /** No box is known yet. */
+  private first = true
+  /** Set by `sync`. */
+  private moved = false
 
   constructor(
     private readonly doc: Document,
@@ -66,7 +70,8 @@ export class PageLayout {
     if (touched) {
       if (resized) this.follow(around)
       for (const id of touched) this.resync(id)
-    } else this.sync(null, doc.node(this.page), around, restyle, true)
+    } else this.sync(null, doc.node(this.page), this.first ? undefined : this.root, around, restyle, true)
+    this.first = false
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
   }
@@ -102,8 +107,12 @@ export class PageLayout {
     // Gone, of another page, or new: new ones come with their parent.
     if (!node || !box) return
     const { parent } = box
-    if (this.sync(parent, node, this.surroundings(box), false, false) && parent)
-      this.arrange(parent, parent.node)
+    this.sync(parent, node, box, this.surroundings(box), false, false)
+    if (this.moved && parent)
+      this.arrange(
+        parent,
+        parent.node.children.map((child) => this.boxes.get(child)!),
+      )
   }
 
   /** The node's own props with the view's overrides: what layout reads. */
@@ -117,17 +126,18 @@ export class PageLayout {
   }
 
   /**
-   * Matches boxes to `node` and, where they are new, changed or `all` are asked for, to what is in it.
-   * @returns whether the box's place among its siblings may have changed
+   * Matches boxes to `node` and, where they are new, changed or `all` are asked for, to what is in it. `moved` says then whether the
+   * box's place among its siblings may have changed.
+   * @param known the box that stood for the node so far
    */
   private sync(
     parent: LayoutBox | null,
     node: Node,
+    known: LayoutBox | undefined,
     around: Surroundings,
     restyle: boolean,
     all: boolean,
-  ): boolean {
-    const known = this.boxes.get(node.id)
+  ): LayoutBox {
     let box = known
     if (!box || box.parent !== parent) {
       if (box) this.drop(box)
@@ -158,25 +168,33 @@ export class PageLayout {
         colGap !== box.colGap ||
         !sameLattice(lattice, box.lattice)
     }
-    const within = box.lattice ? { ...around, used: box.lattice } : around
-    for (const id of node.children) {
-      const child = this.doc.node(id)
-      const childBox = this.boxes.get(id)
-      if (!all && !inherited && childBox?.parent === box && childBox.node === child) continue
-      if (this.sync(box, child, within, inherited, all)) regroup = true
-    }
-    if (regroup) this.arrange(box, node)
-    return moved
+    const { children } = node
+    if (children.length > 0) {
+      const within = box.lattice ? { ...around, used: box.lattice } : around
+      const boxes: LayoutBox[] = []
+      for (const id of children) {
+        const child = this.doc.node(id)
+        let childBox = this.first ? undefined : this.boxes.get(id)
+        if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
+          childBox = this.sync(box, child, childBox, within, inherited, all)
+          regroup ||= this.moved
+        }
+        boxes.push(childBox)
+      }
+      if (regroup) this.arrange(box, boxes)
+    } else if (regroup) this.arrange(box, NO_BOXES)
+    this.moved = moved
+    return box
   }
 
-  private arrange(box: LayoutBox, node: Node) {
-    for (const old of box.kids) if (!this.isChild(old, box, node)) this.drop(old)
-    for (const old of box.lifted) if (!this.isChild(old, box, node)) this.drop(old)
+  /** @param children every child's box, in document order */
+  private arrange(box: LayoutBox, children: readonly LayoutBox[]) {
+    for (const old of box.kids) if (!this.isChild(old, box)) this.drop(old)
+    for (const old of box.lifted) if (!this.isChild(old, box)) this.drop(old)
     let kids: LayoutBox[] | undefined
     let lifted: LayoutBox[] | undefined
     let ordered = false
-    for (const id of node.children) {
-      const child = this.boxes.get(id)!
+    for (const child of children) {
       if (child.hidden) continue
       if (child.pins !== null) {
         lifted ??= []
@@ -194,8 +212,8 @@ export class PageLayout {
     box.invalidate()
   }
 
-  private isChild(box: LayoutBox, parent: LayoutBox, node: Node): boolean {
-    return box.parent === parent && this.doc.nodes.get(box.id)?.parent === node.id
+  private isChild(box: LayoutBox, parent: LayoutBox): boolean {
+    return box.parent === parent && this.doc.nodes.get(box.id)?.parent === parent.id
   }
 
   private drop(box: LayoutBox) {
