@@ -76,6 +76,20 @@ test('the round notch turns a block, Shift in steps; the spec says by how much',
   await expect(desk.getByRole('button', { name: 'Turn: 30°' })).toBeVisible()
   await saved(desk)
   expect((await storedBlock(desk, '/turns', 'Block 0')).props.rotate).toBe(30)
+
+  // Sized along its own side: the notch across from the one that is dragged stays where it is seen.
+  const stays = await notch(desk, '-1,0')
+  const grip = await notch(desk, '1,0')
+  await desk.mouse.move(grip.x, grip.y)
+  await desk.mouse.down()
+  await desk.mouse.move(grip.x + 40 * Math.cos(Math.PI / 6), grip.y + 40 * Math.sin(Math.PI / 6), {
+    steps: 4,
+  })
+  await desk.mouse.up()
+  await saved(desk)
+  const after = await notch(desk, '-1,0')
+  expect(Math.hypot(after.x - stays.x, after.y - stays.y)).toBeLessThan(1)
+  expect((await px(desk, '/turns', 'Block 0')).width).toBeGreaterThan(250)
 })
 
 test('a second pointer, a lost one and a left window each put the block back', async ({ desk }) => {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { growEdits, nudgeEdits } from './nudge'
 import { pinsAt } from './pins'
-import { type Handle, resizeOnColumns, resizeProps, resizeRect, snapResize } from './resize'
+import { anchorTurned, type Handle, resizeOnColumns, resizeProps, resizeRect, snapResize } from './resize'
 import { SNAP_KINDS, snapLines } from './snap'
 import { at, box, exactly, lay, set } from './test-page'
 
@@ -45,6 +45,35 @@ describe('the rect that a dragged handle gives', () => {
       }),
     )
   })
+})
+
+test('what lies opposite to the handle of a turned block, or its centre, stays where it is seen', () => {
+  fc.assert(
+    fc.property(
+      handle,
+      by,
+      by,
+      fc.boolean(),
+      fc.boolean(),
+      fc.integer({ min: -180, max: 180 }),
+      (grip, dx, dy, ratio, centre, degrees) => {
+        const manner = { ratio, centre }
+        const to = anchorTurned(RECT, resizeRect(RECT, grip, dx, dy, manner), grip, manner, degrees)
+        const angle = (degrees * Math.PI) / 180
+        const seen = (rect: typeof RECT) => {
+          const x = centre ? 0 : (-grip.across * rect.width) / 2
+          const y = centre ? 0 : (-grip.down * rect.height) / 2
+          return {
+            x: rect.x + rect.width / 2 + Math.cos(angle) * x - Math.sin(angle) * y,
+            y: rect.y + rect.height / 2 + Math.sin(angle) * x + Math.cos(angle) * y,
+          }
+        }
+        expect(seen(to).x).toBeCloseTo(seen(RECT).x)
+        expect(seen(to).y).toBeCloseTo(seen(RECT).y)
+        if (degrees === 0) expect(to).toEqual(resizeRect(RECT, grip, dx, dy, manner))
+      },
+    ),
+  )
 })
 
 describe('moving edges snap', () => {

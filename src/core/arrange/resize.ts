@@ -107,6 +107,34 @@ function edgeShift(before: Rect, after: Rect, way: -1 | 0 | 1, axis: 'x' | 'y'):
   return way < 0 ? after[axis] - before[axis] : after[axis] + after[size] - before[axis] - before[size]
 }
 
+/**
+ * A turned block at another size, moved so that the edge or corner opposite to the handle, or the centre, stays where it is seen.
+ * Blocks turn about their centre, which another size moves.
+ * @param degrees clockwise, as CSS `rotate`
+ */
+export function anchorTurned(
+  rect: Rect,
+  to: Rect,
+  handle: Handle,
+  manner: ResizeManner,
+  degrees: number,
+): Rect {
+  const angle = (degrees * Math.PI) / 180
+  // From the centre to what stays, as it is seen.
+  const arm = ({ width, height }: Rect) => {
+    const x = manner.centre ? 0 : (-handle.across * width) / 2
+    const y = manner.centre ? 0 : (-handle.down * height) / 2
+    return { x: x * Math.cos(angle) - y * Math.sin(angle), y: x * Math.sin(angle) + y * Math.cos(angle) }
+  }
+  const before = arm(rect)
+  const after = arm(to)
+  return {
+    ...to,
+    x: rect.x + rect.width / 2 + before.x - after.x - to.width / 2,
+    y: rect.y + rect.height / 2 + before.y - after.y - to.height / 2,
+  }
+}
+
 const round = (value: number) => Math.round(value * 100) / 100
 
 /** A length in the way the side was said before: a percentage stays one, everything else becomes exact. */
@@ -137,11 +165,13 @@ export function resizeProps(
   if (wide && !isStretched(box, 'width')) props.width = sizeLike(layout, box, 'width', to.width)
   if (tall && !isStretched(box, 'height')) props.height = sizeLike(layout, box, 'height', to.height)
   if (!isLiftedBox(box)) return props
+  const now = layout.rect(id)
+  const moves = (axis: 'x' | 'y') => now !== undefined && Math.abs(to[axis] - now[axis]) > 0.005
   return {
     ...props,
     ...pinsAt(layout, id, {
-      ...(wide ? { x: to.x, width: to.width } : {}),
-      ...(tall ? { y: to.y, height: to.height } : {}),
+      ...(wide || moves('x') ? { x: to.x, width: wide ? to.width : undefined } : {}),
+      ...(tall || moves('y') ? { y: to.y, height: tall ? to.height : undefined } : {}),
     }),
   }
 }

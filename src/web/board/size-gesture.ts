@@ -1,5 +1,11 @@
 /** Dragging a notch: the block follows at once and snaps; Shift keeps its proportions, Alt its centre, Ctrl suspends the snaps. */
-import { type Handle, resizeOnColumns, resizeProps, snapResize } from '../../core/arrange/resize'
+import {
+  anchorTurned,
+  type Handle,
+  resizeOnColumns,
+  resizeProps,
+  snapResize,
+} from '../../core/arrange/resize'
 import { coverOf } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
@@ -26,9 +32,11 @@ export function followSizing(
   const box = layout.boxes.get(node.id)
   // In a flow only right and bottom edges move, whichever notch is dragged.
   const moves = (axis: 'x' | 'y') => box?.pins || (axis === 'x' ? handle.across > 0 : handle.down > 0)
-  const lines = snapLinesOn(editor, layout, [node.id]).filter((line) => moves(line.axis))
-  const turned = ((box?.resolved.rotate ?? 0) * Math.PI) / 180
-  const baseline = editor.snapping.has('baseline') ? view.lattice.baseline : 0
+  const degrees = box?.resolved.rotate ?? 0
+  const turned = (degrees * Math.PI) / 180
+  // The edges of a turned block lie along no line of the sheet.
+  const lines = turned === 0 ? snapLinesOn(editor, layout, [node.id]).filter((line) => moves(line.axis)) : []
+  const baseline = turned === 0 && editor.snapping.has('baseline') ? view.lattice.baseline : 0
   let committed = false
   const stop = () => editor.set({ drag: undefined })
 
@@ -40,11 +48,12 @@ export function followSizing(
     const dy = down * Math.cos(turned) - right * Math.sin(turned)
     const manner = { ratio: event.shiftKey, centre: event.altKey }
     const reach = event.ctrlKey || event.metaKey ? 0 : REACH / zoom
-    const { rect: to, hits } = snapResize(rect, handle, dx, dy, manner, lines, reach, baseline)
+    const { rect: sized, hits } = snapResize(rect, handle, dx, dy, manner, lines, reach, baseline)
     if (reach === 0 || hits.length === 0) {
-      to.width = Math.round(to.width)
-      to.height = Math.round(to.height)
+      sized.width = Math.round(sized.width)
+      sized.height = Math.round(sized.height)
     }
+    const to = turned === 0 ? sized : anchorTurned(rect, sized, handle, manner, degrees)
     const props = resizeProps(layout, node.id, to, handle, manner)
     const edge = rect.x + dx + (handle.across > 0 ? rect.width : 0)
     const columns =
