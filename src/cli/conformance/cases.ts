@@ -254,6 +254,23 @@ export const CASES: Record<string, ProjectFile> = {
       box({ lifted: true, pinCenterX: 20, pinCenterY: -10, width: px(50), height: px(40) }),
     ),
   ),
+  'lifted: what is seen of turned blocks, one in another (CSS Transforms 2 §3)': project(
+    box(
+      { flow: 'free', width: px(400), height: px(200), rotate: 30, borderLeft: 5 },
+      box(
+        {
+          lifted: true,
+          pinLeft: { px: 10 },
+          pinTop: { px: 20 },
+          width: px(120),
+          height: px(60),
+          rotate: -75,
+        },
+        box({ width: px(30), height: px(30) }),
+      ),
+      text('seeds to lend', { lifted: true, pinRight: { px: 0 }, pinBottom: { px: 8 }, rotate: 12 }),
+    ),
+  ),
   'row: a margin before an item counts in wrapping, in fit-content and in shrinking (Flexbox 1 §9.3, Sizing 3 §5.1)':
     project(
       box(

@@ -64,7 +64,7 @@ export async function compareDocument(
     const layout = new PageLayout(doc, page.id, view.id, width, paragraphs)
     const visible = new Set([...layout.visible()].map((box) => box.id))
     for (const id of new Set([...visible, ...Object.keys(measured.boxes)])) {
-      const core = visible.has(id) ? layout.rect(id) : undefined
+      const core = visible.has(id) ? layout.seen(id) : undefined
       const browser = measured.boxes[id]
       result.boxes++
       const by = core && browser ? difference(core, browser) : Number.POSITIVE_INFINITY

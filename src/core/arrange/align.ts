@@ -5,7 +5,7 @@ import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import { bounds, contentRect, type Rect } from '../layout/rect'
 import { orderAt } from './order'
-import { isLiftedBox, pinsAt } from './pins'
+import { isLiftedBox, pinsAt, pinsSeenAt } from './pins'
 
 export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
 export type AlignTo = 'each other' | 'parent' | 'lattice' | 'sheet'
@@ -29,7 +29,7 @@ function frameOf(layout: PageLayout, box: LayoutBox, boxes: LayoutBox[], to: Ali
   if (to === 'sheet') return sheet
   if (to === 'lattice') return { ...sheet, x: used.left, width: used.container }
   if (to === 'parent') return contentRect(box.parent!, layout.rect(box.parent!.id) ?? sheet)
-  return bounds(boxes.map((each) => layout.rect(each.id)!))
+  return bounds(boxes.map((each) => layout.seen(each.id)!))
 }
 
 function boxesOf(layout: PageLayout, ids: readonly string[]): LayoutBox[] | string {
@@ -54,14 +54,14 @@ export function alignEdits(
   const edits: Edit[] = []
   const spread = new Set<LayoutBox>()
   for (const box of boxes) {
-    const rect = layout.rect(box.id)!
+    const rect = layout.seen(box.id)!
     if (isLiftedBox(box)) {
       const frame = frameOf(layout, box, boxes, to)
       const share = edge === 'left' || edge === 'top' ? 0 : edge === 'right' || edge === 'bottom' ? 1 : 0.5
       const point = horizontal(edge)
         ? { x: frame.x + share * (frame.width - rect.width) }
         : { y: frame.y + share * (frame.height - rect.height) }
-      edits.push(set(box.node, pinsAt(layout, box.id, point)))
+      edits.push(set(box.node, pinsSeenAt(layout, box.id, point)))
       continue
     }
     const parent = box.parent!
@@ -98,13 +98,13 @@ export function distributeEdits(
   const from = (rect: Rect) => (axis === 'x' ? rect.x : rect.y)
   const size = (rect: Rect) => (axis === 'x' ? rect.width : rect.height)
   const list = boxes
-    .map((box) => ({ box, rect: layout.rect(box.id)! }))
+    .map((box) => ({ box, rect: layout.seen(box.id)! }))
     .sort((a, b) => from(a.rect) - from(b.rect))
   const first = list[0].rect
   const last = list[list.length - 1].rect
   const edits: Edit[] = []
   const place = (box: LayoutBox, at: number) =>
-    edits.push(set(box.node, pinsAt(layout, box.id, axis === 'x' ? { x: at } : { y: at })))
+    edits.push(set(box.node, pinsSeenAt(layout, box.id, axis === 'x' ? { x: at } : { y: at })))
   if (what === 'centres') {
     const start = from(first) + size(first) / 2
     const step = (from(last) + size(last) / 2 - start) / (list.length - 1)
@@ -138,7 +138,7 @@ export function gapEdits(
     if (boxes.some((box) => box.parent !== parent)) return 'the blocks must lie in the same box'
     return [set(parent.node, { rowGap: gap, ...(parent.flow === Flow.Lattice ? {} : { columnGap: null }) })]
   }
-  const list = boxes.map((box) => ({ box, rect: layout.rect(box.id)! }))
+  const list = boxes.map((box) => ({ box, rect: layout.seen(box.id)! }))
   const spreadX = Math.max(...list.map((each) => each.rect.x)) - Math.min(...list.map((each) => each.rect.x))
   const spreadY = Math.max(...list.map((each) => each.rect.y)) - Math.min(...list.map((each) => each.rect.y))
   const across = spreadX >= spreadY
@@ -146,7 +146,7 @@ export function gapEdits(
   let at = across ? list[0].rect.x : list[0].rect.y
   const edits: Edit[] = []
   list.forEach(({ box, rect }, i) => {
-    if (i > 0) edits.push(set(box.node, pinsAt(layout, box.id, across ? { x: at } : { y: at })))
+    if (i > 0) edits.push(set(box.node, pinsSeenAt(layout, box.id, across ? { x: at } : { y: at })))
     at += (across ? rect.width : rect.height) + gap
   })
   return edits

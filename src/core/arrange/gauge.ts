@@ -75,10 +75,10 @@ export type Gauged = { from: Rect; to: Rect; distances: Distance[] }
  * @returns undefined when the sheet does not show the block
  */
 export function gauge(layout: PageLayout, id: string, target: string | undefined): Gauged | undefined {
-  const from = layout.rect(id)
+  const from = layout.seen(id)
   if (!from) return undefined
   const sheet = { x: 0, y: 0, width: layout.used.width, height: layout.height }
   const other = target !== undefined && target !== id ? target : layout.boxes.get(id)?.parent?.id
-  const to = other === undefined || other === layout.page ? sheet : (layout.rect(other) ?? sheet)
+  const to = other === undefined || other === layout.page ? sheet : (layout.seen(other) ?? sheet)
   return { from, to, distances: distances(from, to) }
 }

@@ -36,7 +36,7 @@ export function guideSet(layout: PageLayout, set: GuideSet, selection: readonly 
       return layout.root.kids.map((section): Line => ({ axis: 'y', at: section.y + section.height }))
     case 'selection':
       return selection.flatMap((id): Line[] => {
-        const rect = layout.rect(id)
+        const rect = layout.seen(id)
         if (!rect) return []
         return [
           { axis: 'x', at: rect.x },
@@ -80,7 +80,7 @@ export function guideTargets(layout: PageLayout, traced: readonly SnapLine[] = [
   const all = new Set(['columns', 'gutters', 'container', 'centre', 'thirds'] as const)
   const blocks = [...layout.visible()]
     .filter((box) => box.parent !== layout.root)
-    .flatMap((box) => rectLines(layout.rect(box.id)!, box.node.name, 'siblings'))
+    .flatMap((box) => rectLines(layout.seen(box.id)!, box.node.name, 'siblings'))
   return [...latticeLines(layout.used, all), ...sectionLines(layout), ...blocks, ...traced]
 }
 

@@ -82,6 +82,17 @@ export function pinsAt(layout: PageLayout, id: string, to: PinPlace): PropChange
   }
 }
 
+/** The same for what is seen of the block: where its upright bounds are to begin. */
+export function pinsSeenAt(layout: PageLayout, id: string, to: { x?: number; y?: number }): PropChanges {
+  const rect = layout.rect(id)
+  const seen = layout.seen(id)
+  if (!rect || !seen) return {}
+  return pinsAt(layout, id, {
+    ...(to.x === undefined ? {} : { x: rect.x + to.x - seen.x }),
+    ...(to.y === undefined ? {} : { y: rect.y + to.y - seen.y }),
+  })
+}
+
 export type PinName = 'pinLeft' | 'pinRight' | 'pinTop' | 'pinBottom' | 'pinCenterX' | 'pinCenterY'
 const AXIS_OF: Record<PinName, Axis> = {
   pinLeft: ACROSS,

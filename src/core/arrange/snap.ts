@@ -160,7 +160,7 @@ export function snapLines(
     ? [...parent.kids, ...parent.lifted]
         .filter((each) => !ids.includes(each.id))
         .flatMap((each) => {
-          const rect = layout.rect(each.id)
+          const rect = layout.seen(each.id)
           return rect ? [{ rect, name: each.node.name }] : []
         })
     : []

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { paintOrder } from '../layout/drawing'
+import { alignEdits, distributeEdits } from './align'
+import { gauge } from './gauge'
 import { blockAt, blocksAt } from './hit'
-import { box, exactly, lay } from './test-page'
+import { at, box, exactly, lay, set } from './test-page'
 import { turnTo } from './turn'
 
 describe('turning by a handle', () => {
@@ -48,6 +50,45 @@ describe('a turned block', () => {
     expect(blockAt(layout, 200, 200)).toBe('a')
     // Its left end points up.
     expect(blocksAt(layout, 200, 20)).toEqual(['b', 'a', 's'])
+  })
+})
+
+describe('what is seen of a turned block', () => {
+  const turned = (rotate: number) => {
+    const block = at('a', 300, 100, 200, 80)
+    return lay({ flow: 'free' }, [
+      { ...block, props: { ...block.props, rotate } },
+      at('b', 700, 150, 60, 60),
+      at('c', 1000, 20, 100, 40),
+    ])
+  }
+  test('is its upright bounds', () => {
+    const { layout } = turned(90)
+    expect(layout.rect('a')).toEqual({ x: 300, y: 100, width: 200, height: 80 })
+    const seen = layout.seen('a')!
+    expect(seen.x).toBeCloseTo(360)
+    expect(seen.y).toBeCloseTo(40)
+    expect(seen.width).toBeCloseTo(80)
+    expect(seen.height).toBeCloseTo(200)
+    expect(layout.seen('b')).toEqual(layout.rect('b'))
+  })
+  test('is aligned, distributed and measured', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -179, max: 180 }), (degrees) => {
+        const { layout, run } = turned(degrees)
+        run(alignEdits(layout, ['a'], 'left', 'sheet', set))
+        expect(layout.seen('a')!.x).toBeCloseTo(0, 1)
+        run(alignEdits(layout, ['a'], 'bottom', 'parent', set))
+        const { y, height } = layout.seen('a')!
+        expect(y + height).toBeCloseTo(400, 1)
+        run(distributeEdits(layout, ['a', 'b', 'c'], 'x', 'gaps', set))
+        const [a, b, c] = ['a', 'b', 'c'].map((id) => layout.seen(id)!)
+        expect(b.x - a.x - a.width).toBeCloseTo(c.x - b.x - b.width, 1)
+        const { from } = gauge(layout, 'a', 'b')!
+        expect(from).toEqual(a)
+      }),
+      { numRuns: 40 },
+    )
   })
 })
 

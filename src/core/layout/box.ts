@@ -74,6 +74,7 @@ const AT_ZERO = [
   'widthValue',
   'heightValue',
   'naturalWidth',
+  'turn',
   'x',
   'y',
   'width',
@@ -164,6 +165,8 @@ export class LayoutBox {
   /** Of the picture file, px. */
   declare naturalWidth: number
   clip = false
+  /** Degrees clockwise about its centre; places nothing else. */
+  declare turn: number
   /** Lattice placement; `from` 0: automatic. */
   from = 0
   span = 1

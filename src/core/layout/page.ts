@@ -9,7 +9,7 @@ import type { ParagraphCache } from '../text/paragraph-cache'
 import { LayoutBox, NO_BOXES } from './box'
 import { shownText } from './drawing'
 import { layoutBox } from './place'
-import type { Rect } from './rect'
+import { type Rect, seenRect } from './rect'
 import { applyStyle, type Surroundings } from './style'
 
 export class PageLayout {
@@ -237,6 +237,14 @@ export class PageLayout {
       y += at.y
     }
     return { x, y, width: box.width, height: box.height }
+  }
+
+  /** As `rect`, but of a block that is turned, or lies in one, the upright bounds of what is seen. */
+  seen(id: string): Rect | undefined {
+    const rect = this.rect(id)
+    const box = rect && this.boxes.get(id)
+    for (let at = box; at?.parent; at = at.parent) if (at.turn !== 0) return seenRect(box!)
+    return rect
   }
 
   /** A text's lines; empty for anything else. */

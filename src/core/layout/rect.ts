@@ -15,6 +15,31 @@ export function bounds(rects: readonly Rect[]): Rect {
   }
 }
 
+type Point = { x: number; y: number }
+
+const turned = (points: readonly Point[], centre: Point, degrees: number): Point[] => {
+  const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)]
+  return points.map(({ x, y }) => ({
+    x: centre.x + cos * (x - centre.x) - sin * (y - centre.y),
+    y: centre.y + sin * (x - centre.x) + cos * (y - centre.y),
+  }))
+}
+
+/** The upright bounds of what is seen of a box that it or one around it turns, px from the page's top left. */
+export function seenRect(box: LayoutBox): Rect {
+  let corners: Point[] = [
+    { x: 0, y: 0 },
+    { x: box.width, y: 0 },
+    { x: box.width, y: box.height },
+    { x: 0, y: box.height },
+  ]
+  for (let at = box; at.parent; at = at.parent) {
+    if (at.turn !== 0) corners = turned(corners, { x: at.width / 2, y: at.height / 2 }, at.turn)
+    corners = corners.map(({ x, y }) => ({ x: x + at.x, y: y + at.y }))
+  }
+  return bounds(corners.map(({ x, y }) => ({ x, y, width: 0, height: 0 })))
+}
+
 /** Inside the padding of `box`, whose border box is `rect`. */
 export const contentRect = (box: LayoutBox, rect: Rect): Rect => ({
   x: rect.x + box.borL + box.padL,

@@ -94,6 +94,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   box.minH = lengthOf(tokens, set.minHeight, Number.NaN)
   box.maxH = lengthOf(tokens, set.maxHeight, Number.NaN)
   box.clip = set.clip === true
+  box.turn = set.rotate ?? 0
   const asset = set.asset ? doc.assets.get(set.asset) : undefined
   box.naturalWidth = asset?.width ?? 300
   box.ratio =

@@ -25,6 +25,8 @@ export class BoardGesture {
   private readonly starts: Map<string, Rect>
   private dragging = false
   private committed = false
+  /** What is seen of all that move, as it was. */
+  private seen: Rect | undefined
   /** Lines to snap to: the layout's as it was, without what moves. */
   private lines: SnapLine[] | undefined
 
@@ -98,13 +100,15 @@ export class BoardGesture {
     const edit = editor.setEdit(node, { lifted: true, ...pinsAt(start.layout, id, rect), width })
     if (editor.commit([edit], `Lift ${node.name}`, this.gesture)) this.committed = true
     this.starts.set(id, rect)
+    this.seen = undefined
   }
 
   private moveLifted(dx: number, dy: number, free: boolean) {
     const { editor, start } = this
     if (this.starts.size === 0) return
     // Several blocks snap by the edges of all together.
-    const origin = bounds([...this.starts.values()])
+    this.seen ??= bounds([...this.starts.keys()].map((id) => start.layout.seen(id)!))
+    const origin = this.seen
     this.lines ??= snapLinesOn(editor, start.layout, this.ids)
     const wanted = { ...origin, x: origin.x + dx, y: origin.y + dy }
     const baseline = editor.snapping.has('baseline') ? start.view.lattice.baseline : 0
