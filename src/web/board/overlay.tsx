@@ -1,5 +1,5 @@
 /** What is drawn over the sheets in screen px: lattice lines, section heights, the fold, the selection. */
-
+import { Fragment } from 'react'
 import { columnWords, coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { View } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
@@ -280,28 +280,35 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
           : ''
         const only = editor.selection.length === 1
         const turn = layout.boxes.get(id)?.resolved.rotate ?? 0
+        // The tag stays upright below what is seen of a turned block, and right of the sheet's ruler.
+        const seen = turn === 0 ? rect : layout.seen(id)!
         return (
-          <div
-            key={id}
-            className="pointer-events-none absolute"
-            data-selected={id}
-            style={{
-              left: x,
-              top: y,
-              width,
-              height,
-              outline: `${active ? 1.5 : 1}px solid var(--sheet-pine)`,
-              boxShadow: '0 0 0 2.5px rgb(255 255 255 / 55%)',
-              rotate: turn ? `${turn}deg` : undefined,
-            }}
-          >
-            {active && only && editor.editing === undefined && (
-              <Notches node={node} layout={layout} width={width} height={height} />
-            )}
+          <Fragment key={id}>
+            <div
+              className="pointer-events-none absolute"
+              data-selected={id}
+              style={{
+                left: x,
+                top: y,
+                width,
+                height,
+                outline: `${active ? 1.5 : 1}px solid var(--sheet-pine)`,
+                boxShadow: '0 0 0 2.5px rgb(255 255 255 / 55%)',
+                rotate: turn ? `${turn}deg` : undefined,
+              }}
+            >
+              {active && only && editor.editing === undefined && (
+                <Notches node={node} layout={layout} width={width} height={height} />
+              )}
+            </div>
             {only && !editor.gauge && (
               <div
-                className="absolute left-0 whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] text-white tabular-nums"
-                style={{ top: height + 7, background: 'var(--sheet-pine)' }}
+                className="pointer-events-none absolute whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] text-white tabular-nums"
+                style={{
+                  left: Math.round(Math.max(left, left + seen.x * zoom)),
+                  top: Math.round(top + (seen.y + seen.height) * zoom) + 7,
+                  background: 'var(--sheet-pine)',
+                }}
                 data-size-tag={view.id}
               >
                 {columns}
@@ -309,7 +316,7 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
                 {turn !== 0 && ` · ${formatPx(turn)}°`}
               </div>
             )}
-          </div>
+          </Fragment>
         )
       })}
     </>
