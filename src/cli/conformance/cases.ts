@@ -207,6 +207,17 @@ export const CASES: Record<string, ProjectFile> = {
       text('seed', { width: stretch() }),
     ),
   ),
+  'column: a most height holds the hypothetical size, not the base size that is shrunk (Flexbox 1 §9.2)':
+    project(
+      box(
+        { flow: 'column', width: px(300), height: px(200) },
+        box({ width: px(50), height: px(150), minHeight: 0 }),
+        box(
+          { width: px(60), height: snug, maxHeight: 80, clip: true },
+          box({ width: px(40), height: px(260) }),
+        ),
+      ),
+    ),
   'column: percent heights against an indefinite parent are automatic (CSS Sizing 3 §5.2.1)': project(
     box({ flow: 'column', width: px(300) }, box({ width: stretch(), height: percent(50) }, text('seeds'))),
   ),

@@ -2,7 +2,7 @@
 import { baselineOf } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
 import { fitContent, minContent } from './intrinsic'
-import { layoutBox, measureHeight, ratioHeight } from './place'
+import { contentHeight, layoutBox, measureHeight, ratioHeight } from './place'
 
 /** Tolerance for "does it still fit", px: Chromium's layout unit. */
 const UNIT = 1 / 64
@@ -334,10 +334,10 @@ function columnItem(item: LayoutBox, percentBase: number) {
   }
   if (item.heightKind === Sizing.Stretch) item.base = pad
   else if (!Number.isNaN(given)) item.base = Math.max(pad, given)
-  // §9.2: the base size is not held to the limits; it counts where a picture, free to shrink, is shrunk.
+  // §9.2: the base size is not held to the limits; it counts where a picture or a clipped box, free to shrink, is shrunk.
   else
     item.base =
-      item.flow === Flow.Picture ? ratioHeight(item, item.cross) || pad : measureHeight(item, item.cross)
+      item.flow === Flow.Picture ? ratioHeight(item, item.cross) || pad : contentHeight(item, item.cross)
   item.high = item.maxH
   if (!Number.isNaN(item.minH)) item.low = Math.max(item.minH, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad

@@ -19,6 +19,20 @@ export function measureHeight(box: LayoutBox, width: number): number {
   return height
 }
 
+/** The same without the box's own least and most height: the flex base size along a column (Flexbox 1 §9.2). */
+export function contentHeight(box: LayoutBox, width: number): number {
+  const { minH, maxH } = box
+  if (Number.isNaN(minH) && Number.isNaN(maxH)) return measureHeight(box, width)
+  box.minH = Number.NaN
+  box.maxH = Number.NaN
+  box.lastW = Number.NaN
+  const height = layoutBox(box, width, Number.NaN, false)
+  box.minH = minH
+  box.maxH = maxH
+  box.lastW = Number.NaN
+  return height
+}
+
 /**
  * Lays out everything in `box`, with its border box `width` wide and `height` high (NaN: from the content).
  * `definite`: whether percentages of the height resolve inside. Returns the border-box height.
