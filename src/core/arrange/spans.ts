@@ -2,7 +2,7 @@
 import type { Node } from '../document/document'
 import type { Size } from '../document/schema'
 import { columnLeft, columnsOf, type UsedLattice } from '../lattice/used'
-import { Flow } from '../layout/box'
+import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
 
@@ -53,8 +53,8 @@ export function sizeOnColumns(layout: PageLayout, node: Node, from: number, to: 
 }
 
 /**
- * Where a block that says its first column would stand after being dragged sideways in its lattice by `dx` px: as wide as it is, on
- * whole columns. Undefined for a block that is placed automatically, and where there is no lattice.
+ * Where a block would stand after being dragged sideways in its lattice by `dx` px: as wide as it is, on whole columns. One that is
+ * placed automatically goes only to free columns at its row's end, where nothing else moves for it. Undefined: it cannot slide there.
  */
 export function slideOnColumns(
   layout: PageLayout,
@@ -64,15 +64,27 @@ export function slideOnColumns(
   const box = layout.boxes.get(id)
   const rect = layout.rect(id)
   const cover = coverOf(layout, id)
-  if (!box || !rect || !cover || !isOnLattice(layout, box.node) || box.from === 0) return undefined
+  if (!box || !rect || !cover || !isOnLattice(layout, box.node)) return undefined
   const used = layout.usedFor(id)
   const span = cover.to - cover.from + 1
   const wanted = columnAt(used, rect.x + dx + used.columnWidth / 2)
   const from = Math.min(wanted, used.columns - span + 1)
+  if (box.from === 0 && !(box.resolved.width.kind === 'columns' && isFreeBehind(layout, box, from)))
+    return undefined
   const to = from + span - 1
   const size = sizeOnColumns(layout, box.node, from, to)
   const x = columnLeft(used, from)
   return { size, from, to, rect: { ...rect, x } }
+}
+
+/** Whether what stands in a block's row stands before it, and ends before column `from` of the view's lattice. */
+function isFreeBehind(layout: PageLayout, box: LayoutBox, from: number): boolean {
+  const { kids } = box.parent!
+  const own = kids.indexOf(box)
+  const first = from - 1 - columnsBefore(layout, box.node)
+  return kids.every(
+    (kid, i) => kid === box || kid.row !== box.row || (i < own && kid.column + kid.span <= first),
+  )
 }
 
 /** “columns 3–6 of 12”. */
