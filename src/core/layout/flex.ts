@@ -307,10 +307,9 @@ function layoutColumn(
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
     const isDefinite = own || (definite && !Number.isNaN(innerHeight))
-    // As high as its content, and laid out for that already: a second pass would find the same.
-    const settled =
-      !isDefinite && item.lastW === item.cross && Number.isNaN(item.lastH) && item.lastResult === item.target
-    if (!settled) layoutBox(item, item.cross, item.target, isDefinite)
+    // As high as its content it keeps the layout that found so: it is not laid out into a given height.
+    const given = isDefinite || measureHeight(item, item.cross) !== item.target
+    layoutBox(item, item.cross, given ? item.target : Number.NaN, isDefinite)
     item.width = item.cross
     item.height = item.target
     y += item.before

@@ -75,7 +75,7 @@ const sameTracks = (a: Tracks | null, b: Tracks) =>
   a.left.length === b.left.length &&
   a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
 
-export function layoutLattice(box: LayoutBox, width: number, height: number, definite: boolean): number {
+export function layoutLattice(box: LayoutBox, width: number, height: number): number {
   const tracks = box.subgrid && box.tracks ? box.tracks : ownTracks(box, width)
   const items = box.kids
   const columns = tracks.left.length
@@ -137,16 +137,15 @@ export function layoutLattice(box: LayoutBox, width: number, height: number, def
     total += need[r]
   }
 
-  let available = Number.isNaN(height)
-    ? clamp(total + box.padY, box.minH, box.maxH) - box.padY
-    : height - box.padY
+  const auto = Number.isNaN(height)
+  let available = auto ? clamp(total + box.padY, box.minH, box.maxH) - box.padY : height - box.padY
   available = Math.max(0, available)
   // A height that merely came out so (a clamped automatic one) does not press the rows together.
-  const sizes = Number.isNaN(height) || !definite ? need : fitRows(need, least, available - gaps)
+  const sizes = auto ? need : fitRows(need, least, available - gaps)
   let used = gaps
   for (let r = 0; r < rows; r++) used += sizes[r]
   // Rows that a clamped automatic height cuts off are not shifted for it.
-  const free = definite ? available - used : Math.max(0, available - used)
+  const free = auto ? Math.max(0, available - used) : available - used
   let offset = box.borT + box.padT
   let between = 0
   if (rows > 0) {

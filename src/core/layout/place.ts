@@ -81,9 +81,10 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
       return y
     }
     default: {
-      const run = box.flow === Flow.Lattice ? layoutLattice : layoutFlex
-      if (!auto || box.kids.length > 0) return run(box, width, height, definite)
-      return limit(box, Math.max(box.padY, ratioHeight(box, width) || 0))
+      if (auto && box.kids.length === 0) return limit(box, Math.max(box.padY, ratioHeight(box, width) || 0))
+      return box.flow === Flow.Lattice
+        ? layoutLattice(box, width, height)
+        : layoutFlex(box, width, height, definite)
     }
   }
 }
