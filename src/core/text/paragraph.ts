@@ -184,11 +184,12 @@ export class Paragraph extends ShapedText {
   }
 
   /**
-   * Chromium's shaping line breaker looks for the break in the piece as it was shaped whole, the line's beginning as wide as it is by itself; and an end that has to be shaped again must fit behind the last safe place.
+   * Chromium's shaping line breaker looks for the break in the piece as it was shaped whole, the line's beginning as wide as it is by
+   * itself; and an end that has to be shaped again must fit behind the last safe place.
    */
   private partFits(start: number, end: number, room: number): boolean {
     const { advances } = this
-    const first = this.safeFrom(start, end)
+    const first = this.shapesStart(start, end) ? this.safeFrom(start, end) : start
     const whole = advances[first] - advances[start]
     const edge =
       advances[start] +

@@ -2,7 +2,7 @@
 import type { Resolved } from '../document/resolve'
 import type { FontLibrary } from './fonts'
 import { scriptsOf } from './scripts'
-import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
+import { type GlyphRun, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 
 export type PieceStyle = TextStyle & { color?: string; link?: string }
@@ -55,16 +55,24 @@ export class ShapedText {
 
   /** Pieces of one font are shaped together, so that kerning and ligatures reach across links and colours. */
   private shape() {
-    const { pieces, text, safety } = this
+    const { pieces, text } = this
     for (let first = 0; first < pieces.length; ) {
       let next = first + 1
       while (next < pieces.length && shapedTogether(text, pieces[next - 1], pieces[next])) next++
       const { start, style } = pieces[first]
       const { end } = pieces[next - 1]
       const scripts = this.scripts.subarray(start, end)
-      shapeInto(this.fonts, text.slice(start, end), scripts, style, start, this.advances, this.runs, safety)
-      // Where a piece begins, a line may begin as it was shaped.
-      for (; first < next; first++) safety[pieces[first].start] &= INSIDE
+      shapeInto(
+        this.fonts,
+        text.slice(start, end),
+        scripts,
+        style,
+        start,
+        this.advances,
+        this.runs,
+        this.safety,
+      )
+      first = next
     }
   }
 
@@ -75,11 +83,12 @@ export class ShapedText {
   protected partWidth(start: number, end: number): number {
     const { advances } = this
     const ends = this.shapesEnd(end)
-    if (!this.isUnsafe(start) && !ends) return advances[end] - advances[start]
+    const begins = this.shapesStart(start, end)
+    if (!begins && !ends) return advances[end] - advances[start]
     const key = start * (this.text.length + 1) + end
     let width = this.reshaped.get(key)
     if (width === undefined) {
-      const first = this.safeFrom(start, end)
+      const first = begins ? this.safeFrom(start, end) : start
       const last = ends ? this.safeBefore(end, start) : end
       width =
         first >= last
@@ -106,14 +115,22 @@ export class ShapedText {
     return last
   }
 
+  /** Whether a part's beginning is shaped again. A piece that stands on the line as a whole is as it was shaped. */
+  protected shapesStart(start: number, end: number): boolean {
+    if (!this.isUnsafe(start)) return false
+    const piece = this.pieces[holding(this.pieces, start)]
+    return start > piece.start || this.text.slice(end, piece.end).trim() !== ''
+  }
+
   /**
    * Whether a line that ends at `end` has its end shaped again; before spaces Chromium does only where it is seen where the line ends.
    * Words in the text's own box see its borders; those in an element of their own, that element's, which has none.
    */
   protected shapesEnd(end: number): boolean {
     if (!this.isUnsafe(end)) return false
-    if (this.text[end] !== ' ' || this.centredOrRight) return true
-    return this.bordered && this.pieces[holding(this.pieces, end - 1)].plain
+    const piece = this.pieces[holding(this.pieces, end - 1)]
+    if (piece.end === end) return false
+    return this.text[end] !== ' ' || this.centredOrRight || (this.bordered && piece.plain)
   }
 
   /** Width of a part of one piece, shaped as if nothing stood around it, px. */
