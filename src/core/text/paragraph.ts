@@ -277,7 +277,7 @@ export class Paragraph extends ShapedText {
       room +
       (first === start ? 0 : upToUnit(this.advances[first] - begin) - upToUnit(this.shapeAlone(start, first)))
     let candidate = start
-    while (candidate < end && this.advances[candidate + 1] - begin < edge) candidate++
+    while (candidate < end && this.place(candidate + 1) - begin < edge) candidate++
     let cut = this.graphemeBefore(candidate, start)
     while (cut > start) {
       if (first >= cut && first > start) {

@@ -29,7 +29,7 @@ export type GlyphRun = {
 
 /** In `breaks`: a line that begins here would be shaped differently; this stands inside of a ligature. */
 const UNSAFE = 1
-const INSIDE = 2
+export const INSIDE = 2
 
 /** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
 const NO_LIGATURES = [

@@ -2,7 +2,7 @@
 import type { Resolved } from '../document/resolve'
 import type { FontLibrary } from './fonts'
 import { scriptsOf } from './scripts'
-import { type GlyphRun, shapeInto, type TextStyle } from './shape'
+import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 
 export type PieceStyle = TextStyle & { color?: string; link?: string }
@@ -101,6 +101,13 @@ export class ShapedText {
 
   protected isUnsafe(at: number): boolean {
     return this.safety[at] !== 0
+  }
+
+  /** Where Chromium has a character, px: one inside of a ligature, where that begins. */
+  protected place(at: number): number {
+    let base = at
+    while (this.safety[base] === INSIDE) base--
+    return this.advances[base]
   }
 
   /** The first place at or behind `at`, up to `most`, where a break changes nothing; the last at or before, down to `least`. */
