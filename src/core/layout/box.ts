@@ -58,7 +58,7 @@ export type Pins = {
 export type Tracks = { left: Float64Array; width: Float64Array; gap: number }
 
 const NONE = Number.NaN
-/** Fields that are lengths, factors and weights: 0 at first, or `NONE`. */
+/** The fields declared below that are lengths, factors and weights: 0 at first, or `NONE`. */
 const AT_ZERO = [
   'rowGap',
   'colGap',
@@ -86,7 +86,7 @@ const AT_ZERO = [
   'target',
   'wanted',
   'cross',
-] as const
+] as const satisfies readonly (keyof LayoutBox)[]
 const AT_NONE = [
   'minW',
   'maxW',
@@ -100,7 +100,7 @@ const AT_NONE = [
   'lastResult',
   'measuredW',
   'measuredHeight',
-] as const
+] as const satisfies readonly (keyof LayoutBox)[]
 const NUMBERS = [...AT_ZERO, ...AT_NONE]
 /** Boxes whose numbers lie in one array. */
 const CHUNK = 512
