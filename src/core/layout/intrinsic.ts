@@ -76,9 +76,11 @@ function pictureContribution(box: LayoutBox, max: boolean): number {
   return max ? maxContent(box) : 0
 }
 
+/** In a row or lattice a height in percent counts for nothing here in Chromium, so the width that follows it by the ratio does neither. */
 function pictureContent(box: LayoutBox): number {
-  if (box.heightKind === Sizing.Exact && box.ratio > 0) {
-    const height = clamp(box.heightValue, box.minH, box.maxH)
+  const inPercent = box.heightKind === Sizing.Percent && box.parent?.flow !== Flow.Column
+  if ((box.heightKind === Sizing.Exact || inPercent) && box.ratio > 0) {
+    const height = Math.max(box.padY, clamp(inPercent ? 0 : box.heightValue, box.minH, box.maxH))
     return box.naturalRatio
       ? Math.max(0, height - box.padY) * box.ratio + box.padX
       : Math.max(box.padX, height * box.ratio)
