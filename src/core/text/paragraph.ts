@@ -190,17 +190,19 @@ export class Paragraph extends ShapedText {
   private partFits(start: number, end: number, room: number): boolean {
     const { advances } = this
     const first = this.shapesStart(start, end) ? this.safeFrom(start, end) : start
-    const whole = advances[first] - advances[start]
-    const edge =
-      advances[start] +
-      room +
-      (first > start && first < end ? upToUnit(whole) - upToUnit(this.shapeAlone(start, first)) : 0)
-    if (first < end && advances[end] > edge) return false
-    if (first < end && this.shapesEnd(end)) {
-      const last = this.safeBefore(end, first)
+    if (first < end) {
+      const edge = advances[start] + room + this.savedAt(start, first)
+      if (advances[end] > edge) return false
+      const last = this.shapesEnd(end) ? this.safeBefore(end, first) : end
       if (upToUnit(this.shapeAlone(last, end)) > edge - advances[last]) return false
     }
     return upToUnit(this.partWidth(start, end)) <= room
+  }
+
+  /** How much narrower a line's beginning is by itself than as it was shaped whole, px in layout units. */
+  private savedAt(start: number, first: number): number {
+    if (first === start) return 0
+    return upToUnit(this.advances[first] - this.advances[start]) - upToUnit(this.shapeAlone(start, first))
   }
 
   /** Breaks greedily; `index` is the opportunity a line ends at, -1 inside a word. */
@@ -273,9 +275,7 @@ export class Paragraph extends ShapedText {
   private cutPiece(start: number, end: number, room: number, again = false): number | undefined {
     const begin = this.advances[start]
     const first = this.safeFrom(start, end)
-    const edge =
-      room +
-      (first === start ? 0 : upToUnit(this.advances[first] - begin) - upToUnit(this.shapeAlone(start, first)))
+    const edge = room + this.savedAt(start, first)
     let candidate = start
     while (candidate < end && this.place(candidate + 1) - begin < edge) candidate++
     let cut = this.graphemeBefore(candidate, start)
