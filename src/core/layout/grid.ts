@@ -117,8 +117,10 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       above = baselineOf(item)
       baseline[item.row] = Math.max(baseline[item.row], above)
     }
-    // Chromium makes rows without the baselines of subgrids that hold something, then aligns these with them all the same.
-    if (shares && !(isSubgrid(item) && item.kids.length > 0)) {
+    // In Chromium a subgrid is never shifted to make a row, only in it; an empty one still shifts the others for its own baseline.
+    if (shares && isSubgrid(item) && item.kids.length === 0)
+      ascent[item.row] = Math.max(ascent[item.row], above)
+    if (shares && !isSubgrid(item)) {
       ascent[item.row] = Math.max(ascent[item.row], above)
       descent[item.row] = Math.max(descent[item.row], item.cross - above)
       leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
