@@ -116,12 +116,10 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       layoutBox(item, item.target, given, !Number.isNaN(given))
       above = baselineOf(item)
       baseline[item.row] = Math.max(baseline[item.row], above)
+      // In Chromium a subgrid is shifted in a row but never to make it; only an empty one shifts the others for its own baseline.
+      if (!isSubgrid(item) || item.kids.length === 0) ascent[item.row] = Math.max(ascent[item.row], above)
     }
-    // In Chromium a subgrid is never shifted to make a row, only in it; an empty one still shifts the others for its own baseline.
-    if (shares && isSubgrid(item) && item.kids.length === 0)
-      ascent[item.row] = Math.max(ascent[item.row], above)
     if (shares && !isSubgrid(item)) {
-      ascent[item.row] = Math.max(ascent[item.row], above)
       descent[item.row] = Math.max(descent[item.row], item.cross - above)
       leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
     } else {

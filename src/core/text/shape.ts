@@ -27,7 +27,7 @@ export type GlyphRun = {
   cluster: Uint32Array
 }
 
-/** In `breaks`: a line that begins here would be shaped differently; this stands inside of a ligature. */
+/** In `safety`: a line that begins here would be shaped differently; this stands inside of a ligature. */
 const UNSAFE = 1
 export const INSIDE = 2
 
@@ -82,7 +82,7 @@ let buffer: hb.Buffer | undefined
 
 /**
  * Shapes `text` in one style, its scripts as `scriptsOf` gives them, and appends to `advances`: `advances[offset + i]` is the width of everything before
- * character i of the paragraph, px; `breaks[i]` becomes `UNSAFE` or `INSIDE` where a break changes the shapes around it.
+ * character i of the paragraph, px; `safety[i]` becomes `UNSAFE` or `INSIDE` where a break changes the shapes around it.
  */
 export function shapeInto(
   fonts: FontLibrary,
@@ -92,7 +92,7 @@ export function shapeInto(
   offset: number,
   advances: Float64Array,
   runs: GlyphRun[],
-  breaks: Uint8Array,
+  safety: Uint8Array,
 ) {
   buffer ??= new hb.Buffer()
   const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
@@ -119,7 +119,7 @@ export function shapeInto(
     }
     for (let g = 0; g < count; ) {
       const cluster = infos[g].cluster
-      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) breaks[offset + start + cluster] = UNSAFE
+      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
       const at = total
       let next = g
       for (; next < count && infos[next].cluster === cluster; next++) {
@@ -139,7 +139,7 @@ export function shapeInto(
       if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += style.letterSpacing
       for (let k = 1; k < length; k++) {
         advances[offset + start + cluster + k] = at + (width * k) / length
-        breaks[offset + start + cluster + k] = INSIDE
+        safety[offset + start + cluster + k] = INSIDE
       }
       advances[offset + start + cluster + length] = total
       g = next
