@@ -1,7 +1,7 @@
 /** Benches beside the trees: text, growth, memory, the demo. */
 import { SiteViewer } from '../browser'
 import { benchBoard } from './board'
-import { bytesPerNode, timeDemo, timeFull } from './growth'
+import { bytesPerNode, timeDemo, timeGrowth } from './growth'
 import { type Further, median } from './statistics'
 import { timeText } from './text'
 
@@ -9,8 +9,7 @@ import { timeText } from './text'
 export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   text: benchText,
   growth: async () => {
-    const small = timeFull(10_000, 15)
-    const large = timeFull(100_000, 7)
+    const { small, large } = timeGrowth(10_000, 100_000, 9)
     const ratio = median(large.ms) / median(small.ms)
     return {
       name: 'growth',

@@ -25,17 +25,37 @@ function benchDocument(count: number): { nodes: number; doc: Document } {
   return { nodes: countNodes(tree), doc: Document.fromFile(benchProject(tree)) }
 }
 
-export function timeFull(count: number, rounds: number): { nodes: number; ms: number[] } {
-  const { nodes, doc } = benchDocument(count)
-  const ms: number[] = []
+export type Growth = { small: { nodes: number; ms: number[] }; large: { nodes: number; ms: number[] } }
+
+/**
+ * Full layouts of two sizes, turn about, so that a machine that slows down does so for both: as many of the small page as make up
+ * one of the large, of which the mean counts, since the collections that they cause fall into some of them only.
+ */
+export function timeGrowth(small: number, large: number, rounds: number): Growth {
+  const documents = { small: benchDocument(small), large: benchDocument(large) }
   collect()
-  const warm = 3
-  for (let i = 0; i < warm + rounds; i++) {
+  const timed = (which: keyof Growth, times: number) => {
     const start = performance.now()
-    new PageLayout(doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
-    if (i >= warm) ms.push(performance.now() - start)
+    for (let i = 0; i < times; i++)
+      new PageLayout(
+        documents[which].doc,
+        'bench',
+        'desktop',
+        1440,
+        new ParagraphCache(new FontLibrary()),
+      )
+    return (performance.now() - start) / times
   }
-  return { nodes, ms }
+  const of = (which: keyof Growth) => ({ nodes: documents[which].nodes, ms: [] as number[] })
+  const growth = { small: of('small'), large: of('large') }
+  const warm = 2
+  for (let i = 0; i < warm + rounds; i++) {
+    const ms = { small: timed('small', Math.round(large / small)), large: timed('large', 1) }
+    if (i < warm) continue
+    growth.small.ms.push(ms.small)
+    growth.large.ms.push(ms.large)
+  }
+  return growth
 }
 
 /** Heap and arrays in use, bytes. Arrays are let go some time after the collection that found them unused: asked until nothing more goes. */

@@ -13,6 +13,8 @@ export type Node = {
   readonly order: string
   readonly locked: boolean
   readonly parent: string | null
+  /** A number of its own in the document, small and kept while it lives: where others keep what they know of it. */
+  readonly slot: number
   readonly props: Props
   readonly overrides: Readonly<Record<string, Props>>
   /** Ids in sibling order. */
@@ -24,6 +26,10 @@ export type Page = { id: string; name: string; path: string; order: string; view
 /** Sibling order: code units of the key, then the id, so that every replica agrees. */
 export const byOrder = (a: { order: string; id: string }, b: { order: string; id: string }) =>
   a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+
+/** Shared by all nodes without: most blocks hold nothing and are the same in every view. */
+const NO_CHILDREN: Node['children'] = []
+const NO_OVERRIDES: Node['overrides'] = {}
 
 /** Longest list of changes that is kept. */
 const JOURNAL = 20_000
@@ -37,6 +43,9 @@ export class Document {
   /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
   private journal: string[] = []
   private journalStart = 0
+  /** Slots that nodes gave back, and how many were ever given. */
+  private readonly freeSlots: number[] = []
+  private slots = 0
   private tokenTree: TokenTree = {}
   private tokenIndex = new Tokens({})
 
@@ -71,8 +80,9 @@ export class Document {
       order: page.order,
       locked: false,
       parent: null,
+      slot: this.takeSlot(),
       props: {},
-      overrides: {},
+      overrides: NO_OVERRIDES,
       children: [...sections].sort(byOrder).map((section) => section.id),
     }
     this.put(root)
@@ -81,7 +91,7 @@ export class Document {
 
   /** Puts a tree into the store without linking its root into the parent's list. */
   private addTree(tree: NodeTree, parent: string) {
-    const children = [...(tree.children ?? [])].sort(byOrder)
+    const children = tree.children ? [...tree.children].sort(byOrder) : []
     this.put({
       id: tree.id,
       kind: tree.kind,
@@ -89,9 +99,10 @@ export class Document {
       order: tree.order,
       locked: tree.locked ?? false,
       parent,
+      slot: this.takeSlot(),
       props: tree.props,
-      overrides: tree.overrides ?? {},
-      children: children.map((child) => child.id),
+      overrides: tree.overrides ?? NO_OVERRIDES,
+      children: children.length > 0 ? children.map((child) => child.id) : NO_CHILDREN,
     })
     for (const child of children) this.addTree(child, tree.id)
   }
@@ -104,11 +115,22 @@ export class Document {
   removeTree(id: string) {
     const node = this.node(id)
     if (node.parent) this.unlink(id, node.parent)
-    const drop = (at: string) => {
-      for (const child of this.node(at).children) drop(child)
-      this.nodes.delete(at)
-    }
-    drop(id)
+    this.drop(node)
+  }
+
+  removePage(id: string) {
+    this.drop(this.node(id))
+    this.pages.delete(id)
+  }
+
+  private drop(node: Node) {
+    for (const child of node.children) this.drop(this.node(child))
+    this.nodes.delete(node.id)
+    this.freeSlots.push(node.slot)
+  }
+
+  private takeSlot(): number {
+    return this.freeSlots.pop() ?? this.slots++
   }
 
   replace(node: Node) {

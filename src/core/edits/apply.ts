@@ -166,9 +166,7 @@ function applyPage(doc: Document, edit: Extract<Edit, { op: 'page' }>): Edit {
     const before = doc.pages.has(edit.id)
       ? doc.pageFile(edit.id)
       : refuse(`there is no page ${edit.id} any more`)
-    for (const section of doc.node(edit.id).children) doc.removeTree(section)
-    doc.nodes.delete(edit.id)
-    doc.pages.delete(edit.id)
+    doc.removePage(edit.id)
     return { op: 'page', id: edit.id, page: before }
   }
   if (edit.page.id !== edit.id) refuse('the page has another id than the edit')
@@ -179,9 +177,7 @@ function applyPage(doc: Document, edit: Extract<Edit, { op: 'page' }>): Edit {
   try {
     for (const section of sections) doc.insertTree(checkTree(section, 'page', 1, doc), edit.id)
   } catch (error) {
-    for (const section of doc.node(edit.id).children) doc.removeTree(section)
-    doc.nodes.delete(edit.id)
-    doc.pages.delete(edit.id)
+    doc.removePage(edit.id)
     throw error
   }
   return { op: 'page', id: edit.id, page: null }

@@ -101,45 +101,86 @@ const AT_NONE = [
   'measuredW',
   'measuredHeight',
 ] as const satisfies readonly (keyof LayoutBox)[]
-const NUMBERS = [...AT_ZERO, ...AT_NONE]
-/** Boxes whose numbers lie in one array. */
+/** Choices and whole numbers. */
+const WHOLE = [
+  'flow',
+  'justify',
+  'align',
+  'alignContent',
+  'alignSelf',
+  'widthKind',
+  'heightKind',
+  'order',
+  'from',
+  'span',
+  'columns',
+  'column',
+  'row',
+] as const satisfies readonly (keyof LayoutBox)[]
+const YES_OR_NO = [
+  'hidden',
+  'followsWindow',
+  'wrap',
+  'dense',
+  'naturalRatio',
+  'clip',
+  'subgrid',
+  'lastDefinite',
+  'frozen',
+] as const satisfies readonly (keyof LayoutBox)[]
+
+const NUMBERS = AT_ZERO.length + AT_NONE.length
+/** What a box takes of a chunk, as 64-bit numbers: two whole ones fit in each. */
+const STRIDE = NUMBERS + Math.ceil((WHOLE.length + YES_OR_NO.length) / 2)
+/** Boxes whose fields lie in one buffer. */
 const CHUNK = 512
 let chunk = new Float64Array(0)
+let chunkWhole = new Int32Array(0)
 let used = 0
 
 /** Shared by all that hold nothing: most boxes are leaves. */
 export const NO_BOXES: readonly LayoutBox[] = []
 
-/** Its numbers lie with those of other boxes in one array: a number in a field of its own would be an object to the garbage collector. */
+/**
+ * Its numbers and choices lie with those of other boxes in one buffer: in fields of their own they would be the better part of
+ * what the garbage collector has to copy.
+ */
 export class LayoutBox {
   readonly numbers: Float64Array
+  readonly whole: Int32Array
+  /** Where the box's fields begin in `numbers`. */
   readonly offset: number
   parent: LayoutBox | null = null
   /** In flow, in visual order. */
   kids: readonly LayoutBox[] = NO_BOXES
   /** Out of flow, in document order. */
   lifted: readonly LayoutBox[] = NO_BOXES
-  /** Out of the flow in any view it is hidden in. */
-  hidden = false
-  /** Visual order among the siblings. */
-  order = 0
-  /** Its own size or padding follows the window's width directly. */
-  followsWindow = false
-  private resolvedProps: Resolved | undefined
-  private resolver: ((node: Node) => Resolved) | undefined
+  /** What the block is in this view, or what can tell. */
+  private source: Resolved | ((node: Node) => Resolved) | null = null
   paragraph: Paragraph | null = null
+  /** A section's own lattice. */
+  lattice: UsedLattice | null = null
+  tracks: Tracks | null = null
+  pins: Pins | null = null
+
+  /** Out of the flow in any view it is hidden in. */
+  declare hidden: boolean
+  /** Visual order among the siblings. */
+  declare order: number
+  /** Its own size or padding follows the window's width directly. */
+  declare followsWindow: boolean
 
   // What the style asks, px unless said otherwise.
-  flow: Flow = Flow.Column
-  wrap = false
-  dense = false
+  declare flow: Flow
+  declare wrap: boolean
+  declare dense: boolean
   declare rowGap: number
   declare colGap: number
-  justify: Spread = Spread.Start
-  align: Align = Align.Start
-  alignContent: Spread = Spread.Stretch
+  declare justify: Spread
+  declare align: Align
+  declare alignContent: Spread
   /** How this box is aligned across its parent's flow. */
-  alignSelf: Align = Align.Start
+  declare alignSelf: Align
   /** Distance before it along its row or column, beside the gap. */
   declare before: number
   declare padT: number
@@ -150,9 +191,9 @@ export class LayoutBox {
   declare borR: number
   declare borB: number
   declare borL: number
-  widthKind: Sizing = Sizing.Snug
+  declare widthKind: Sizing
   declare widthValue: number
-  heightKind: Sizing = Sizing.Snug
+  declare heightKind: Sizing
   declare heightValue: number
   declare minW: number
   declare maxW: number
@@ -161,22 +202,18 @@ export class LayoutBox {
   /** Width divided by height; NaN: none. */
   declare ratio: number
   /** The ratio is the picture file's own: it holds between content edges; `aspect-ratio` holds between borders. */
-  naturalRatio = false
+  declare naturalRatio: boolean
   /** Of the picture file, px. */
   declare naturalWidth: number
-  clip = false
+  declare clip: boolean
   /** Degrees clockwise about its centre; places nothing else. */
   declare turn: number
   /** Lattice placement; `from` 0: automatic. */
-  from = 0
-  span = 1
+  declare from: number
+  declare span: number
   /** A lattice's own column count. */
-  columns = 1
-  subgrid = false
-  /** A section's own lattice. */
-  lattice: UsedLattice | null = null
-  tracks: Tracks | null = null
-  pins: Pins | null = null
+  declare columns: number
+  declare subgrid: boolean
 
   // What layout found: border box, x and y from the parent's border box.
   declare x: number
@@ -189,7 +226,7 @@ export class LayoutBox {
   declare maxContent: number
   declare lastW: number
   declare lastH: number
-  lastDefinite = false
+  declare lastDefinite: boolean
   declare lastResult: number
   declare measuredW: number
   declare measuredHeight: number
@@ -202,35 +239,38 @@ export class LayoutBox {
   declare target: number
   /** Flexed size before the limits. */
   declare wanted: number
-  frozen = false
+  declare frozen: boolean
   declare cross: number
-  column = 0
-  row = 0
+  declare column: number
+  declare row: number
 
-  constructor(
-    readonly id: string,
-    public node: Node,
-  ) {
+  /** Without a style: `applyStyle` gives it one. */
+  constructor(public node: Node) {
     if (used === chunk.length) {
-      chunk = new Float64Array(CHUNK * NUMBERS.length)
+      chunk = new Float64Array(CHUNK * STRIDE)
+      chunkWhole = new Int32Array(chunk.buffer)
       used = 0
     }
     this.numbers = chunk
+    this.whole = chunkWhole
     this.offset = used
-    used += NUMBERS.length
-    for (let i = this.offset + AT_ZERO.length; i < used; i++) chunk[i] = NONE
+    for (let i = used + AT_ZERO.length; i < used + NUMBERS; i++) chunk[i] = NONE
+    used += STRIDE
+  }
+
+  get id(): string {
+    return this.node.id
   }
 
   /** Everything the block is in this view; worked out when first asked for. */
   get resolved(): Resolved {
-    this.resolvedProps ??= this.resolver!(this.node)
-    return this.resolvedProps
+    if (typeof this.source === 'function') this.source = this.source(this.node)
+    return this.source!
   }
 
   /** @param resolver shared by the boxes of a page */
   resolveWith(resolver: (node: Node) => Resolved) {
-    this.resolver = resolver
-    this.resolvedProps = undefined
+    this.source = resolver
   }
 
   get padX() {
@@ -251,15 +291,46 @@ export class LayoutBox {
   }
 }
 
-for (const [index, name] of NUMBERS.entries()) {
-  Object.defineProperty(LayoutBox.prototype, name, {
-    get(this: LayoutBox) {
-      return this.numbers[this.offset + index]
+/** What the accessors below see of a box. */
+type Fields = { numbers: Float64Array; whole: Int32Array; offset: number }
+
+function declareField<T>(name: string, get: (this: Fields) => T, set: (this: Fields, value: T) => void) {
+  Object.defineProperty(LayoutBox.prototype, name, { get, set })
+}
+
+for (const [at, name] of [...AT_ZERO, ...AT_NONE].entries())
+  declareField<number>(
+    name,
+    function () {
+      return this.numbers[this.offset + at]
     },
-    set(this: LayoutBox, value: number) {
-      this.numbers[this.offset + index] = value
+    function (value) {
+      this.numbers[this.offset + at] = value
     },
-  })
+  )
+for (const [index, name] of WHOLE.entries()) {
+  const at = 2 * NUMBERS + index
+  declareField<number>(
+    name,
+    function () {
+      return this.whole[2 * this.offset + at]
+    },
+    function (value) {
+      this.whole[2 * this.offset + at] = value
+    },
+  )
+}
+for (const [index, name] of YES_OR_NO.entries()) {
+  const at = 2 * NUMBERS + WHOLE.length + index
+  declareField<boolean>(
+    name,
+    function () {
+      return this.whole[2 * this.offset + at] !== 0
+    },
+    function (value) {
+      this.whole[2 * this.offset + at] = value ? 1 : 0
+    },
+  )
 }
 
 /** `value` within [low, high]; NaN bounds do not bind; low wins over high, as in CSS. */

@@ -7,13 +7,14 @@ import { type UsedLattice, usedLattice } from '../lattice/used'
 import type { Line } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
 import { LayoutBox, NO_BOXES } from './box'
+import { BoxTable } from './box-table'
 import { shownText } from './drawing'
 import { layoutBox } from './place'
 import { type Rect, seenRect } from './rect'
 import { applyStyle, type Surroundings } from './style'
 
 export class PageLayout {
-  readonly boxes = new Map<string, LayoutBox>()
+  readonly boxes: BoxTable
   root: LayoutBox
   used: UsedLattice
   view: View
@@ -24,6 +25,8 @@ export class PageLayout {
   private fontVersion = -1
   private tick = -1
   private cascade: string[] = []
+  /** Boxes whose style follows the window's width. */
+  private readonly followers = new Set<LayoutBox>()
   /** No box is known yet. */
   private first = true
   /** Set by `sync`. */
@@ -37,9 +40,10 @@ export class PageLayout {
     private readonly paragraphs: ParagraphCache,
     private readonly fontsVersion: () => number = () => 0,
   ) {
+    this.boxes = new BoxTable(doc)
     this.view = doc.view(viewId)
     this.used = usedLattice(this.view.lattice, width)
-    this.root = new LayoutBox(page, doc.node(page))
+    this.root = new LayoutBox(doc.node(page))
     this.update()
   }
 
@@ -83,10 +87,8 @@ export class PageLayout {
       box.invalidate()
     }
     // Sections first: what stands on a section's own lattice follows that.
-    for (const box of this.boxes.values())
-      if (box.parent === this.root && box.followsWindow) restyle(box, around)
-    for (const box of this.boxes.values())
-      if (box.parent !== this.root && box.followsWindow) restyle(box, this.surroundings(box))
+    for (const box of this.followers) if (box.parent === this.root) restyle(box, around)
+    for (const box of this.followers) if (box.parent !== this.root) restyle(box, this.surroundings(box))
   }
 
   /** What a box's style is taken in: the lattice of its section. */
@@ -141,9 +143,9 @@ export class PageLayout {
     let box = known
     if (!box || box.parent !== parent) {
       if (box) this.drop(box)
-      box = parent ? new LayoutBox(node.id, node) : this.root
+      box = parent ? new LayoutBox(node) : this.root
       box.parent = parent
-      this.boxes.set(node.id, box)
+      this.boxes.put(box)
     }
     const fresh = box !== known
     let regroup = fresh
@@ -155,6 +157,8 @@ export class PageLayout {
       regroup ||= box.node.children !== node.children
       box.node = node
       applyStyle(box, this.propsOf(node), around)
+      if (box.followsWindow) this.followers.add(box)
+      else this.followers.delete(box)
       box.resolveWith(this.resolve)
       if (isText(node.kind)) box.paragraph = this.paragraphs.get(box.resolved)
       box.invalidate()
@@ -171,15 +175,17 @@ export class PageLayout {
     const { children } = node
     if (children.length > 0) {
       const within = box.lattice ? { ...around, used: box.lattice } : around
-      const boxes: LayoutBox[] = []
-      for (const id of children) {
+      // As long as they will be: a list that grows leaves room behind it.
+      const boxes = new Array<LayoutBox>(children.length)
+      for (let i = 0; i < children.length; i++) {
+        const id = children[i]
         const child = this.doc.node(id)
         let childBox = this.first ? undefined : this.boxes.get(id)
         if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
           childBox = this.sync(box, child, childBox, within, inherited, all)
           regroup ||= this.moved
         }
-        boxes.push(childBox)
+        boxes[i] = childBox
       }
       if (regroup) this.arrange(box, boxes)
     } else if (regroup) this.arrange(box, NO_BOXES)
@@ -191,24 +197,16 @@ export class PageLayout {
   private arrange(box: LayoutBox, children: readonly LayoutBox[]) {
     for (const old of box.kids) if (!this.isChild(old, box)) this.drop(old)
     for (const old of box.lifted) if (!this.isChild(old, box)) this.drop(old)
-    let kids: LayoutBox[] | undefined
-    let lifted: LayoutBox[] | undefined
-    let ordered = false
-    for (const child of children) {
-      if (child.hidden) continue
-      if (child.pins !== null) {
-        lifted ??= []
-        lifted.push(child)
-      } else {
-        kids ??= []
-        kids.push(child)
-        ordered ||= child.order !== 0
-      }
+    let kids = children
+    let lifted = NO_BOXES
+    if (children.some((child) => child.hidden || child.pins !== null)) {
+      kids = children.filter((child) => !child.hidden && child.pins === null)
+      lifted = children.filter((child) => !child.hidden && child.pins !== null)
     }
     // Array.sort is stable: equal orders keep the document's.
-    if (ordered) kids?.sort((a, b) => a.order - b.order)
-    box.kids = kids ?? NO_BOXES
-    box.lifted = lifted ?? NO_BOXES
+    if (kids.some((child) => child.order !== 0)) kids = [...kids].sort((a, b) => a.order - b.order)
+    box.kids = kids
+    box.lifted = lifted
     box.invalidate()
   }
 
@@ -217,7 +215,8 @@ export class PageLayout {
   }
 
   private drop(box: LayoutBox) {
-    if (this.boxes.get(box.id) === box) this.boxes.delete(box.id)
+    this.boxes.drop(box)
+    this.followers.delete(box)
     for (const kid of [...box.kids, ...box.lifted]) this.drop(kid)
   }
 

@@ -1,0 +1,36 @@
+/** The boxes of a page by what they stand for. */
+import type { Document } from '../document/document'
+import type { LayoutBox } from './box'
+
+/** Slots in one leaf of the table; a power of two. */
+const LEAF = 1024
+
+/** Boxes lie at their nodes' slots, in leaves of one size: nothing is hashed but the id, and nothing is copied as more come. */
+export class BoxTable {
+  private readonly leaves: (LayoutBox | undefined)[][] = []
+
+  constructor(private readonly doc: Document) {}
+
+  get(id: string): LayoutBox | undefined {
+    const node = this.doc.nodes.get(id)
+    const box = node && this.at(node.slot)
+    // A slot is given again: the box of a node that is gone may still lie there.
+    return box?.node.id === id ? box : undefined
+  }
+
+  private at(slot: number): LayoutBox | undefined {
+    return this.leaves[Math.floor(slot / LEAF)]?.[slot % LEAF]
+  }
+
+  put(box: LayoutBox) {
+    const { slot } = box.node
+    const leaf = (this.leaves[Math.floor(slot / LEAF)] ??= [])
+    leaf[slot % LEAF] = box
+  }
+
+  /** Takes the box out, unless another lies there by now. */
+  drop(box: LayoutBox) {
+    const { slot } = box.node
+    if (this.at(slot) === box) this.leaves[Math.floor(slot / LEAF)][slot % LEAF] = undefined
+  }
+}
