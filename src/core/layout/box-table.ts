@@ -24,8 +24,9 @@ export class BoxTable {
 
   put(box: LayoutBox) {
     const { slot } = box.node
-    const leaf = (this.leaves[Math.floor(slot / LEAF)] ??= [])
-    leaf[slot % LEAF] = box
+    const index = Math.floor(slot / LEAF)
+    this.leaves[index] ??= []
+    this.leaves[index][slot % LEAF] = box
   }
 
   /** Takes the box out, unless another lies there by now. */

@@ -67,32 +67,20 @@ const AT_ZERO = [
   'padR',
   'padB',
   'padL',
-  'borT',
-  'borR',
-  'borB',
-  'borL',
   'widthValue',
   'heightValue',
-  'naturalWidth',
-  'turn',
   'x',
   'y',
   'width',
   'height',
   'base',
   'low',
-  'high',
   'hypothetical',
   'target',
   'wanted',
   'cross',
 ] as const satisfies readonly (keyof LayoutBox)[]
 const AT_NONE = [
-  'minW',
-  'maxW',
-  'minH',
-  'maxH',
-  'ratio',
   'minContent',
   'maxContent',
   'lastW',
@@ -122,7 +110,6 @@ const YES_OR_NO = [
   'followsWindow',
   'wrap',
   'dense',
-  'naturalRatio',
   'clip',
   'subgrid',
   'lastDefinite',
@@ -141,6 +128,49 @@ let used = 0
 /** Shared by all that hold nothing: most boxes are leaves. */
 export const NO_BOXES: readonly LayoutBox[] = []
 
+/** What the style of few blocks asks; px. */
+export type Uncommon = {
+  readonly borT: number
+  readonly borR: number
+  readonly borB: number
+  readonly borL: number
+  /** Least and most sizes; NaN: none. */
+  readonly minW: number
+  readonly maxW: number
+  readonly minH: number
+  readonly maxH: number
+  /** Width divided by height; NaN: none. */
+  readonly ratio: number
+  /** The ratio is the picture file's own: it holds between content edges; `aspect-ratio` holds between borders. */
+  readonly naturalRatio: boolean
+  /** Of the picture file. */
+  readonly naturalWidth: number
+  /** Degrees clockwise about its centre; places nothing else. */
+  readonly turn: number
+  /** A section's own lattice. */
+  readonly lattice: UsedLattice | null
+  /** What a lifted block keeps its distance to. */
+  readonly pins: Pins | null
+}
+
+/** Shared by all boxes whose style asks none of it. */
+export const COMMON: Uncommon = {
+  borT: 0,
+  borR: 0,
+  borB: 0,
+  borL: 0,
+  minW: NONE,
+  maxW: NONE,
+  minH: NONE,
+  maxH: NONE,
+  ratio: NONE,
+  naturalRatio: false,
+  naturalWidth: 0,
+  turn: 0,
+  lattice: null,
+  pins: null,
+}
+
 /**
  * Its numbers and choices lie with those of other boxes in one buffer: in fields of their own they would be the better part of
  * what the garbage collector has to copy.
@@ -155,13 +185,12 @@ export class LayoutBox {
   kids: readonly LayoutBox[] = NO_BOXES
   /** Out of flow, in document order. */
   lifted: readonly LayoutBox[] = NO_BOXES
+  uncommon: Uncommon = COMMON
   /** What the block is in this view, or what can tell. */
   private source: Resolved | ((node: Node) => Resolved) | null = null
   paragraph: Paragraph | null = null
-  /** A section's own lattice. */
-  lattice: UsedLattice | null = null
+  /** Of its parent's lattice, as a nested lattice sees them. */
   tracks: Tracks | null = null
-  pins: Pins | null = null
 
   /** Out of the flow in any view it is hidden in. */
   declare hidden: boolean
@@ -187,27 +216,11 @@ export class LayoutBox {
   declare padR: number
   declare padB: number
   declare padL: number
-  declare borT: number
-  declare borR: number
-  declare borB: number
-  declare borL: number
   declare widthKind: Sizing
   declare widthValue: number
   declare heightKind: Sizing
   declare heightValue: number
-  declare minW: number
-  declare maxW: number
-  declare minH: number
-  declare maxH: number
-  /** Width divided by height; NaN: none. */
-  declare ratio: number
-  /** The ratio is the picture file's own: it holds between content edges; `aspect-ratio` holds between borders. */
-  declare naturalRatio: boolean
-  /** Of the picture file, px. */
-  declare naturalWidth: number
   declare clip: boolean
-  /** Degrees clockwise about its centre; places nothing else. */
-  declare turn: number
   /** Lattice placement; `from` 0: automatic. */
   declare from: number
   declare span: number
@@ -234,7 +247,6 @@ export class LayoutBox {
   // Scratch of the parent's algorithm.
   declare base: number
   declare low: number
-  declare high: number
   declare hypothetical: number
   declare target: number
   /** Flexed size before the limits. */
@@ -273,11 +285,57 @@ export class LayoutBox {
     this.source = resolver
   }
 
+  get borT() {
+    return this.uncommon.borT
+  }
+  get borR() {
+    return this.uncommon.borR
+  }
+  get borB() {
+    return this.uncommon.borB
+  }
+  get borL() {
+    return this.uncommon.borL
+  }
+  get minW() {
+    return this.uncommon.minW
+  }
+  get maxW() {
+    return this.uncommon.maxW
+  }
+  get minH() {
+    return this.uncommon.minH
+  }
+  get maxH() {
+    return this.uncommon.maxH
+  }
+  get ratio() {
+    return this.uncommon.ratio
+  }
+  get naturalRatio() {
+    return this.uncommon.naturalRatio
+  }
+  get naturalWidth() {
+    return this.uncommon.naturalWidth
+  }
+  get turn() {
+    return this.uncommon.turn
+  }
+  get lattice() {
+    return this.uncommon.lattice
+  }
+  get pins() {
+    return this.uncommon.pins
+  }
+
+  /** Padding and border of both sides, px. */
   get padX() {
-    return this.padL + this.padR + this.borL + this.borR
+    const { borL, borR } = this.uncommon
+    return this.padL + this.padR + borL + borR
   }
   get padY() {
-    return this.padT + this.padB + this.borT + this.borB
+    const { borT, borB } = this.uncommon
+    return this.padT + this.padB + borT + borB
   }
 
   /** Forgets what layout found here and above: called when the style or the children changed. */

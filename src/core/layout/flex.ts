@@ -28,7 +28,7 @@ export function spread(kind: Spread, free: number, count: number): { lead: numbe
 }
 
 /**
- * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low, high; writes target.
+ * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low and the most; writes target.
  */
 function resolveFlexible(
   items: readonly LayoutBox[],
@@ -75,7 +75,7 @@ function resolveFlexible(
       if (growing) size += factors > 0 ? (free * growOf(item, row)) / factors : 0
       else if (free < 0 && scaled > 0) size += (free * shrinkOf(item, row) * contentBase(item, row)) / scaled
       item.wanted = size
-      item.target = clamp(size, item.low, item.high)
+      item.target = clamp(size, item.low, row ? item.maxW : item.maxH)
       violation += item.target - size
     }
     for (let i = from; i < to; i++) {
@@ -195,7 +195,6 @@ function rowItem(item: LayoutBox, inner: number) {
     default:
       item.base = fitContent(item, Math.max(0, inner - item.before))
   }
-  item.high = item.maxW
   if (!Number.isNaN(item.minW)) item.low = Math.max(item.minW, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad
   else {
@@ -205,7 +204,7 @@ function rowItem(item: LayoutBox, inner: number) {
       least = Math.min(least, item.base)
     item.low = Math.max(pad, item.maxW < least ? item.maxW : least)
   }
-  item.hypothetical = clamp(item.base, item.low, item.high)
+  item.hypothetical = clamp(item.base, item.low, item.maxW)
 }
 
 /** The height a row item has of its own, NaN when it comes from content or line. */
@@ -337,7 +336,6 @@ function columnItem(item: LayoutBox, percentBase: number) {
   else
     item.base =
       item.flow === Flow.Picture ? ratioHeight(item, item.cross) || pad : contentHeight(item, item.cross)
-  item.high = item.maxH
   if (!Number.isNaN(item.minH)) item.low = Math.max(item.minH, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad
   else {
@@ -345,7 +343,7 @@ function columnItem(item: LayoutBox, percentBase: number) {
     if (!Number.isNaN(given)) least = Math.min(least, Math.max(pad, given))
     item.low = Math.max(pad, item.maxH < least ? item.maxH : least)
   }
-  item.hypothetical = clamp(item.base, item.low, item.high)
+  item.hypothetical = clamp(item.base, item.low, item.maxH)
 }
 
 /** The content's height at the item's width. */

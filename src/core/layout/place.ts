@@ -21,14 +21,12 @@ export function measureHeight(box: LayoutBox, width: number): number {
 
 /** The same without the box's own least and most height: the flex base size along a column (Flexbox 1 §9.2). */
 export function contentHeight(box: LayoutBox, width: number): number {
-  const { minH, maxH } = box
-  if (Number.isNaN(minH) && Number.isNaN(maxH)) return measureHeight(box, width)
-  box.minH = Number.NaN
-  box.maxH = Number.NaN
+  const { uncommon } = box
+  if (Number.isNaN(uncommon.minH) && Number.isNaN(uncommon.maxH)) return measureHeight(box, width)
+  box.uncommon = { ...uncommon, minH: Number.NaN, maxH: Number.NaN }
   box.lastW = Number.NaN
   const height = layoutBox(box, width, Number.NaN, false)
-  box.minH = minH
-  box.maxH = maxH
+  box.uncommon = uncommon
   box.lastW = Number.NaN
   return height
 }

@@ -5,7 +5,7 @@ import type { Kind, Pin, Props, Size, View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { sectionLattice } from '../lattice/section-lattice'
 import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
-import { Align, Flow, type LayoutBox, Sizing, Spread } from './box'
+import { Align, COMMON, Flow, type LayoutBox, Sizing, Spread, type Uncommon } from './box'
 
 const SPREAD: Record<string, Spread> = {
   start: Spread.Start,
@@ -55,11 +55,11 @@ function lengthOf(tokens: Tokens, raw: number | string | undefined, fallback: nu
 export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   const { view, doc } = around
   const { kind } = box.node
-  box.lattice =
+  const lattice =
     kind === 'section' && set.lattice !== undefined && set.lattice !== 'view'
       ? usedLattice(sectionLattice(view.lattice, set), around.used.width)
       : null
-  const used = box.lattice ?? around.used
+  const used = lattice ?? around.used
   const defaults = defaultsOf(kind)
   const tokens = doc.tokenTable
   const flowWord = set.flow ?? defaults.flow
@@ -85,26 +85,9 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
     box.padL += used.left + used.inset
     box.padR += used.right + used.inset
   }
-  box.borT = set.borderTop ?? 0
-  box.borR = set.borderRight ?? 0
-  box.borB = set.borderBottom ?? 0
-  box.borL = set.borderLeft ?? 0
-  box.minW = lengthOf(tokens, set.minWidth, Number.NaN)
-  box.maxW = lengthOf(tokens, set.maxWidth, Number.NaN)
-  box.minH = lengthOf(tokens, set.minHeight, Number.NaN)
-  box.maxH = lengthOf(tokens, set.maxHeight, Number.NaN)
   box.clip = set.clip === true
-  box.turn = set.rotate ?? 0
-  const asset = set.asset ? doc.assets.get(set.asset) : undefined
-  box.naturalWidth = asset?.width ?? 300
-  box.ratio =
-    kind === 'picture'
-      ? (set.ratio ?? (asset ? asset.width / asset.height : 1.5))
-      : shapesHeight(kind, set.ratio, set.width ?? defaults.width!, set.height ?? defaults.height!)
-        ? set.ratio!
-        : Number.NaN
-  box.naturalRatio = set.ratio === undefined && asset !== undefined && kind === 'picture'
   const out = box.parent !== null && isLifted(set, parentFlow)
+  box.uncommon = uncommonOf(kind, set, doc, lattice, out)
   const inLine = !out && (parentFlow === Flow.Row || parentFlow === Flow.Column)
   box.before = inLine ? lengthOf(tokens, set.spaceBefore, 0) : 0
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
@@ -126,7 +109,55 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
     box.columns = box.subgrid ? box.span : kind === 'section' ? used.columns : (set.columns ?? used.columns)
     box.colGap = box.subgrid ? box.parent!.colGap : lengthOf(tokens, set.columnGap, used.gutter)
   } else box.colGap = lengthOf(tokens, set.columnGap, box.rowGap)
-  box.pins = out ? pinsOf(set) : null
+}
+
+function uncommonOf(
+  kind: Kind,
+  set: Props,
+  doc: Document,
+  lattice: UsedLattice | null,
+  lifted: boolean,
+): Uncommon {
+  const asks =
+    kind === 'picture' ||
+    lifted ||
+    lattice !== null ||
+    set.borderTop !== undefined ||
+    set.borderRight !== undefined ||
+    set.borderBottom !== undefined ||
+    set.borderLeft !== undefined ||
+    set.minWidth !== undefined ||
+    set.maxWidth !== undefined ||
+    set.minHeight !== undefined ||
+    set.maxHeight !== undefined ||
+    set.ratio !== undefined ||
+    set.rotate !== undefined
+  if (!asks) return COMMON
+  const defaults = defaultsOf(kind)
+  const tokens = doc.tokenTable
+  const asset = kind === 'picture' && set.asset ? doc.assets.get(set.asset) : undefined
+  const ratio =
+    kind === 'picture'
+      ? (set.ratio ?? (asset ? asset.width / asset.height : 1.5))
+      : shapesHeight(kind, set.ratio, set.width ?? defaults.width!, set.height ?? defaults.height!)
+        ? set.ratio!
+        : Number.NaN
+  return {
+    borT: set.borderTop ?? 0,
+    borR: set.borderRight ?? 0,
+    borB: set.borderBottom ?? 0,
+    borL: set.borderLeft ?? 0,
+    minW: lengthOf(tokens, set.minWidth, Number.NaN),
+    maxW: lengthOf(tokens, set.maxWidth, Number.NaN),
+    minH: lengthOf(tokens, set.minHeight, Number.NaN),
+    maxH: lengthOf(tokens, set.maxHeight, Number.NaN),
+    ratio,
+    naturalRatio: set.ratio === undefined && asset !== undefined,
+    naturalWidth: asset?.width ?? 300,
+    turn: set.rotate ?? 0,
+    lattice,
+    pins: lifted ? pinsOf(set) : null,
+  }
 }
 
 function applyWidth(
