@@ -83,6 +83,7 @@ const AT_ZERO = [
 const AT_NONE = [
   'minContent',
   'maxContent',
+  'contentAt',
   'lastW',
   'lastH',
   'lastResult',
@@ -112,6 +113,7 @@ const YES_OR_NO = [
   'dense',
   'clip',
   'subgrid',
+  'followsHeight',
   'lastDefinite',
   'frozen',
 ] as const satisfies readonly (keyof LayoutBox)[]
@@ -191,6 +193,8 @@ export class LayoutBox {
   paragraph: Paragraph | null = null
   /** Of its parent's lattice, as a nested lattice sees them. */
   tracks: Tracks | null = null
+  /** A lattice's row heights, px. */
+  rows: Float64Array | null = null
 
   /** Out of the flow in any view it is hidden in. */
   declare hidden: boolean
@@ -237,6 +241,10 @@ export class LayoutBox {
   // Caches, valid until `dirty`.
   declare minContent: number
   declare maxContent: number
+  /** The height that the two were taken at; NaN: not known. */
+  declare contentAt: number
+  /** Whether they change with the box's height: a picture in it takes its own from there. Known once one of them is. */
+  declare followsHeight: boolean
   declare lastW: number
   declare lastH: number
   declare lastDefinite: boolean

@@ -1,7 +1,7 @@
 /** Rows and columns: the flex layout algorithm (CSS Flexbox 1 §9). */
 import { baselineOf } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
-import { fitContent, minContent } from './intrinsic'
+import { fitContent, heightIn, minContent } from './intrinsic'
 import { contentHeight, layoutBox, measureHeight, ratioHeight } from './place'
 
 /** Tolerance for "does it still fit", px: Chromium's layout unit. */
@@ -112,7 +112,8 @@ function layoutRow(
   const inner = Math.max(0, width - box.padX)
   const innerHeight = Number.isNaN(height) ? Number.NaN : Math.max(0, height - box.padY)
   const percentBase = definite ? innerHeight : Number.NaN
-  for (const item of items) rowItem(item, inner)
+  for (const item of items)
+    rowItem(item, inner, item.heightKind === Sizing.Stretch && box.wrap ? Number.NaN : percentBase)
 
   const lines: FlexLine[] = []
   let from = 0
@@ -180,8 +181,9 @@ function layoutRow(
   return available + box.padY
 }
 
-function rowItem(item: LayoutBox, inner: number) {
+function rowItem(item: LayoutBox, inner: number, room: number) {
   const pad = item.padX
+  const height = heightIn(item, room)
   switch (item.widthKind) {
     case Sizing.Exact:
       item.base = Math.max(pad, item.widthValue)
@@ -193,13 +195,13 @@ function rowItem(item: LayoutBox, inner: number) {
       item.base = pad
       break
     default:
-      item.base = fitContent(item, Math.max(0, inner - item.before))
+      item.base = fitContent(item, Math.max(0, inner - item.before), height)
   }
   if (!Number.isNaN(item.minW)) item.low = Math.max(item.minW, pad)
   else if (item.clip || item.flow === Flow.Picture) item.low = pad
   else {
     // Automatic minimum (§4.5): the content, but no more than a definite width or the maximum.
-    let least = minContent(item)
+    let least = minContent(item, height)
     if (item.widthKind === Sizing.Exact || item.widthKind === Sizing.Percent)
       least = Math.min(least, item.base)
     item.low = Math.max(pad, item.maxW < least ? item.maxW : least)
@@ -257,7 +259,7 @@ function placeRowLine(
 export const alignOffset = (align: Align, free: number) =>
   align === Align.Center ? free / 2 : align === Align.End ? free : 0
 
-function columnItemWidth(item: LayoutBox, inner: number): number {
+function columnItemWidth(item: LayoutBox, inner: number, height: number): number {
   let size: number
   switch (item.widthKind) {
     case Sizing.Exact:
@@ -270,7 +272,7 @@ function columnItemWidth(item: LayoutBox, inner: number): number {
       size = inner
       break
     default:
-      size = fitContent(item, inner)
+      size = fitContent(item, inner, height)
   }
   return Math.max(item.padX, clamp(size, item.minW, item.maxW))
 }
@@ -287,7 +289,7 @@ function layoutColumn(
   const percentBase = definite ? innerHeight : Number.NaN
   let total = box.rowGap * Math.max(0, items.length - 1)
   for (const item of items) {
-    item.cross = columnItemWidth(item, inner)
+    item.cross = columnItemWidth(item, inner, heightIn(item, percentBase))
     columnItem(item, percentBase)
     total += item.before + item.hypothetical
   }
@@ -306,6 +308,7 @@ function layoutColumn(
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
     const isDefinite = own || (definite && !Number.isNaN(innerHeight))
+    if (isDefinite && item.followsHeight) item.cross = columnItemWidth(item, inner, item.target)
     // As high as its content it keeps the layout that found so: it is not laid out into a given height.
     const given = isDefinite || measureHeight(item, item.cross) !== item.target
     layoutBox(item, item.cross, given ? item.target : Number.NaN, isDefinite)

@@ -2,7 +2,7 @@
 import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
 import { alignOffset, spread } from './flex'
-import { fitContent } from './intrinsic'
+import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, measureHeight } from './place'
 
 /** Column and row of every child, both from 0. Returns the number of rows. */
@@ -92,7 +92,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
     const span = Math.min(item.span, columns)
     const last = item.column + span - 1
     item.low = Math.max(0, tracks.left[last] + tracks.width[last] - tracks.left[item.column])
-    item.target = itemWidth(item, item.low)
+    item.target = itemWidth(item, item.low, heightIn(item, Number.NaN))
     if (isSubgrid(item)) {
       const inherited = subTracks(tracks, item, span)
       if (!sameTracks(item.tracks, inherited)) {
@@ -157,6 +157,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       between = share.between
     }
   }
+  box.rows = sizes
   const tops = new Float64Array(rows)
   for (let r = 0; r < rows; r++) {
     tops[r] = offset
@@ -186,7 +187,7 @@ function fitRows(need: Float64Array, least: Float64Array, room: number): Float64
 
 const isSubgrid = (item: LayoutBox) => item.subgrid && item.flow === Flow.Lattice
 
-function itemWidth(item: LayoutBox, area: number): number {
+function itemWidth(item: LayoutBox, area: number, height: number): number {
   // Chromium gives a subgrid its area even where padding and border alone are wider.
   if (isSubgrid(item)) return area
   let size: number
@@ -201,7 +202,7 @@ function itemWidth(item: LayoutBox, area: number): number {
       size = area
       break
     default:
-      size = fitContent(item, area)
+      size = fitContent(item, area, height)
   }
   return Math.max(item.padX, clamp(size, item.minW, item.maxW))
 }
@@ -220,6 +221,7 @@ function placeItem(
   else if (item.heightKind === Sizing.Stretch) given = rowHeight
   if (!Number.isNaN(given)) {
     item.cross = Math.max(item.padY, clamp(given, item.minH, item.maxH))
+    if (item.followsHeight) item.target = itemWidth(item, item.low, item.cross)
     layoutBox(item, item.target, item.cross, true)
   } else item.cross = layoutBox(item, item.target, Number.NaN, false)
   item.width = item.target

@@ -1,25 +1,63 @@
 /** Intrinsic inline sizes (CSS Sizing 3 §5, Flexbox §9.9, Grid 2 §11). Border boxes, px. */
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
+import { layoutBox } from './place'
 
-/** The box's content at its narrowest, with padding and border, whatever its own width says. */
-export function minContent(box: LayoutBox): number {
-  if (Number.isNaN(box.minContent)) box.minContent = transferred(box, contentSize(box, false))
+/**
+ * The box's content at its narrowest, with padding and border, whatever its own width says.
+ * @param height of its border box where that is known beforehand, px: pictures in it may follow it; NaN: not known
+ */
+export function minContent(box: LayoutBox, height: number): number {
+  forgetAt(box, height)
+  if (Number.isNaN(box.minContent)) box.minContent = transferred(box, contentSize(box, false, height))
   return box.minContent
 }
 
 /** The box's content with nothing wrapped. */
-export function maxContent(box: LayoutBox): number {
-  if (Number.isNaN(box.maxContent)) box.maxContent = transferred(box, contentSize(box, true))
+export function maxContent(box: LayoutBox, height: number): number {
+  forgetAt(box, height)
+  if (Number.isNaN(box.maxContent)) box.maxContent = transferred(box, contentSize(box, true, height))
   return box.maxContent
 }
 
-/** What a box adds to its parent's intrinsic size: its own width when that is a length, else its content. */
-export function contribution(box: LayoutBox, max: boolean): number {
+/** Drops what was found at another height. */
+function forgetAt(box: LayoutBox, height: number) {
+  if (Object.is(box.contentAt, height)) return
+  box.contentAt = height
+  if (!box.followsHeight) return
+  box.minContent = Number.NaN
+  box.maxContent = Number.NaN
+}
+
+/**
+ * What a box adds to its parent's intrinsic size: its own width when that is a length, else its content.
+ * @param room height of the parent's content, or of its row, where it is known, px; else NaN
+ */
+function contribution(box: LayoutBox, max: boolean, room: number): number {
   let size: number
   if (box.widthKind === Sizing.Exact) size = Math.max(box.widthValue, box.padX)
-  else if (box.flow === Flow.Picture) size = pictureContribution(box, max)
-  else size = max ? maxContent(box) : minContent(box)
+  else if (box.flow === Flow.Picture) size = pictureContribution(box, max, room)
+  else {
+    const height = heightIn(box, room)
+    size = max ? maxContent(box, height) : minContent(box, height)
+  }
   return Math.max(clamp(size, box.minW, box.maxW), box.padX)
+}
+
+/** The height a box has whatever its content: a length, or a share of a height that is known; else NaN. */
+export function heightIn(box: LayoutBox, room: number): number {
+  let height = Number.NaN
+  if (box.heightKind === Sizing.Exact) height = box.heightValue
+  else if (box.heightKind === Sizing.Percent) height = room * box.heightValue
+  // In a column a stretched height is shared out after the widths are known.
+  else if (box.heightKind === Sizing.Stretch && (box.pins !== null || box.parent?.flow !== Flow.Column))
+    height = room
+  return Number.isNaN(height) ? height : Math.max(box.padY, clamp(height, box.minH, box.maxH))
+}
+
+/** Whether what a box adds to its parent's size changes with the parent's height. */
+function takesHeight(box: LayoutBox): boolean {
+  if (box.heightKind !== Sizing.Percent && box.heightKind !== Sizing.Stretch) return false
+  return box.widthKind !== Sizing.Exact && (box.flow === Flow.Picture || box.followsHeight)
 }
 
 /** The content width of a frame, held to what its least and most heights are by its ratio (CSS Sizing 4 §5.1.1), px. */
@@ -29,75 +67,105 @@ function transferred(box: LayoutBox, width: number): number {
   return Math.max(box.padX, clamp(width, least, box.maxH * box.ratio))
 }
 
-/** `fit-content`: as wide as the content, but no wider than `available` unless it cannot shrink so far. */
-export function fitContent(box: LayoutBox, available: number): number {
-  const most = maxContent(box)
+/**
+ * `fit-content`: as wide as the content, but no wider than `available` unless it cannot shrink so far.
+ * @param height as for `minContent`
+ */
+export function fitContent(box: LayoutBox, available: number, height: number): number {
+  const most = maxContent(box, height)
   if (most <= available) return most
-  return Math.min(most, Math.max(minContent(box), available))
+  return Math.min(most, Math.max(minContent(box, height), available))
 }
 
-function contentSize(box: LayoutBox, max: boolean): number {
+function contentSize(box: LayoutBox, max: boolean, height: number): number {
   const pad = box.padX
+  const room = Math.max(0, height - box.padY)
+  let follows = false
+  let size = pad
   switch (box.flow) {
     case Flow.Text:
-      return (max ? box.paragraph!.maxContent : box.paragraph!.minContent) + pad
+      size = (max ? box.paragraph!.maxContent : box.paragraph!.minContent) + pad
+      break
     case Flow.Picture:
-      return pictureContent(box)
+      size = pictureContent(box, height)
+      follows = true
+      break
     case Flow.Row: {
       let total = 0
+      // The lines of a wrapping row share its height out when they are known.
+      const line = box.wrap ? Number.NaN : room
       for (const kid of box.kids) {
-        const size = kid.before + contribution(kid, max)
-        total = box.wrap && !max ? Math.max(total, size) : total + size
+        const own = kid.before + contribution(kid, max, kid.heightKind === Sizing.Stretch ? line : room)
+        total = box.wrap && !max ? Math.max(total, own) : total + own
+        follows ||= takesHeight(kid)
       }
       if (!(box.wrap && !max)) total += box.colGap * Math.max(0, box.kids.length - 1)
-      return total + pad
+      size = total + pad
+      break
     }
     case Flow.Column:
     case Flow.Stack: {
       let widest = 0
-      for (const kid of box.kids) widest = Math.max(widest, contribution(kid, max))
-      return widest + pad
+      for (const kid of box.kids) {
+        widest = Math.max(widest, contribution(kid, max, room))
+        follows ||= takesHeight(kid)
+      }
+      size = widest + pad
+      break
     }
     case Flow.Lattice: {
       // Tracks are minmax(0, 1fr): nothing under min-content; under max-content the widest share of any item.
-      const gaps = box.colGap * (box.columns - 1)
-      if (!max) return gaps + pad
-      return shareOf(box, 0) * box.columns + gaps + pad
+      const rest = box.colGap * (box.columns - 1) + pad
+      size = rest
+      if (max) size += shareOf(box, 0, false) * box.columns
+      follows = rowsCount(box)
+      if (!max || !follows) break
+      // Pictures that follow the rows: once more when these are known (CSS Grid 2 §12.1).
+      layoutBox(box, size, height, !Number.isNaN(height))
+      size = shareOf(box, 0, true) * box.columns + rest
     }
-    default:
-      return pad
   }
+  box.followsHeight = follows
+  return size
 }
 
 /** A picture's share of its parent's size. As wide as its place (`width: 100%`) it is compressible (CSS Sizing 3 §5.2.2). */
-function pictureContribution(box: LayoutBox, max: boolean): number {
+function pictureContribution(box: LayoutBox, max: boolean, room: number): number {
   const inRow = box.parent?.flow === Flow.Row
   if (box.widthKind === Sizing.Stretch && inRow) return box.naturalWidth
-  return max ? maxContent(box) : 0
+  return max ? maxContent(box, heightIn(box, room)) : 0
 }
 
-/** In a row or lattice a height in percent counts for nothing here in Chromium, so the width that follows it by the ratio does neither. */
-function pictureContent(box: LayoutBox): number {
-  const inPercent = box.heightKind === Sizing.Percent && box.parent?.flow !== Flow.Column
-  if ((box.heightKind === Sizing.Exact || inPercent) && box.ratio > 0) {
-    const height = Math.max(box.padY, clamp(inPercent ? 0 : box.heightValue, box.minH, box.maxH))
-    return box.naturalRatio
-      ? Math.max(0, height - box.padY) * box.ratio + box.padX
-      : Math.max(box.padX, height * box.ratio)
-  }
-  return box.naturalWidth + box.padX
+/** A picture's own width: what its height gives by its ratio, or the file's, held to what the least and most heights give. */
+function pictureContent(box: LayoutBox, height: number): number {
+  const widthFor = (high: number) =>
+    box.naturalRatio
+      ? Math.max(0, high - box.padY) * box.ratio + box.padX
+      : Math.max(box.padX, high * box.ratio)
+  if (!Number.isNaN(height)) return widthFor(height)
+  // A NaN limit stays one.
+  const limit = (high: number) => widthFor(Math.max(box.padY, high))
+  return clamp(box.naturalWidth + box.padX, limit(box.minH), limit(box.maxH))
 }
+
+/** Whether anything on a lattice, or on those nested in it, follows the height of its row. */
+function rowsCount(lattice: LayoutBox): boolean {
+  return lattice.kids.some((kid) => (isNested(kid) ? rowsCount(kid) : takesHeight(kid)))
+}
+
+const isNested = (kid: LayoutBox) => kid.subgrid && kid.flow === Flow.Lattice
 
 /** The largest share of a track that any item asks, items of subgrids counted as the lattice's own. */
-function shareOf(lattice: LayoutBox, edges: number): number {
+function shareOf(lattice: LayoutBox, edges: number, withRows: boolean): number {
   let share = 0
   for (const kid of lattice.kids) {
     const span = Math.min(kid.span, lattice.columns)
-    if (kid.subgrid && kid.flow === Flow.Lattice) {
-      share = Math.max(share, shareOf(kid, edges + kid.padX))
+    if (isNested(kid)) {
+      share = Math.max(share, shareOf(kid, edges + kid.padX, withRows))
       continue
     }
-    const size = contribution(kid, true) - (span - 1) * lattice.colGap + edges
+    const row = withRows ? lattice.rows![kid.row] : Number.NaN
+    const size = contribution(kid, true, row) - (span - 1) * lattice.colGap + edges
     share = Math.max(share, size / span)
   }
   return share

@@ -1,6 +1,6 @@
 /** Lifted blocks: positioned against their parent's padding box by pins (CSS Positioned Layout 3 §4). */
 import { clamp, type LayoutBox, Sizing } from './box'
-import { fitContent } from './intrinsic'
+import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, ratioHeight } from './place'
 
 const UNPINNED = {
@@ -24,34 +24,24 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     const pins = item.pins ?? UNPINNED
     const start = pins.left + pins.leftRatio * blockW
     const end = pins.right + pins.rightRatio * blockW
+    const above = pins.top + pins.topRatio * blockH
+    const below = pins.bottom + pins.bottomRatio * blockH
+    const fills = item.heightKind === Sizing.Stretch
+    const known = heightIn(item, fills ? roomBetween(above, below, pins.centerY, blockH) : blockH)
     const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
       let size: number
       if (item.widthKind === Sizing.Exact) size = item.widthValue
       else if (item.widthKind === Sizing.Percent) size = blockW * item.widthValue
       else if (item.widthKind === Sizing.Stretch) size = room
-      else size = fitContent(item, room)
+      else size = fitContent(item, room, known)
       return Math.max(item.padX, clamp(size, item.minW, item.maxW))
     })
-    const above = pins.top + pins.topRatio * blockH
-    const below = pins.bottom + pins.bottomRatio * blockH
-    const down = axis(
-      false,
-      above,
-      below,
-      pins.centerY,
-      blockH,
-      item.heightKind === Sizing.Stretch,
-      (room) => {
-        let size = Number.NaN
-        if (item.heightKind === Sizing.Exact) size = item.heightValue
-        else if (item.heightKind === Sizing.Percent) size = blockH * item.heightValue
-        else if (item.heightKind === Sizing.Stretch) size = room
-        else if (item.ratio > 0 && item.kids.length === 0 && !item.paragraph)
-          size = ratioHeight(item, across.size)
-        if (Number.isNaN(size)) return layoutBox(item, across.size, Number.NaN, false)
-        return Math.max(item.padY, clamp(size, item.minH, item.maxH))
-      },
-    )
+    const down = axis(false, above, below, pins.centerY, blockH, fills, () => {
+      if (!Number.isNaN(known)) return known
+      const shaped = item.ratio > 0 && item.kids.length === 0 && !item.paragraph
+      if (!shaped) return layoutBox(item, across.size, Number.NaN, false)
+      return Math.max(item.padY, clamp(ratioHeight(item, across.size), item.minH, item.maxH))
+    })
     if (item.heightKind === Sizing.Snug) layoutBox(item, across.size, Number.NaN, false)
     else layoutBox(item, across.size, down.size, true)
     item.width = across.size
@@ -59,6 +49,11 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     item.x = box.borL + across.at
     item.y = box.borT + down.at
   }
+}
+
+/** What two insets leave of the block; all of it for what is centred, px. */
+function roomBetween(start: number, end: number, center: number, block: number): number {
+  return Number.isNaN(center) ? Math.max(0, block - (start || 0) - (end || 0)) : block
 }
 
 /**
@@ -75,7 +70,7 @@ function axis(
   sizeIn: (room: number) => number,
 ) {
   if (!Number.isNaN(center)) {
-    const size = sizeIn(block)
+    const size = sizeIn(roomBetween(start, end, center, block))
     const margin = (block - size) / 2
     return { at: center + (inline ? Math.max(0, margin) : margin), size }
   }
@@ -83,7 +78,7 @@ function axis(
   const noEnd = Number.isNaN(end)
   const from = noStart ? 0 : start
   const to = noEnd ? 0 : end
-  const size = sizeIn(Math.max(0, block - from - to))
+  const size = sizeIn(roomBetween(start, end, center, block))
   if (noStart && !noEnd && !fills) return { at: block - to - size, size }
   return { at: from, size }
 }
