@@ -37,13 +37,7 @@ export function timeGrowth(small: number, large: number, rounds: number): Growth
   const timed = (which: keyof Growth, times: number) => {
     const start = performance.now()
     for (let i = 0; i < times; i++)
-      new PageLayout(
-        documents[which].doc,
-        'bench',
-        'desktop',
-        1440,
-        new ParagraphCache(new FontLibrary()),
-      )
+      new PageLayout(documents[which].doc, 'bench', 'desktop', 1440, new ParagraphCache(new FontLibrary()))
     return (performance.now() - start) / times
   }
   const of = (which: keyof Growth) => ({ nodes: documents[which].nodes, ms: [] as number[] })
