@@ -119,13 +119,12 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
       // In Chromium a subgrid is shifted in a row but never to make it; only an empty one shifts the others for its own baseline.
       if (!isSubgrid(item) || item.kids.length === 0) ascent[item.row] = Math.max(ascent[item.row], above)
     }
-    if (shares && !isSubgrid(item)) {
-      descent[item.row] = Math.max(descent[item.row], item.cross - above)
-      leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
-    } else {
-      need[item.row] = Math.max(need[item.row], item.cross)
-      least[item.row] = Math.max(least[item.row], floor)
-    }
+    const shifted = shares && !isSubgrid(item)
+    if (shifted) descent[item.row] = Math.max(descent[item.row], item.cross - above)
+    else need[item.row] = Math.max(need[item.row], item.cross)
+    // The shift to the baseline counts with a content's height, not with a minimum size in Chromium.
+    if (shifted && !shrinks) leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
+    else least[item.row] = Math.max(least[item.row], floor)
   }
   const gaps = box.rowGap * Math.max(0, rows - 1)
   let total = gaps

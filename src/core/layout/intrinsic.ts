@@ -1,5 +1,6 @@
 /** Intrinsic inline sizes (CSS Sizing 3 §5, Flexbox §9.9, Grid 2 §11). Border boxes, px. */
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
+import { placeItems } from './grid'
 import { layoutBox } from './place'
 
 /**
@@ -117,12 +118,12 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       // Tracks are minmax(0, 1fr): nothing under min-content; under max-content the widest share of any item.
       const rest = box.colGap * (box.columns - 1) + pad
       size = rest
-      if (max) size += shareOf(box, 0, false) * box.columns
+      if (max) size += shareOf(box, 0, 0, false) * box.columns
       follows = rowsCount(box)
       if (!max || !follows) break
       // Pictures that follow the rows: once more when these are known (CSS Grid 2 §12.1).
       layoutBox(box, size, height, !Number.isNaN(height))
-      size = shareOf(box, 0, true) * box.columns + rest
+      size = shareOf(box, 0, 0, true) * box.columns + rest
     }
   }
   box.followsHeight = follows
@@ -155,17 +156,24 @@ function rowsCount(lattice: LayoutBox): boolean {
 
 const isNested = (kid: LayoutBox) => kid.subgrid && kid.flow === Flow.Lattice
 
-/** The largest share of a track that any item asks, items of subgrids counted as the lattice's own. */
-function shareOf(lattice: LayoutBox, edges: number, withRows: boolean): number {
+/**
+ * The largest share of a track that any item asks, px; items of subgrids are counted as the lattice's own.
+ * @param before what paddings and borders of nested lattices add at this one's first track, px
+ * @param after the same at its last track
+ */
+function shareOf(lattice: LayoutBox, before: number, after: number, withRows: boolean): number {
+  placeItems(lattice.kids, lattice.columns, lattice.dense)
   let share = 0
   for (const kid of lattice.kids) {
     const span = Math.min(kid.span, lattice.columns)
+    const start = kid.column === 0 ? before : 0
+    const end = kid.column + span === lattice.columns ? after : 0
     if (isNested(kid)) {
-      share = Math.max(share, shareOf(kid, edges + kid.padX, withRows))
+      share = Math.max(share, shareOf(kid, start + kid.padL + kid.borL, end + kid.padR + kid.borR, withRows))
       continue
     }
     const row = withRows ? lattice.rows![kid.row] : Number.NaN
-    const size = contribution(kid, true, row) - (span - 1) * lattice.colGap + edges
+    const size = contribution(kid, true, row) - (span - 1) * lattice.colGap + start + end
     share = Math.max(share, size / span)
   }
   return share
