@@ -105,6 +105,7 @@ const WHOLE = [
   'columns',
   'column',
   'row',
+  'follows',
 ] as const satisfies readonly (keyof LayoutBox)[]
 const YES_OR_NO = [
   'hidden',
@@ -113,7 +114,6 @@ const YES_OR_NO = [
   'dense',
   'clip',
   'subgrid',
-  'followsHeight',
   'lastDefinite',
   'frozen',
 ] as const satisfies readonly (keyof LayoutBox)[]
@@ -243,12 +243,16 @@ export class LayoutBox {
   declare maxContent: number
   /** The height that the two were taken at; NaN: not known. */
   declare contentAt: number
-  /** Whether they change with the box's height: a picture in it takes its own from there. Known once one of them is. */
-  declare followsHeight: boolean
+  /**
+   * Whether they change with the box's height, since a picture in it takes its own from there: 0 if not, else one more than
+   * the lattices there are between the two. Known once one of the two is.
+   */
+  declare follows: number
   declare lastW: number
   declare lastH: number
   declare lastDefinite: boolean
   declare lastResult: number
+  /** Height of the content without limits, and the width it was found at. */
   declare measuredW: number
   declare measuredHeight: number
 

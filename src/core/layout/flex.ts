@@ -308,7 +308,7 @@ function layoutColumn(
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
     const isDefinite = own || (definite && !Number.isNaN(innerHeight))
-    if (isDefinite && item.followsHeight) item.cross = columnItemWidth(item, inner, item.target)
+    if (isDefinite && item.follows > 0) item.cross = columnItemWidth(item, inner, item.target)
     // As high as its content it keeps the layout that found so: it is not laid out into a given height.
     const given = isDefinite || measureHeight(item, item.cross) !== item.target
     layoutBox(item, item.cross, given ? item.target : Number.NaN, isDefinite)

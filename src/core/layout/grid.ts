@@ -220,7 +220,7 @@ function placeItem(
   else if (item.heightKind === Sizing.Stretch) given = rowHeight
   if (!Number.isNaN(given)) {
     item.cross = Math.max(item.padY, clamp(given, item.minH, item.maxH))
-    if (item.followsHeight) item.target = itemWidth(item, item.low, item.cross)
+    if (item.follows > 0) item.target = itemWidth(item, item.low, item.cross)
     layoutBox(item, item.target, item.cross, true)
   } else item.cross = layoutBox(item, item.target, Number.NaN, false)
   item.width = item.target

@@ -3,6 +3,9 @@ import { clamp, Flow, type LayoutBox, Sizing } from './box'
 import { placeItems } from './grid'
 import { layoutBox } from './place'
 
+/** Lattices, one in another, through which a width follows a height: each has to be laid out twice to know its own. */
+const DEEPEST = 4
+
 /**
  * The box's content at its narrowest, with padding and border, whatever its own width says.
  * @param height of its border box where that is known beforehand, px: pictures in it may follow it; NaN: not known
@@ -24,7 +27,7 @@ export function maxContent(box: LayoutBox, height: number): number {
 function forgetAt(box: LayoutBox, height: number) {
   if (Object.is(box.contentAt, height)) return
   box.contentAt = height
-  if (!box.followsHeight) return
+  if (box.follows === 0) return
   box.minContent = Number.NaN
   box.maxContent = Number.NaN
 }
@@ -55,10 +58,11 @@ export function heightIn(box: LayoutBox, room: number): number {
   return Number.isNaN(height) ? height : Math.max(box.padY, clamp(height, box.minH, box.maxH))
 }
 
-/** Whether what a box adds to its parent's size changes with the parent's height. */
-function takesHeight(box: LayoutBox): boolean {
-  if (box.heightKind !== Sizing.Percent && box.heightKind !== Sizing.Stretch) return false
-  return box.widthKind !== Sizing.Exact && (box.flow === Flow.Picture || box.followsHeight)
+/** As `follows`, of what a box adds to its parent's size when the parent's height changes. */
+function takesHeight(box: LayoutBox): number {
+  if (box.heightKind !== Sizing.Percent && box.heightKind !== Sizing.Stretch) return 0
+  if (box.widthKind === Sizing.Exact) return 0
+  return box.flow === Flow.Picture ? 1 : box.follows
 }
 
 /** The content width of a frame, held to what its least and most heights are by its ratio (CSS Sizing 4 §5.1.1), px. */
@@ -81,7 +85,7 @@ export function fitContent(box: LayoutBox, available: number, height: number): n
 function contentSize(box: LayoutBox, max: boolean, height: number): number {
   const pad = box.padX
   const room = Math.max(0, height - box.padY)
-  let follows = false
+  let follows = 0
   let size = pad
   switch (box.flow) {
     case Flow.Text:
@@ -89,7 +93,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       break
     case Flow.Picture:
       size = pictureContent(box, height)
-      follows = true
+      follows = 1
       break
     case Flow.Row: {
       let total = 0
@@ -98,7 +102,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       for (const kid of box.kids) {
         const own = kid.before + contribution(kid, max, kid.heightKind === Sizing.Stretch ? line : room)
         total = box.wrap && !max ? Math.max(total, own) : total + own
-        follows ||= takesHeight(kid)
+        follows = Math.max(follows, takesHeight(kid))
       }
       if (!(box.wrap && !max)) total += box.colGap * Math.max(0, box.kids.length - 1)
       size = total + pad
@@ -109,7 +113,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       let widest = 0
       for (const kid of box.kids) {
         widest = Math.max(widest, contribution(kid, max, room))
-        follows ||= takesHeight(kid)
+        follows = Math.max(follows, takesHeight(kid))
       }
       size = widest + pad
       break
@@ -119,14 +123,17 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       const rest = box.colGap * (box.columns - 1) + pad
       size = rest
       if (max) size += shareOf(box, 0, 0, false) * box.columns
-      follows = rowsCount(box)
-      if (!max || !follows) break
+      const within = followsOn(box)
+      if (within > 0 && within < DEEPEST) follows = within + 1
+      if (!max || follows === 0) break
       // Pictures that follow the rows: once more when these are known (CSS Grid 2 §12.1).
       layoutBox(box, size, height, !Number.isNaN(height))
+      // What it is in may have been laid out before with it as it was.
+      for (let host = box.parent; host; host = host.parent) host.lastW = Number.NaN
       size = shareOf(box, 0, 0, true) * box.columns + rest
     }
   }
-  box.followsHeight = follows
+  box.follows = follows
   return size
 }
 
@@ -149,9 +156,11 @@ function pictureContent(box: LayoutBox, height: number): number {
   return clamp(box.naturalWidth + box.padX, limit(box.minH), limit(box.maxH))
 }
 
-/** Whether anything on a lattice, or on those nested in it, follows the height of its row. */
-function rowsCount(lattice: LayoutBox): boolean {
-  return lattice.kids.some((kid) => (isNested(kid) ? rowsCount(kid) : takesHeight(kid)))
+/** The most of `takesHeight` on a lattice and on those nested in it. */
+function followsOn(lattice: LayoutBox): number {
+  let most = 0
+  for (const kid of lattice.kids) most = Math.max(most, isNested(kid) ? followsOn(kid) : takesHeight(kid))
+  return most
 }
 
 const isNested = (kid: LayoutBox) => kid.subgrid && kid.flow === Flow.Lattice

@@ -12,22 +12,23 @@ export function ratioHeight(box: LayoutBox, width: number): number {
 
 /** Border-box height at border-box width `width` when nothing fixes the height, within min and max. */
 export function measureHeight(box: LayoutBox, width: number): number {
-  if (box.measuredW === width) return box.measuredHeight
-  const height = layoutBox(box, width, Number.NaN, false)
-  box.measuredW = width
-  box.measuredHeight = height
-  return height
+  return limit(box, contentHeight(box, width))
 }
 
 /** The same without the box's own least and most height: the flex base size along a column (Flexbox 1 §9.2). */
 export function contentHeight(box: LayoutBox, width: number): number {
+  if (box.measuredW === width) return box.measuredHeight
   const { uncommon } = box
-  if (Number.isNaN(uncommon.minH) && Number.isNaN(uncommon.maxH)) return measureHeight(box, width)
-  box.uncommon = { ...uncommon, minH: Number.NaN, maxH: Number.NaN }
-  box.lastW = Number.NaN
-  const height = layoutBox(box, width, Number.NaN, false)
-  box.uncommon = uncommon
-  box.lastW = Number.NaN
+  let height = layoutBox(box, width, Number.NaN, false)
+  if (height <= uncommon.minH || height >= uncommon.maxH) {
+    box.uncommon = { ...uncommon, minH: Number.NaN, maxH: Number.NaN }
+    box.lastW = Number.NaN
+    height = layoutBox(box, width, Number.NaN, false)
+    box.uncommon = uncommon
+    box.lastW = Number.NaN
+  }
+  box.measuredW = width
+  box.measuredHeight = height
   return height
 }
 
