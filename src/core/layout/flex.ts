@@ -289,7 +289,8 @@ function layoutColumn(
   const percentBase = definite ? innerHeight : Number.NaN
   let total = box.rowGap * Math.max(0, items.length - 1)
   for (const item of items) {
-    item.cross = columnItemWidth(item, inner, heightIn(item, percentBase))
+    // Its automatic minimum is that of its content as if it had no height of its own; the height counts at the end.
+    item.cross = columnItemWidth(item, inner, Number.NaN)
     columnItem(item, percentBase)
     total += item.before + item.hypothetical
   }

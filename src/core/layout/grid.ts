@@ -143,18 +143,16 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   const sizes = auto ? need : fitRows(need, least, available - gaps)
   let used = gaps
   for (let r = 0; r < rows; r++) used += sizes[r]
-  // Rows that a clamped automatic height cuts off are not shifted for it.
-  const free = auto ? Math.max(0, available - used) : available - used
+  const free = available - used
   let offset = box.borT + box.padT
   let between = 0
-  if (rows > 0) {
-    if (box.alignContent === Spread.Stretch) {
-      if (free > 0) for (let r = 0; r < rows; r++) sizes[r] += free / rows
-    } else {
-      const share = spread(box.alignContent, free, rows)
-      offset += share.lead
-      between = share.between
-    }
+  if (box.alignContent === Spread.Stretch) {
+    if (free > 0) for (let r = 0; r < rows; r++) sizes[r] += free / rows
+  } else if (rows > 0 && !(auto && isSubgrid(box))) {
+    // In Chromium the rows of a nested lattice are not aligned in a height that only its limits make other than theirs.
+    const share = spread(box.alignContent, free, rows)
+    offset += share.lead
+    between = share.between
   }
   box.rows = sizes
   const tops = new Float64Array(rows)
