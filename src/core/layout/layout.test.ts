@@ -1,15 +1,8 @@
 /** Layout against worked cases, each named for the CSS rule it exercises; the browser is asked in the conformance run. */
-import fc from 'fast-check'
-import { beforeAll, describe, expect, test } from 'vitest'
-import { documents } from '../../cli/conformance/documents'
-import { FEATURES } from '../../cli/conformance/features'
-import { fuzz } from '../../cli/conformance/fuzz'
-import { loadFonts } from '../../server/fonts'
+import { describe, expect, test } from 'vitest'
 import { Document } from '../document/document'
-import { checkProject } from '../document/open'
-import { MAX_DEPTH, type NodeTree, type ProjectFile, type Props } from '../document/schema'
+import type { NodeTree, Props } from '../document/schema'
 import { applyEdit } from '../edits/apply'
-import { type Edit, EditError } from '../edits/edit'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
@@ -275,122 +268,5 @@ describe('lifted blocks', () => {
   })
   test('a centre pin keeps its offset from the middle', () => {
     expect(inBox({ ...exact(100, 50), pinCenterX: 30, pinCenterY: -20 })).toMatchObject({ x: 700, y: 155 })
-  })
-})
-
-describe('with text', () => {
-  let fonts: FontLibrary
-  const sample = fc.sample(documents(new Set(FEATURES)), { numRuns: 12, seed: 11 })
-  beforeAll(async () => {
-    for (const file of sample) fonts = await loadFonts(Document.fromFile(file))
-  })
-
-  const snapshot = (layout: PageLayout) =>
-    Object.fromEntries(
-      [...layout.visible()].map((box) => [box.id, [layout.rect(box.id), layout.lineTexts(box.id)]]),
-    )
-  const change = (file: ProjectFile, doc: Document, seed: number): Edit => {
-    const all = [...doc.nodes.values()].filter((each) => each.kind !== 'page')
-    const one = all[seed % all.length]
-    const pool: Edit[] = [
-      { op: 'set', node: one.id, props: { paddingTop: seed % 60 } },
-      { op: 'set', node: one.id, props: { width: { kind: 'exact', px: 50 + (seed % 500) } } },
-      { op: 'set', node: one.id, view: 'narrow', props: { hidden: seed % 2 === 0 } },
-      { op: 'set', node: one.id, props: { flow: (['row', 'column', 'lattice', 'free'] as const)[seed % 4] } },
-      { op: 'remove', node: one.id },
-      {
-        op: 'views',
-        views: file.views.map((view) => ({ ...view, lattice: { ...view.lattice, gutter: seed % 40 } })),
-      },
-    ]
-    return pool[seed % pool.length]
-  }
-
-  test('after any edits, incremental layout equals layout from scratch', () => {
-    fc.assert(
-      fc.property(
-        fc.nat(sample.length - 1),
-        fc.array(fc.nat(10_000), { minLength: 1, maxLength: 12 }),
-        fc.constantFrom(1440, 834, 390),
-        (which, seeds, width) => {
-          const file = structuredClone(sample[which])
-          const doc = Document.fromFile(file)
-          const paragraphs = new ParagraphCache(fonts)
-          const view = doc.viewAt(width).id
-          const kept = new PageLayout(doc, 'page', view, width, paragraphs)
-          for (const seed of seeds) {
-            if ([...doc.nodes.values()].length < 2) break
-            try {
-              applyEdit(doc, change(file, doc, seed))
-            } catch (error) {
-              if (!(error instanceof EditError)) throw error
-            }
-            kept.update()
-          }
-          expect(snapshot(kept)).toEqual(snapshot(new PageLayout(doc, 'page', view, width, paragraphs)))
-        },
-      ),
-      { numRuns: 60 },
-    )
-  })
-
-  test('any document lays out at any width, every number finite', () => {
-    const paragraphs = new ParagraphCache(fonts)
-    for (const file of fc.sample(documents(new Set(FEATURES)), { numRuns: 120, seed: 5 })) {
-      const doc = Document.fromFile(file)
-      for (const width of [200, 390, 1440, 10_000]) {
-        const layout = new PageLayout(doc, 'page', doc.viewAt(width).id, width, paragraphs)
-        for (const { x, y, width: across, height } of layout.visible())
-          expect([x, y, across, height].every(Number.isFinite)).toBe(true)
-      }
-    }
-  })
-
-  test('documents that mean harm lay out, every number finite', async () => {
-    expect(await fuzz(150, 3, () => undefined)).toMatchObject({ documents: 150 })
-  })
-
-  test('ten thousand blocks in a row, the deepest nesting, a paragraph of a million characters', () => {
-    const leaf = (i: number): NodeTree => ({
-      id: `k${i}`,
-      kind: 'box',
-      name: 'Box',
-      order: `a${String(i).padStart(6, '0')}`,
-      props: { width: { kind: 'stretch', weight: 1 }, height: { kind: 'exact', px: 10 } },
-    })
-    const wide = { ...leaf(0), id: 'wide-row', props: { flow: 'row' as const } }
-    wide.children = Array.from({ length: 10_000 }, (_, i) => leaf(i))
-    let deep = leaf(20_000)
-    for (let i = 0; i < MAX_DEPTH - 3; i++) deep = { ...leaf(20_001 + i), props: {}, children: [deep] }
-    const long: NodeTree = {
-      ...leaf(30_000),
-      kind: 'text',
-      props: { spans: [{ text: 'seed leaf '.repeat(100_000) }] },
-    }
-    const file = structuredClone(sample[0])
-    file.pages[0].sections = [{ ...leaf(40_000), kind: 'section', props: {}, children: [wide, deep, long] }]
-    const doc = Document.fromFile(checkProject(file))
-    const layout = new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
-    expect(layout.rect('wide-row')!.height).toBe(10)
-    expect(layout.lines('k30000').length).toBeGreaterThan(3000)
-    expect([...layout.visible()].every((box) => Number.isFinite(box.y))).toBe(true)
-  })
-
-  test('the same document gives the same boxes, always', () => {
-    for (const file of sample.slice(0, 4)) {
-      const once = () =>
-        JSON.stringify(
-          snapshot(
-            new PageLayout(
-              Document.fromFile(structuredClone(file)),
-              'page',
-              'wide',
-              1440,
-              new ParagraphCache(fonts),
-            ),
-          ),
-        )
-      expect(once()).toBe(once())
-    }
   })
 })

@@ -80,8 +80,9 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   box.padR = lengthOf(tokens, set.paddingRight, defaults.paddingRight as number)
   box.padB = lengthOf(tokens, set.paddingBottom, defaults.paddingBottom as number)
   box.padL = lengthOf(tokens, set.paddingLeft, defaults.paddingLeft as number)
-  box.followsWindow = kind === 'section' && !set.fullBleed
-  if (box.followsWindow) {
+  const contained = kind === 'section' && !set.fullBleed
+  box.followsWindow = contained || lattice !== null
+  if (contained) {
     box.padL += used.left + used.inset
     box.padR += used.right + used.inset
   }
