@@ -54,7 +54,7 @@ describe('bounded', () => {
     expect(await fuzz(150, 3, () => undefined)).toMatchObject({ documents: 150 })
   })
 
-  test('ten thousand blocks in a row, the deepest nesting, a paragraph of a million characters', () => {
+  test('ten thousand blocks in a row, the deepest nesting, a paragraph and a word of a million characters', () => {
     const wide = block('wide-row', { ...bar(0).props, flow: 'row' })
     wide.children = Array.from({ length: 10_000 }, (_, i) => bar(i))
     let deep = bar(20_000)
@@ -63,8 +63,13 @@ describe('bounded', () => {
       ...block('long', { spans: [{ text: 'seed leaf '.repeat(100_000) }] }),
       kind: 'text',
     }
-    const layout = lay([wide, deep, long])
+    const word: NodeTree = {
+      ...block('word', { spans: [{ text: 'seedleaf'.repeat(125_000) }], overflowWrap: 'anywhere' }),
+      kind: 'text',
+    }
+    const layout = lay([wide, deep, long, word])
     expect(layout.rect('wide-row')!.height).toBe(10)
+    expect(layout.lines('word').length).toBeGreaterThan(3000)
     expect(layout.lines('long').length).toBeGreaterThan(3000)
     expect(isFinite(layout)).toBe(true)
   })

@@ -78,10 +78,32 @@ export function lineBreaks(text: string): Break[] {
 
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' })
 
+const LOW_SURROGATE = /[\udc00-\udfff]/
+
+/** Characters segmented at a time: the segmenter takes the longer for each the longer the text is. */
+const WINDOW = 256
+
 /** For each index, the end of the grapheme that the character before it belongs to (UAX #29); one longer than the text. */
 export function graphemeEnds(text: string): Uint32Array {
   const ends = new Uint32Array(text.length + 1)
-  for (const { index, segment } of graphemes.segment(text))
-    ends.fill(index + segment.length, index + 1, index + segment.length + 1)
+  let size = WINDOW
+  for (let from = 0; from < text.length; ) {
+    let to = Math.min(text.length, from + size)
+    // Not between the halves of a character.
+    if (to < text.length && LOW_SURROGATE.test(text[to])) to++
+    const window = text.slice(from, to)
+    const whole = to === text.length
+    let next = from
+    for (const { index, segment } of graphemes.segment(window)) {
+      const start = from + index
+      const end = start + segment.length
+      // The last one of a window may go on behind it.
+      if (!whole && end === to) break
+      ends.fill(end, start + 1, end + 1)
+      next = end
+    }
+    size = next === from ? 2 * size : WINDOW
+    from = next
+  }
   return ends
 }

@@ -18,6 +18,9 @@ export type Piece = {
 /** Chromium's layout unit, 1/64 px: a line may be fuller than its box by rounding alone. */
 export const UNIT = 1 / 64
 
+/** Characters that are looked through for a place that is safe to break: where a font has none, a long word would be shaped anew for each line. */
+const REACH = 256
+
 export const isBordered = (style: Resolved): boolean =>
   (style.borderTop ?? 0) + (style.borderRight ?? 0) + (style.borderBottom ?? 0) + (style.borderLeft ?? 0) > 0
 
@@ -112,13 +115,15 @@ export class ShapedText {
 
   /** The first place at or behind `at`, up to `most`, where a break changes nothing; the last at or before, down to `least`. */
   protected safeFrom(at: number, most: number): number {
+    const end = Math.min(most, at + REACH)
     let first = at
-    while (first < most && this.isUnsafe(first)) first++
+    while (first < end && this.isUnsafe(first)) first++
     return first
   }
   protected safeBefore(at: number, least: number): number {
+    const end = Math.max(least, at - REACH)
     let last = at
-    while (last > least && this.isUnsafe(last)) last--
+    while (last > end && this.isUnsafe(last)) last--
     return last
   }
 
