@@ -38,7 +38,7 @@ describe('bounded', () => {
     const doc = Document.fromFile(checkProject(file))
     return new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
   }
-  const isFinite = (layout: PageLayout) =>
+  const allFinite = (layout: PageLayout) =>
     [...layout.visible()].every(({ x, y, width, height }) => [x, y, width, height].every(Number.isFinite))
 
   test('any document at any width: every number is finite', () => {
@@ -46,7 +46,7 @@ describe('bounded', () => {
     for (const file of sample) {
       const doc = Document.fromFile(file)
       for (const width of [200, 390, 1440, 10_000])
-        expect(isFinite(new PageLayout(doc, 'page', doc.viewAt(width).id, width, paragraphs))).toBe(true)
+        expect(allFinite(new PageLayout(doc, 'page', doc.viewAt(width).id, width, paragraphs))).toBe(true)
     }
   })
 
@@ -71,7 +71,7 @@ describe('bounded', () => {
     expect(layout.rect('wide-row')!.height).toBe(10)
     expect(layout.lines('word').length).toBeGreaterThan(3000)
     expect(layout.lines('long').length).toBeGreaterThan(3000)
-    expect(isFinite(layout)).toBe(true)
+    expect(allFinite(layout)).toBe(true)
   })
 
   // Each of these once took twice as long, or three times, for every box it was nested in.
@@ -103,7 +103,7 @@ describe('bounded', () => {
       }
       for (let depth = 0; depth < MAX_DEPTH - 3; depth++) inner = block(`d${depth}`, props(depth), [inner])
       const layout = lay([inner], { flow: 'column', height: { kind: 'exact', px: 400 } })
-      expect(isFinite(layout)).toBe(true)
+      expect(allFinite(layout)).toBe(true)
       expect(layout.rect('picture')).toBeDefined()
     })
 })
