@@ -114,4 +114,13 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
     }),
     text('A\u200bV\u200bA\u200bT', { fontFamily: 'Work Sans', fontSize: 40, width: snug }),
   ),
+  'text: a hyphen need not fit beside what a line leaves for it, only beside the line (CSS Text 3 §5.4.1, Chromium)':
+    project(
+      text('the harvest ger\u00admi\u00adna\u00adtion', {
+        fontFamily: 'Bricolage Grotesque',
+        fontSize: 16,
+        lineHeight: { ratio: 1.5 },
+        width: px(66.75),
+      }),
+    ),
 }

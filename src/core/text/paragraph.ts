@@ -183,6 +183,13 @@ export class Paragraph extends ShapedText {
     return !this.partFits(from, end, room - before)
   }
 
+  /** Chromium looks for a break in the whole room first, and only where the hyphen sticks out then, in what that leaves. */
+  private fitsWithHyphen(start: number, end: number, hyphen: number, room: number): boolean {
+    const width = upToUnit(hyphen)
+    if (!this.overflows(start, end, room - width)) return true
+    return upToUnit(this.lineWidth(start, end)) + width <= room
+  }
+
   /**
    * Chromium's shaping line breaker looks for the break in the piece as it was shaped whole, the line's beginning as wide as it is by
    * itself; and an end that has to be shaped again must fit behind the last safe place.
@@ -243,8 +250,7 @@ export class Paragraph extends ShapedText {
         }
       }
       if (first < 0) first = i
-      const hyphenFits = hyphens[i] === 0 || !this.overflows(start, visible[i], room - hyphens[i])
-      if (hyphenFits || full) last = i
+      if (full || hyphens[i] === 0 || this.fitsWithHyphen(start, visible[i], hyphens[i], room)) last = i
       i = breaks[i].required ? take(i) : i + 1
     }
     if (last < 0) last = first
