@@ -215,7 +215,8 @@ export class Face {
 /** Fonts loaded so far. One per process or worker. */
 export class FontLibrary {
   private readonly faces = new Map<string, hb.Face>()
-  private readonly weighted = new Map<string, Face>()
+  /** By file, then by weight. */
+  private readonly weighted = new Map<FontFile, Map<number, Face>>()
   /** Rises whenever a file arrives: layouts made before may be stale. */
   version = 0
 
@@ -234,13 +235,14 @@ export class FontLibrary {
 
   face(file: FontFile, weight: number): Face | undefined {
     const clamped = Math.min(file.weights[1], Math.max(file.weights[0], weight))
-    const key = `${file.id}@${clamped}`
-    const known = this.weighted.get(key)
+    const known = this.weighted.get(file)?.get(clamped)
     if (known) return known
     const loaded = this.faces.get(file.id)
     if (!loaded) return undefined
-    const face = new Face(key, file, loaded, clamped)
-    this.weighted.set(key, face)
+    const face = new Face(`${file.id}@${clamped}`, file, loaded, clamped)
+    const weights = this.weighted.get(file)
+    if (weights) weights.set(clamped, face)
+    else this.weighted.set(file, new Map([[clamped, face]]))
     return face
   }
 

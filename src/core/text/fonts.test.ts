@@ -1,0 +1,116 @@
+/** The families that ship: which file draws a character, and what their metrics make of a line. */
+import { beforeAll, describe, expect, test } from 'vitest'
+import { openType, woff2 } from '../../server/fonts'
+import { declaredOrder, FAMILIES, FontLibrary, familyChain, fileFor, filesNeeded, fontFile } from './fonts'
+import { extentOf, unite, usedLineHeight } from './line-box'
+
+const code = (char: string) => char.codePointAt(0)!
+
+describe('families', () => {
+  test('every file named is there to be fetched', async () => {
+    const named = FAMILIES.flatMap((family) => [...family.upright, ...family.slanted])
+    expect(named.length).toBeGreaterThan(30)
+    for (const { id } of named)
+      expect([id, (await woff2(id)).subarray(0, 4).toString()]).toEqual([id, 'wOF2'])
+    await expect(woff2('no-such-font')).rejects.toThrow('there is no font file no-such-font')
+  })
+
+  test('every kind of letter has at least one', () => {
+    expect(new Set(FAMILIES.map((family) => family.category))).toEqual(
+      new Set(['sans', 'serif', 'slab', 'display', 'mono', 'hand']),
+    )
+    expect(FAMILIES.length).toBeGreaterThanOrEqual(12)
+  })
+
+  test.each([
+    ['Latin', 'aé'],
+    ['Vietnamese', 'ệ'],
+    ['Greek', 'φ'],
+    ['Cyrillic', 'ж'],
+  ])('%s is drawn in every family, by its own file or by one that stands in', (_, letters) => {
+    for (const { family } of FAMILIES)
+      for (const letter of letters)
+        expect([family, letter, fileFor(family, false, code(letter)) !== undefined]).toEqual([
+          family,
+          letter,
+          true,
+        ])
+  })
+
+  test('what stands in comes after the family itself, and an unknown family is the default', () => {
+    expect(familyChain('Caveat')[0].family).toBe('Caveat')
+    expect(familyChain('Nowhere Sans').length).toBeGreaterThan(0)
+    const standsIn = fileFor('Caveat', false, code('φ'))!
+    expect(standsIn.family).not.toBe('Caveat')
+    expect(fileFor('Caveat', false, code('a'))!.family).toBe('Caveat')
+    expect(fileFor('Caveat', false, 0x1f33b)).toBeUndefined()
+  })
+
+  test('a text asks for the files of its letters only, and always for its family', () => {
+    const needed = (text: string) => {
+      const into = new Set<string>()
+      filesNeeded('Hanken Grotesk', false, text, into)
+      return [...into].map((id) => fontFile(id)!)
+    }
+    expect(needed('').length).toBe(1)
+    expect(needed('peas').length).toBe(1)
+    expect(needed('peas\nбобы').length).toBe(2)
+    expect(needed('peas').every((file) => file.family === 'Hanken Grotesk')).toBe(true)
+  })
+
+  test('declared so that of two files that claim a character the one that is asked first wins', () => {
+    const files = declaredOrder(FAMILIES.flatMap((family) => [...family.upright, ...family.slanted]))
+    for (let i = 1; i < files.length; i++)
+      if (files[i].slug === files[i - 1].slug && files[i].italic === files[i - 1].italic)
+        expect(files[i].rank).toBeLessThan(files[i - 1].rank)
+  })
+})
+
+describe('a library', () => {
+  const id = 'hanken-grotesk-latin-wght-normal'
+  const fonts = new FontLibrary()
+  beforeAll(async () => fonts.add(id, await openType(id)))
+
+  test('tells when a file has come, once', async () => {
+    const { version } = fonts
+    fonts.add(id, await openType(id))
+    expect(fonts.version).toBe(version)
+    expect(() => fonts.add('no-such-font', new Uint8Array())).toThrow('there is no font file no-such-font')
+  })
+
+  test('one face a weight, held to what the file can do', () => {
+    const file = fontFile(id)!
+    expect(fonts.face(file, 400)).toBe(fonts.face(file, 400))
+    expect(fonts.face(file, 400)).not.toBe(fonts.face(file, 700))
+    expect(fonts.face(file, 5000)).toBe(fonts.face(file, file.weights[1]))
+    expect(fonts.face(fontFile('literata-latin-wght-normal') ?? FAMILIES[1].upright[0], 400)).toBeUndefined()
+  })
+
+  test('metrics are whole px, and a descent that rounding cut short is made up for', () => {
+    const face = fonts.face(fontFile(id)!, 400)!
+    for (let size = 8; size < 120; size += 0.5) {
+      const { ascent, descent, lineGap } = face.metrics(size)
+      expect([ascent, descent, lineGap].every(Number.isInteger)).toBe(true)
+      expect(ascent + descent).toBeGreaterThan(0.9 * size)
+    }
+  })
+
+  test('a line is as high as its line-height says, half of the leading above, cut to a px', () => {
+    const face = fonts.face(fontFile(id)!, 400)
+    const { ascent, descent } = face!.metrics(16)
+    const extent = extentOf(face, 16, { px: 31 })
+    expect(extent.ascent + extent.descent).toBe(31)
+    expect(extent.ascent).toBe(ascent + Math.floor((31 - ascent - descent) / 2))
+    expect(extentOf(face, 16, { ratio: 1.5 }).ascent + extentOf(face, 16, { ratio: 1.5 }).descent).toBe(24)
+    expect(usedLineHeight({ ratio: 1.5 }, 16)).toBe(24)
+    expect(usedLineHeight({ px: 20 }, 16)).toBe(20)
+    expect(usedLineHeight('normal', 16)).toBeUndefined()
+    // A ratio is of the size in layout units, cut to one: 1.37 × 15.3 px is 20.961, or 1341 of 64ths.
+    const cut = extentOf(face, 15.3, { ratio: 1.37 })
+    expect((cut.ascent + cut.descent) * 64).toBe(1341)
+  })
+
+  test('on one baseline the larger of each side counts', () => {
+    expect(unite({ ascent: 10, descent: 8 }, { ascent: 14, descent: 2 })).toEqual({ ascent: 14, descent: 8 })
+  })
+})
