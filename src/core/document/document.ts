@@ -19,6 +19,8 @@ export type Node = {
   readonly overrides: Readonly<Record<string, Props>>
   /** Ids in sibling order. */
   readonly children: readonly string[]
+  /** The children's slots, in the same order: who walks all of a tree need not look up every id. */
+  readonly childSlots: readonly number[]
 }
 
 export type Page = { id: string; name: string; path: string; order: string; views: string[]; aids?: Aid[] }
@@ -29,6 +31,7 @@ export const byOrder = (a: { order: string; id: string }, b: { order: string; id
 
 /** Shared by all nodes without: most blocks hold nothing and are the same in every view. */
 const NO_CHILDREN: Node['children'] = []
+const NO_SLOTS: Node['childSlots'] = []
 const NO_OVERRIDES: Node['overrides'] = {}
 
 /** Longest list of changes that is kept. */
@@ -43,6 +46,7 @@ export class Document {
   /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
   private journal: string[] = []
   private journalStart = 0
+  private readonly bySlot: (Node | undefined)[] = []
   /** Slots that nodes gave back, and how many were ever given. */
   private readonly freeSlots: number[] = []
   private slots = 0
@@ -73,25 +77,31 @@ export class Document {
   addPage(page: PageFile) {
     const { sections, ...own } = page
     this.pages.set(page.id, own)
-    const root: Node = {
+    const children = [...sections].sort(byOrder)
+    const slot = this.takeSlot()
+    const childSlots = children.map(() => this.takeSlot())
+    this.put({
       id: page.id,
       kind: 'page',
       name: page.name,
       order: page.order,
       locked: false,
       parent: null,
-      slot: this.takeSlot(),
+      slot,
       props: {},
       overrides: NO_OVERRIDES,
-      children: [...sections].sort(byOrder).map((section) => section.id),
-    }
-    this.put(root)
-    for (const section of sections) this.addTree(section, root.id)
+      children: children.map((section) => section.id),
+      childSlots,
+    })
+    children.forEach((section, i) => {
+      this.addTree(section, page.id, childSlots[i])
+    })
   }
 
   /** Puts a tree into the store without linking its root into the parent's list. */
-  private addTree(tree: NodeTree, parent: string) {
+  private addTree(tree: NodeTree, parent: string, slot: number) {
     const children = tree.children ? [...tree.children].sort(byOrder) : []
+    const childSlots = children.length > 0 ? children.map(() => this.takeSlot()) : NO_SLOTS
     this.put({
       id: tree.id,
       kind: tree.kind,
@@ -99,16 +109,19 @@ export class Document {
       order: tree.order,
       locked: tree.locked ?? false,
       parent,
-      slot: this.takeSlot(),
+      slot,
       props: tree.props,
       overrides: tree.overrides ?? NO_OVERRIDES,
       children: children.length > 0 ? children.map((child) => child.id) : NO_CHILDREN,
+      childSlots,
     })
-    for (const child of children) this.addTree(child, tree.id)
+    children.forEach((child, i) => {
+      this.addTree(child, tree.id, childSlots[i])
+    })
   }
 
   insertTree(tree: NodeTree, parent: string) {
-    this.addTree(tree, parent)
+    this.addTree(tree, parent, this.takeSlot())
     this.link(tree.id, parent)
   }
 
@@ -126,6 +139,7 @@ export class Document {
   private drop(node: Node) {
     for (const child of node.children) this.drop(this.node(child))
     this.nodes.delete(node.id)
+    this.bySlot[node.slot] = undefined
     this.freeSlots.push(node.slot)
   }
 
@@ -139,6 +153,7 @@ export class Document {
 
   private put(node: Node) {
     this.nodes.set(node.id, node)
+    this.bySlot[node.slot] = node
     this.journal.push(node.id)
     if (this.journal.length > JOURNAL) {
       this.journalStart += this.journal.length
@@ -158,22 +173,37 @@ export class Document {
 
   link(id: string, parent: string) {
     const host = this.node(parent)
-    const children = [...host.children.filter((child) => child !== id), id]
-      .map((child) => this.node(child))
-      .sort(byOrder)
-      .map((child) => child.id)
-    this.put({ ...host, children })
+    const children = [...host.children.filter((child) => child !== id), id].map((child) => this.node(child))
+    this.setChildren(host, children.sort(byOrder))
   }
 
   unlink(id: string, parent: string) {
     const host = this.node(parent)
-    this.put({ ...host, children: host.children.filter((child) => child !== id) })
+    this.setChildren(
+      host,
+      host.children.filter((child) => child !== id).map((child) => this.node(child)),
+    )
+  }
+
+  private setChildren(host: Node, children: Node[]) {
+    this.put({
+      ...host,
+      children: children.map((child) => child.id),
+      childSlots: children.map((child) => child.slot),
+    })
   }
 
   /** @throws when there is no such node. */
   node(id: string): Node {
     const node = this.nodes.get(id)
     if (!node) throw new Error(`there is no block ${id}`)
+    return node
+  }
+
+  /** As `node`, by slot. */
+  at(slot: number): Node {
+    const node = this.bySlot[slot]
+    if (!node) throw new Error(`there is no block at slot ${slot}`)
     return node
   }
 

@@ -1,5 +1,5 @@
 /** The boxes of a page by what they stand for. */
-import type { Document } from '../document/document'
+import type { Document, Node } from '../document/document'
 import type { LayoutBox } from './box'
 
 /** Slots in one leaf of the table; a power of two. */
@@ -13,7 +13,11 @@ export class BoxTable {
 
   get(id: string): LayoutBox | undefined {
     const node = this.doc.nodes.get(id)
-    const box = node && this.at(node.slot)
+    return node && this.of(node)
+  }
+
+  of({ id, slot }: Node): LayoutBox | undefined {
+    const box = this.at(slot)
     // A slot is given again: the box of a node that is gone may still lie there.
     return box?.node.id === id ? box : undefined
   }

@@ -113,7 +113,7 @@ export class PageLayout {
     if (this.moved && parent)
       this.arrange(
         parent,
-        parent.node.children.map((child) => this.boxes.get(child)!),
+        parent.node.childSlots.map((slot) => this.boxes.of(this.doc.at(slot))!),
       )
   }
 
@@ -172,15 +172,14 @@ export class PageLayout {
         colGap !== box.colGap ||
         !sameLattice(lattice, box.lattice)
     }
-    const { children } = node
-    if (children.length > 0) {
+    const { childSlots } = node
+    if (childSlots.length > 0) {
       const within = box.lattice ? { ...around, used: box.lattice } : around
       // As long as they will be: a list that grows leaves room behind it.
-      const boxes = new Array<LayoutBox>(children.length)
-      for (let i = 0; i < children.length; i++) {
-        const id = children[i]
-        const child = this.doc.node(id)
-        let childBox = this.first ? undefined : this.boxes.get(id)
+      const boxes = new Array<LayoutBox>(childSlots.length)
+      for (let i = 0; i < childSlots.length; i++) {
+        const child = this.doc.at(childSlots[i])
+        let childBox = this.first ? undefined : this.boxes.of(child)
         if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
           childBox = this.sync(box, child, childBox, within, inherited, all)
           regroup ||= this.moved
