@@ -1,4 +1,4 @@
-/** The engines under test, each with the same three tasks: full layout, a new width, one leaf edited. */
+/** The engines under test, each with the same three tasks: full layout, a new width, one leaf edited. They are timed turn about. */
 import type { Page } from '@playwright/test'
 import Yoga, {
   Align,
@@ -18,38 +18,40 @@ import type { Paragraph } from '../../core/text/paragraph'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { type BenchNode, benchProject } from './trees'
 
-export type Timings = { full: number[]; width: number[]; leaf: number[] }
+export type Task = 'full' | 'width' | 'leaf'
+/** What each task took, ms. */
+export type Round = Record<Task, number>
 const WIDTHS = [1440, 1200]
 
 function lastLeaf(node: BenchNode): BenchNode {
   return node.children.length === 0 ? node : lastLeaf(node.children[node.children.length - 1])
 }
 
-function time(list: number[], work: () => void) {
+function time(work: () => void): number {
   const start = performance.now()
   work()
-  list.push(performance.now() - start)
+  return performance.now() - start
 }
 
-export function timeCore(root: BenchNode, rounds: number, fonts: FontLibrary): Timings {
-  const timings: Timings = { full: [], width: [], leaf: [] }
+/** @returns a round of all tasks, on a layout of its own */
+export function coreRounds(root: BenchNode, fonts: FontLibrary): () => Round {
   const doc = Document.fromFile(benchProject(root))
   const paragraphs = new ParagraphCache(fonts)
   const leaf = lastLeaf(root)
-  for (let i = 0; i < rounds; i++) {
+  let round = 0
+  return () => {
     let layout: PageLayout | undefined
-    time(timings.full, () => {
+    const full = time(() => {
       layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], paragraphs)
     })
-    time(timings.width, () => layout!.update(WIDTHS[1]))
+    const width = time(() => layout!.update(WIDTHS[1]))
     applyEdit(doc, {
       op: 'set',
       node: leaf.id,
-      props: { height: { kind: 'exact', px: 40 + i } },
+      props: { height: { kind: 'exact', px: 40 + round++ } },
     })
-    time(timings.leaf, () => layout!.update())
+    return { full, width, leaf: time(() => layout!.update()) }
   }
-  return timings
 }
 
 /** Yoga has no text of its own: it is given our shaped paragraphs to measure. */
@@ -83,55 +85,53 @@ function yogaTree(node: BenchNode, into: Map<string, YogaNode>, measure: Measure
   return own
 }
 
-export function timeYoga(root: BenchNode, rounds: number, fonts: FontLibrary): Timings {
-  const timings: Timings = { full: [], width: [], leaf: [] }
+export function yogaRounds(root: BenchNode, fonts: FontLibrary): () => Round {
   const doc = Document.fromFile(benchProject(root))
   const paragraphs = new ParagraphCache(fonts)
   const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'))
-  for (let i = 0; i < rounds; i++) {
+  let round = 0
+  return () => {
     const nodes = new Map<string, YogaNode>()
     let tree: YogaNode | undefined
-    time(timings.full, () => {
+    const full = time(() => {
       tree = yogaTree(root, nodes, measure)
       tree.calculateLayout(WIDTHS[0], undefined, Direction.LTR)
     })
-    time(timings.width, () => tree!.calculateLayout(WIDTHS[1], undefined, Direction.LTR))
-    nodes.get(lastLeaf(root).id)!.setHeight(40 + i)
-    time(timings.leaf, () => tree!.calculateLayout(WIDTHS[1], undefined, Direction.LTR))
+    const width = time(() => tree!.calculateLayout(WIDTHS[1], undefined, Direction.LTR))
+    nodes.get(lastLeaf(root).id)!.setHeight(40 + round++)
+    const leaf = time(() => tree!.calculateLayout(WIDTHS[1], undefined, Direction.LTR))
     tree!.freeRecursive()
+    return { full, width, leaf }
   }
-  return timings
 }
 
-export async function timeChromium(page: Page, root: BenchNode, rounds: number): Promise<Timings> {
-  return page.evaluate(
-    ({ tree, times, widths, leafId }) => {
-      const timings: { full: number[]; width: number[]; leaf: number[] } = { full: [], width: [], leaf: [] }
-      const html = (node: typeof tree, inRow: boolean): string => {
-        const size = `${node.width === undefined ? '' : `width:${node.width}px;flex-shrink:0;`}${node.height === undefined ? '' : `height:${node.height}px;flex-shrink:0;`}`
-        const grow = node.stretch ? (inRow ? 'flex:1 1 0px;' : 'align-self:stretch;') : ''
-        return `<div id="${node.id}" style="display:${node.text === undefined ? 'flex' : 'block;font:14px/20px sans-serif'};box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.text ?? node.children.map((child) => html(child, node.row)).join('')}</div>`
-      }
-      const markup = html(tree, false)
-      for (let i = 0; i < times; i++) {
+function markup(node: BenchNode, inRow: boolean): string {
+  const size = `${node.width === undefined ? '' : `width:${node.width}px;flex-shrink:0;`}${node.height === undefined ? '' : `height:${node.height}px;flex-shrink:0;`}`
+  const grow = node.stretch ? (inRow ? 'flex:1 1 0px;' : 'align-self:stretch;') : ''
+  return `<div id="${node.id}" style="display:${node.text === undefined ? 'flex' : 'block;font:14px/20px sans-serif'};box-sizing:border-box;align-items:flex-start;flex-direction:${node.row ? 'row' : 'column'};gap:${node.gap}px;padding:${node.pad}px;${size}${grow}">${node.text ?? node.children.map((child) => markup(child, node.row)).join('')}</div>`
+}
+
+export function chromiumRounds(page: Page, root: BenchNode): () => Promise<Round> {
+  const html = markup(root, false)
+  let round = 0
+  return () =>
+    page.evaluate(
+      ({ html, widths, leafId, height }) => {
         const host = document.createElement('div')
         host.style.width = `${widths[0]}px`
-        host.innerHTML = markup
-        let start = performance.now()
-        document.body.replaceChildren(host)
-        void host.offsetHeight
-        timings.full.push(performance.now() - start)
+        host.innerHTML = html
+        const read = (before: () => void) => {
+          const start = performance.now()
+          before()
+          void host.offsetHeight
+          return performance.now() - start
+        }
+        const full = read(() => document.body.replaceChildren(host))
         host.style.width = `${widths[1]}px`
-        start = performance.now()
-        void host.offsetHeight
-        timings.width.push(performance.now() - start)
-        document.getElementById(leafId)!.style.height = `${40 + i}px`
-        start = performance.now()
-        void host.offsetHeight
-        timings.leaf.push(performance.now() - start)
-      }
-      return timings
-    },
-    { tree: root, times: rounds, widths: WIDTHS, leafId: lastLeaf(root).id },
-  )
+        const width = read(() => undefined)
+        document.getElementById(leafId)!.style.height = `${height}px`
+        return { full, width, leaf: read(() => undefined) }
+      },
+      { html, widths: WIDTHS, leafId: lastLeaf(root).id, height: 40 + round++ },
+    )
 }

@@ -42,8 +42,8 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
 async function benchText(): Promise<Further> {
   const viewer = await SiteViewer.open()
   try {
-    const { core, chromium } = await timeText(viewer, 2000, 12)
-    const ratio = median(core) / median(chromium)
+    const { core, chromium } = await timeText(viewer, 2000, 16)
+    const ratio = median(core.map((ms, round) => ms / chromium[round]))
     return {
       name: 'text',
       value: ratio,

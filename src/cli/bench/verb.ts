@@ -4,7 +4,7 @@ import { FontLibrary } from '../../core/text/fonts'
 import { openType } from '../../server/fonts'
 import { launch } from '../browser'
 import { pathFrom, Refusal, readArgs } from '../refusal'
-import { type Timings, timeChromium, timeCore, timeYoga } from './engines'
+import { chromiumRounds, coreRounds, type Round, type Task, yogaRounds } from './engines'
 import { FURTHER } from './further'
 import { type Further, median, ms, p95 } from './statistics'
 import { benchTree, countNodes } from './trees'
@@ -13,17 +13,17 @@ import { benchTree, countNodes } from './trees'
 const TREES = [
   { size: 1_000, text: false, rounds: 41 },
   { size: 10_000, text: false, rounds: 15 },
-  { size: 10_000, text: true, rounds: 5 },
-  { size: 100_000, text: false, rounds: 3 },
+  { size: 10_000, text: true, rounds: 9 },
+  { size: 100_000, text: false, rounds: 5 },
 ]
 /** Bars, as ratios of our time to theirs. */
-const BARS: Record<keyof Timings, { yoga?: number; chromium?: number }> = {
+const BARS: Record<Task, { yoga?: number; chromium?: number }> = {
   full: { yoga: 0.4 },
   width: { yoga: 0.3, chromium: 0.3 },
   leaf: { yoga: 0.1, chromium: 0.5 },
 }
 const FONT = 'hanken-grotesk-latin-wght-normal'
-const WORDS: Record<keyof Timings, string> = {
+const WORDS: Record<Task, string> = {
   full: 'full layout',
   width: 'new width',
   leaf: 'one leaf edited',
@@ -46,7 +46,7 @@ export async function bench(args: string[]): Promise<number> {
   const names = [...Object.keys(BARS), ...Object.keys(FURTHER)]
   if (values.only !== undefined && !names.includes(values.only))
     throw new Refusal(`--only ${values.only}: the benches are ${names.join(', ')}`)
-  const tasks = (Object.keys(BARS) as (keyof Timings)[]).filter(
+  const tasks = (Object.keys(BARS) as Task[]).filter(
     (task) => values.only === undefined || task === values.only,
   )
   const rows: (Row | Further)[] = tasks.length > 0 ? await benchTrees(tasks) : []
@@ -63,7 +63,7 @@ export async function bench(args: string[]): Promise<number> {
 }
 
 /** The same trees in all three engines, task by task. */
-async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
+async function benchTrees(tasks: Task[]): Promise<Row[]> {
   const browser = await launch()
   const rows: Row[] = []
   try {
@@ -78,18 +78,26 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
     for (const { size, text, rounds } of TREES) {
       const tree = benchTree(size, text)
       const nodes = countNodes(tree)
+      const ours = coreRounds(tree, fonts)
+      const theirs = yogaRounds(tree, fonts)
+      const browsers = chromiumRounds(page, tree)
       // Rounds that warm the engines up are thrown away.
       const warm = Math.max(1, Math.round(30_000 / size))
-      timeCore(tree, warm, fonts)
-      timeYoga(tree, warm, fonts)
-      await timeChromium(page, tree, Math.min(5, warm))
-      const core = timeCore(tree, rounds, fonts)
-      const yoga = timeYoga(tree, rounds, fonts)
-      const chromium = await timeChromium(page, tree, rounds)
+      for (let i = 0; i < warm; i++) {
+        ours()
+        theirs()
+        if (i < 5) await browsers()
+      }
+      const all: { core: Round; yoga: Round; chromium: Round }[] = []
+      for (let i = 0; i < rounds; i++) all.push({ core: ours(), yoga: theirs(), chromium: await browsers() })
       for (const task of tasks) {
-        const own = median(core[task])
-        const toYoga = own / median(yoga[task])
-        const toChromium = own / Math.max(0.05, median(chromium[task]))
+        const core = all.map((round) => round.core[task])
+        const yoga = all.map((round) => round.yoga[task])
+        const chromium = all.map((round) => round.chromium[task])
+        const own = median(core)
+        // Of what was timed one after the other: the machine is not as fast all the time.
+        const toYoga = median(core.map((ms, i) => ms / yoga[i]))
+        const toChromium = median(core.map((ms, i) => ms / Math.max(0.05, chromium[i])))
         const bar = BARS[task]
         const met =
           (bar.yoga === undefined || toYoga <= bar.yoga) &&
@@ -98,9 +106,9 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
           name: text ? `${task} with text` : task,
           nodes,
           core: own,
-          coreP95: p95(core[task]),
-          yoga: median(yoga[task]),
-          chromium: median(chromium[task]),
+          coreP95: p95(core),
+          yoga: median(yoga),
+          chromium: median(chromium),
           ratioYoga: toYoga,
           ratioChromium: toChromium,
           met,
@@ -108,7 +116,7 @@ async function benchTrees(tasks: (keyof Timings)[]): Promise<Row[]> {
         const shown = (ratio: number, limit: number | undefined) =>
           `${ratio.toFixed(3)}${limit === undefined ? '' : ` (${limit})`}`.padStart(18)
         console.log(
-          `${(WORDS[task] + (text ? ', text' : '')).padEnd(22)} ${String(nodes).padStart(7)}  ${ms(own)} ${ms(p95(core[task]))} ${ms(median(yoga[task]))}     ${ms(median(chromium[task]))}   ${shown(toYoga, bar.yoga)}  ${shown(toChromium, bar.chromium)}${met ? '' : '  missed'}`,
+          `${(WORDS[task] + (text ? ', text' : '')).padEnd(22)} ${String(nodes).padStart(7)}  ${ms(own)} ${ms(p95(core))} ${ms(median(yoga))}     ${ms(median(chromium))}   ${shown(toYoga, bar.yoga)}  ${shown(toChromium, bar.chromium)}${met ? '' : '  missed'}`,
         )
       }
     }

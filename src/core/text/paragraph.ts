@@ -1,8 +1,9 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
 import type { Resolved } from '../document/resolve'
 import type { LineHeight } from '../document/schema'
-import { type Break, graphemeEnds, isLeadingHyphen, lineBreaks } from './breaks'
+import { graphemeEnds, isLeadingHyphen, lineBreaks } from './breaks'
 import type { FontLibrary } from './fonts'
+import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { type GlyphRun, shapeInto } from './shape'
 import { holding, type Piece, ShapedText, UNIT, upToUnit } from './shaped-text'
@@ -32,14 +33,18 @@ const HYPHEN = '\u2010'
 /** Places in a text are sums of floating-point numbers: less than this of a layout unit is not a difference. */
 const ROUNDING = 1e-4
 
-type VisitLine = (start: number, end: number, at: number, index: number) => void
+/** Of the paragraph that was broken last. */
+const found = new FoundLines()
 
 export class Paragraph extends ShapedText {
   /** Widest unbreakable stretch, px. */
   readonly minContent: number
   /** Widest line when only forced breaks break, px. */
   readonly maxContent: number
-  private readonly breaks: Break[]
+  /** For each opportunity to break, where the next line would begin. */
+  private readonly nexts: Uint32Array
+  /** For each opportunity, whether it is taken in any case. */
+  private readonly required: Uint8Array
   /** For each opportunity, where the visible text before it ends. */
   private readonly visible: Uint32Array
   /** For each opportunity, the hyphen's width when the line breaks there, px. */
@@ -64,9 +69,11 @@ export class Paragraph extends ShapedText {
     this.uniform = this.extents.every(
       ({ extent }) => extent.ascent === this.strut.ascent && extent.descent === this.strut.descent,
     )
-    this.breaks = text === '' ? [] : lineBreaks(text)
-    this.visible = new Uint32Array(this.breaks.length)
-    this.hyphens = new Float64Array(this.breaks.length)
+    const breaks = text === '' ? [] : lineBreaks(text)
+    this.nexts = Uint32Array.from(breaks, (each) => each.at)
+    this.required = Uint8Array.from(breaks, (each) => (each.required ? 1 : 0))
+    this.visible = new Uint32Array(breaks.length)
+    this.hyphens = new Float64Array(breaks.length)
     this.prepareBreaks()
     const { min, max } = this.contributions()
     this.minContent = upToUnit(min)
@@ -91,15 +98,15 @@ export class Paragraph extends ShapedText {
   }
 
   private prepareBreaks() {
-    const { text, breaks } = this
+    const { text } = this
     let from = 0
-    breaks.forEach((each, i) => {
-      let end = each.at
+    this.nexts.forEach((next, i) => {
+      let end = next
       while (end > from && (text[end - 1] === ' ' || text[end - 1] === '\n')) end--
       this.visible[i] = end
-      if (text[each.at - 1] === SOFT_HYPHEN && each.at < text.length)
-        this.hyphens[i] = this.hyphenAt(each.at - 1).width
-      from = each.at
+      if (text[next - 1] === SOFT_HYPHEN && next < text.length)
+        this.hyphens[i] = this.hyphenAt(next - 1).width
+      from = next
     })
   }
 
@@ -117,22 +124,22 @@ export class Paragraph extends ShapedText {
 
   /** Min-content and max-content (CSS Sizing 3 §5.1), px. */
   private contributions(): { min: number; max: number } {
-    const { breaks, visible } = this
+    const { nexts, required, visible } = this
     let from = 0
     let min = 0
     let max = 0
     let lineStart = 0
-    breaks.forEach((each, i) => {
+    nexts.forEach((next, i) => {
       const end = visible[i]
       min = Math.max(
         min,
-        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end, each.at) + this.hyphens[i],
+        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end, next) + this.hyphens[i],
       )
-      if (each.required || i === breaks.length - 1) {
+      if (required[i] !== 0 || i === nexts.length - 1) {
         max = Math.max(max, this.lineWidth(lineStart, end))
-        lineStart = each.at
+        lineStart = next
       }
-      from = each.at
+      from = next
     })
     return { min, max }
   }
@@ -212,49 +219,62 @@ export class Paragraph extends ShapedText {
     return upToUnit(this.advances[first] - this.advances[start]) - upToUnit(this.shapeAlone(start, first))
   }
 
-  /** Breaks greedily; `index` is the opportunity a line ends at, -1 inside a word. */
-  private eachLine(width: number, visit: VisitLine) {
-    const { breaks, visible, hyphens } = this
+  /** Breaks greedily, into `found`. */
+  private breakLines(width: number) {
+    const { nexts, required, visible, hyphens, advances } = this
+    found.count = 0
     // Widths are whole layout units in the browser; less than one more does not count.
     const room = Math.floor(width / UNIT + 1e-6) * UNIT + UNIT
     let start = 0
     let last = -1
     // The first opportunity of the line: taken, whatever its width, when none fits.
     let first = -1
-    const take = (index: number) => {
-      visit(start, Math.max(start, visible[index]), breaks[index].at, index)
-      start = breaks[index].at
-      last = -1
-      first = -1
-      return index + 1
-    }
-    for (let i = 0; i < breaks.length; ) {
-      if (isLeadingHyphen(this.text, start, breaks[i].at)) {
+    for (let i = 0; i < nexts.length; ) {
+      // Most words end well before the edge: whatever is shaped again at the line's ends, they fit.
+      const sure = advances[start] + room - this.size
+      while (
+        i < nexts.length &&
+        nexts[i] > start + 1 &&
+        required[i] === 0 &&
+        hyphens[i] === 0 &&
+        advances[visible[i]] < sure
+      ) {
+        if (first < 0) first = i
+        last = i
+        i++
+      }
+      if (i === nexts.length) break
+      if (isLeadingHyphen(this.text, start, nexts[i])) {
         i++
         continue
       }
       const full = visible[i] > start && this.overflows(start, visible[i], room)
-      if (full) {
-        if (last < 0 && !this.anywhere) last = first
-        if (last >= 0) {
-          i = take(last)
-          continue
-        }
-        const cut = this.anywhere ? this.cutInside(start, visible[i], room) : visible[i]
+      if (full && last < 0 && !this.anywhere) last = first
+      if (!full || last < 0) {
+        const cut = full && this.anywhere ? this.cutInside(start, visible[i], room) : visible[i]
         if (cut < visible[i]) {
-          visit(start, cut, cut, -1)
+          found.add(start, cut, cut, -1)
           start = cut
           first = -1
-          while (i > 0 && breaks[i - 1].at > cut) i--
+          while (i > 0 && nexts[i - 1] > cut) i--
           continue
         }
+        if (first < 0) first = i
+        if (full || hyphens[i] === 0 || this.fitsWithHyphen(start, visible[i], hyphens[i], room)) last = i
+        if (required[i] === 0) {
+          i++
+          continue
+        }
+        last = i
       }
-      if (first < 0) first = i
-      if (full || hyphens[i] === 0 || this.fitsWithHyphen(start, visible[i], hyphens[i], room)) last = i
-      i = breaks[i].required ? take(i) : i + 1
+      found.add(start, Math.max(start, visible[last]), nexts[last], last)
+      start = nexts[last]
+      i = last + 1
+      last = -1
+      first = -1
     }
     if (last < 0) last = first
-    if (last >= 0) take(last)
+    if (last >= 0) found.add(start, Math.max(start, visible[last]), nexts[last], last)
   }
 
   /** `overflow-wrap: anywhere`: the piece that no longer fits is cut; one of which nothing fits is left to the next line. */
@@ -317,23 +337,27 @@ export class Paragraph extends ShapedText {
 
   /** Height at a width, px, without making lines. */
   height(width: number): number {
-    let total = 0
+    this.breakLines(width)
     const each = this.strut.ascent + this.strut.descent
-    this.eachLine(width, (start, _end, at) => {
-      if (this.uniform) total += each
-      else {
-        const { ascent, descent } = this.lineBox(start, at)
-        total += ascent + descent
-      }
-    })
+    if (this.uniform) return found.count * each
+    let total = 0
+    for (let i = 0; i < found.count; i++) {
+      const { ascent, descent } = this.lineBox(found.starts[i], found.nexts[i])
+      total += ascent + descent
+    }
     return total
   }
 
   lines(width: number): Line[] {
+    this.breakLines(width)
     const lines: Line[] = []
     let top = 0
-    this.eachLine(width, (start, end, at, index) => {
-      const { ascent, descent } = this.lineBox(start, at)
+    for (let i = 0; i < found.count; i++) {
+      const start = found.starts[i]
+      const end = found.ends[i]
+      const next = found.nexts[i]
+      const index = found.indices[i]
+      const { ascent, descent } = this.lineBox(start, next)
       const line: Line = {
         start,
         end,
@@ -344,17 +368,17 @@ export class Paragraph extends ShapedText {
       }
       if (index >= 0 && this.hyphens[index] > 0) {
         line.width += this.hyphens[index]
-        line.hyphen = this.hyphenAt(at - 1)
+        line.hyphen = this.hyphenAt(next - 1)
       }
       lines.push(line)
       top += ascent + descent
-    })
+    }
     return lines
   }
 
   /** Baseline of the first line from the paragraph's top, px. */
   firstBaseline(width: number): number {
-    if (this.breaks.length === 0) return 0
+    if (this.text === '') return 0
     if (this.uniform) return this.strut.ascent
     return this.lines(width)[0]?.baseline ?? this.strut.ascent
   }
