@@ -3,6 +3,7 @@ import type { Node } from '../document/document'
 import type { Resolved } from '../document/resolve'
 import type { UsedLattice } from '../lattice/used'
 import type { Paragraph } from '../text/paragraph'
+import { declareFields, numbers, type Place, takeOffset, whole } from './packed'
 
 export enum Flow {
   Row,
@@ -58,74 +59,6 @@ export type Pins = {
 export type Tracks = { left: Float64Array; width: Float64Array; gap: number }
 
 const NONE = Number.NaN
-/** The fields declared below that are lengths, factors and weights: 0 at first, or `NONE`. */
-const AT_ZERO = [
-  'rowGap',
-  'colGap',
-  'before',
-  'padT',
-  'padR',
-  'padB',
-  'padL',
-  'widthValue',
-  'heightValue',
-  'x',
-  'y',
-  'width',
-  'height',
-  'base',
-  'low',
-  'hypothetical',
-  'target',
-  'wanted',
-  'cross',
-] as const satisfies readonly (keyof LayoutBox)[]
-const AT_NONE = [
-  'minContent',
-  'maxContent',
-  'contentAt',
-  'lastW',
-  'lastH',
-  'lastResult',
-  'measuredW',
-  'measuredHeight',
-] as const satisfies readonly (keyof LayoutBox)[]
-/** Choices and whole numbers. */
-const WHOLE = [
-  'flow',
-  'justify',
-  'align',
-  'alignContent',
-  'alignSelf',
-  'widthKind',
-  'heightKind',
-  'order',
-  'from',
-  'span',
-  'columns',
-  'column',
-  'row',
-  'follows',
-] as const satisfies readonly (keyof LayoutBox)[]
-const YES_OR_NO = [
-  'hidden',
-  'followsWindow',
-  'wrap',
-  'dense',
-  'clip',
-  'subgrid',
-  'lastDefinite',
-  'frozen',
-] as const satisfies readonly (keyof LayoutBox)[]
-
-const NUMBERS = AT_ZERO.length + AT_NONE.length
-/** What a box takes of a chunk, as 64-bit numbers: two whole ones fit in each. */
-const STRIDE = NUMBERS + Math.ceil((WHOLE.length + YES_OR_NO.length) / 2)
-/** Boxes whose fields lie in one buffer. */
-const CHUNK = 512
-let chunk = new Float64Array(0)
-let chunkWhole = new Int32Array(0)
-let used = 0
 
 /** Shared by all that hold nothing: most boxes are leaves. */
 export const NO_BOXES: readonly LayoutBox[] = []
@@ -177,10 +110,9 @@ export const COMMON: Uncommon = {
  * Its numbers and choices lie with those of other boxes in one buffer: in fields of their own they would be the better part of
  * what the garbage collector has to copy.
  */
-export class LayoutBox {
+export class LayoutBox implements Place {
   readonly numbers: Float64Array
   readonly whole: Int32Array
-  /** Where the box's fields begin in `numbers`. */
   readonly offset: number
   parent: LayoutBox | null = null
   /** In flow, in visual order. */
@@ -270,16 +202,9 @@ export class LayoutBox {
 
   /** Without a style: `applyStyle` gives it one. */
   constructor(public node: Node) {
-    if (used === chunk.length) {
-      chunk = new Float64Array(CHUNK * STRIDE)
-      chunkWhole = new Int32Array(chunk.buffer)
-      used = 0
-    }
-    this.numbers = chunk
-    this.whole = chunkWhole
-    this.offset = used
-    for (let i = used + AT_ZERO.length; i < used + NUMBERS; i++) chunk[i] = NONE
-    used += STRIDE
+    this.offset = takeOffset()
+    this.numbers = numbers
+    this.whole = whole
   }
 
   get id(): string {
@@ -361,47 +286,7 @@ export class LayoutBox {
   }
 }
 
-/** What the accessors below see of a box. */
-type Fields = { numbers: Float64Array; whole: Int32Array; offset: number }
-
-function declareField<T>(name: string, get: (this: Fields) => T, set: (this: Fields, value: T) => void) {
-  Object.defineProperty(LayoutBox.prototype, name, { get, set })
-}
-
-for (const [at, name] of [...AT_ZERO, ...AT_NONE].entries())
-  declareField<number>(
-    name,
-    function () {
-      return this.numbers[this.offset + at]
-    },
-    function (value) {
-      this.numbers[this.offset + at] = value
-    },
-  )
-for (const [index, name] of WHOLE.entries()) {
-  const at = 2 * NUMBERS + index
-  declareField<number>(
-    name,
-    function () {
-      return this.whole[2 * this.offset + at]
-    },
-    function (value) {
-      this.whole[2 * this.offset + at] = value
-    },
-  )
-}
-for (const [index, name] of YES_OR_NO.entries()) {
-  const at = 2 * NUMBERS + WHOLE.length + index
-  declareField<boolean>(
-    name,
-    function () {
-      return this.whole[2 * this.offset + at] !== 0
-    },
-    function (value) {
-      this.whole[2 * this.offset + at] = value ? 1 : 0
-    },
-  )
-}
+declareFields(LayoutBox.prototype)
 
 /** `value` within [low, high]; NaN bounds do not bind; low wins over high, as in CSS. */
 export function clamp(value: number, low: number, high: number): number {
