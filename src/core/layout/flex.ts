@@ -294,13 +294,20 @@ function layoutColumn(
     columnItem(item, percentBase)
     total += item.before + item.hypothetical
   }
-  let available = innerHeight
-  if (Number.isNaN(available)) available = clamp(total + box.padY, box.minH, box.maxH) - box.padY
-  available = Math.max(0, available)
-  resolveFlexible(items, 0, items.length, available, box.rowGap, false)
-
-  let free = available - box.rowGap * Math.max(0, items.length - 1)
-  for (const item of items) free -= item.before + item.target
+  let available = Math.max(0, innerHeight)
+  let free = 0
+  const natural = total + box.padY
+  const outer = Number.isNaN(innerHeight) ? clamp(natural, box.minH, box.maxH) : Number.NaN
+  if (outer === natural) {
+    // As high as its content: nothing to share out, every item keeps its hypothetical size.
+    available = total
+    for (const item of items) item.target = item.hypothetical
+  } else {
+    if (!Number.isNaN(outer)) available = Math.max(0, outer - box.padY)
+    resolveFlexible(items, 0, items.length, available, box.rowGap, false)
+    free = available - box.rowGap * Math.max(0, items.length - 1)
+    for (const item of items) free -= item.before + item.target
+  }
   const { lead, between } = spread(box.justify, free, items.length)
   let y = box.borT + box.padT + lead
   const left = box.borL + box.padL
