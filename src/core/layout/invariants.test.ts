@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { documents } from '../../cli/conformance/documents'
-import type { Feature } from '../../cli/conformance/features'
+import { WITHOUT_TEXT } from '../../cli/conformance/features'
 import { Document } from '../document/document'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
@@ -10,23 +10,12 @@ import { Flow, type LayoutBox, Sizing, Spread } from './box'
 import { fitContent, maxContent, minContent } from './intrinsic'
 import { PageLayout } from './page'
 
-const FEATURES = new Set<Feature>([
-  'flex',
-  'wrap',
-  'baseline',
-  'percent',
-  'lattice',
-  'lifted',
-  'picture',
-  'ratio',
-  'override',
-])
 const WIDTHS = [1440, 1013, 834, 390]
 
 function everyLayout(check: (layout: PageLayout, width: number) => void) {
   const paragraphs = new ParagraphCache(new FontLibrary())
   fc.assert(
-    fc.property(documents(FEATURES), fc.constantFrom(...WIDTHS), (file, width) => {
+    fc.property(documents(WITHOUT_TEXT), fc.constantFrom(...WIDTHS), (file, width) => {
       const doc = Document.fromFile(file)
       check(new PageLayout(doc, 'page', doc.viewAt(width).id, width, paragraphs), width)
     }),
