@@ -86,6 +86,8 @@ export class PageLayout {
       applyStyle(box, this.propsOf(box.node), on)
       box.invalidate()
     }
+    // Hidden blocks stand in nobody's lists: that one was removed is found here.
+    for (const box of this.followers) if (this.boxes.get(box.id) !== box) this.followers.delete(box)
     // Sections first: what stands on a section's own lattice follows that.
     for (const box of this.followers) if (box.parent === this.root) restyle(box, around)
     for (const box of this.followers) if (box.parent !== this.root) restyle(box, this.surroundings(box))
