@@ -115,6 +115,39 @@ describe('a kept layout', () => {
     }
   })
 
+  test('of a section edge to edge, on a lattice of its own, follows the window', () => {
+    const file = structuredClone(sample[0])
+    file.views[0].lattice.halfGutters = false
+    file.pages[0].sections = [
+      {
+        id: 'section',
+        kind: 'section',
+        name: 'Section',
+        order: 'a',
+        props: {
+          fullBleed: true,
+          flow: 'column',
+          lattice: { columns: 10, gutter: 10, container: null, margin: 20 },
+        },
+        children: [
+          {
+            id: 'block',
+            kind: 'box',
+            name: 'Block',
+            order: 'a',
+            props: { width: { kind: 'columns', span: 5 }, height: { kind: 'exact', px: 40 } },
+          },
+        ],
+      },
+    ]
+    const doc = Document.fromFile(file)
+    const kept = new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
+    // (1440 − 2 × 20 − 9 × 10) / 10 is 131: five columns and four gutters.
+    expect(kept.rect('block')!.width).toBe(695)
+    kept.update(1240)
+    expect(kept.rect('block')!.width).toBe(595)
+  })
+
   test('of the same document has the same boxes, always', () => {
     for (const file of sample.slice(0, 4)) {
       const once = () => {
