@@ -1,6 +1,6 @@
 /** Rows, columns, lattices and lifted blocks that once differed, shrunk. */
 import type { ProjectFile } from '../../core/document/schema'
-import { box, inSection, inTwoViews, percent, project, px, snug, stretch, text } from './pieces'
+import { box, inSection, inTwoViews, node, percent, project, px, snug, stretch, text } from './pieces'
 
 /** By name: the rule, and the smallest document that needs it. */
 export const LAYOUT_CASES: Record<string, ProjectFile> = {
@@ -140,6 +140,66 @@ export const LAYOUT_CASES: Record<string, ProjectFile> = {
           { flow: 'lattice', width: stretch() },
           box({ width: { kind: 'columns', span: 3 }, height: px(20) }),
         ),
+      ),
+    ),
+  'lattice: a nested lattice’s padding counts for the content’s width at the tracks it touches only (Grid 2 §9)':
+    project(
+      box(
+        { flow: 'lattice', columns: 4, columnGap: 16, width: snug },
+        box(
+          { flow: 'lattice', width: { kind: 'columns', span: 3 }, paddingRight: 30, paddingLeft: 12 },
+          box({ width: px(20), height: px(20) }),
+          box({ width: px(25), height: px(20) }),
+        ),
+      ),
+    ),
+  'lattice: a minimum height is not shifted to the baseline when rows are pressed (Chromium)': project(
+    box(
+      { flow: 'lattice', columns: 2, align: 'baseline', width: px(600), height: px(200) },
+      box({ flow: 'row', width: px(100), height: px(100) }, box({ width: px(20), height: px(300) })),
+      box({ width: px(100), minHeight: 20 }, box({ width: px(30), height: px(150) })),
+      box({ width: px(20), height: px(50) }),
+    ),
+  ),
+  'lattice: rows are aligned in a height that limits make, also when they stick out of it (Box Alignment 3 §5)':
+    project(
+      box(
+        { flow: 'lattice', columns: 2, alignContent: 'center', maxHeight: 20, width: px(200) },
+        box({ width: px(30), height: px(40) }),
+      ),
+      box(
+        { flow: 'lattice', columns: 2, alignContent: 'end', minHeight: 90, width: px(200) },
+        box({ width: px(30), height: px(40) }),
+      ),
+    ),
+  'lattice: rows of a nested lattice are stretched, but not aligned in such a height (Chromium)': project(
+    box(
+      { flow: 'lattice', columns: 3, columnGap: 10, width: px(600) },
+      box(
+        {
+          flow: 'lattice',
+          width: { kind: 'columns', span: 2 },
+          height: snug,
+          alignContent: 'center',
+          minHeight: 100,
+        },
+        box({ width: px(20), height: px(30) }),
+      ),
+      box(
+        { flow: 'lattice', width: { kind: 'columns', span: 3 }, height: snug, minHeight: 100 },
+        box({ width: px(20), height: stretch() }),
+      ),
+    ),
+  ),
+  'column: the least height of an item is that of its content without its own height (Flexbox 1 §4.5)':
+    project(
+      box(
+        { height: px(211), width: px(500) },
+        box(
+          { flow: 'row', width: snug, height: percent(100) },
+          node('picture', { width: percent(33), height: stretch() }),
+        ),
+        node('picture', { width: stretch() }),
       ),
     ),
 }
