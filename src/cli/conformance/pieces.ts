@@ -1,6 +1,7 @@
 /** What the named cases are made of: blocks in a few words, and a project around them. */
 import type { NodeTree, ProjectFile, Props, Span } from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
+import { starterProject } from '../../core/shelf/starter'
 
 let count = 0
 export const node = (kind: NodeTree['kind'], props: Props, children: NodeTree[] = []): NodeTree => {
@@ -22,24 +23,7 @@ export function project(...children: NodeTree[]): ProjectFile {
     name: 'Case',
     tokens: {},
     assets: [],
-    views: [
-      {
-        id: 'wide',
-        name: 'Desktop',
-        width: 1440,
-        breakpoint: null,
-        fold: 900,
-        lattice: {
-          columns: 12,
-          gutter: 24,
-          container: 1224,
-          margin: 24,
-          halfGutters: false,
-          place: 'center',
-          baseline: 8,
-        },
-      },
-    ],
+    views: [{ ...starterProject('Case', 'page').views[0], id: 'wide' }],
     pages: [
       {
         id: 'page',

@@ -170,7 +170,7 @@ export class LayoutBox implements Place {
   declare width: number
   declare height: number
 
-  // Caches, valid until `dirty`.
+  // What was found before, until `invalidate` forgets it.
   declare minContent: number
   declare maxContent: number
   /** The height that the two were taken at; NaN: not known. */
