@@ -1,4 +1,5 @@
 /** Blocking out: areas on a lattice, typed in words or drawn over columns. All px on a sheet. */
+import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document } from '../document/document'
 import type { NodeTree, Props } from '../document/schema'
 import type { Edit } from '../edits/edit'
@@ -121,7 +122,7 @@ export function areaEdits(
   const inside = host?.flow === Flow.Lattice ? doc.node(host.id) : undefined
   const keys = inside
     ? ordersAt(doc, inside.id, inside.children.length, areas.length)
-    : areas.map((_, i) => `a${i.toString().padStart(2, '0')}`)
+    : generateNKeysBetween(null, null, areas.length)
   const before = inside?.children.length ?? 0
   const trees = areas.map(({ name, from, span }, i) =>
     tree(

@@ -1,7 +1,7 @@
 /** Moving blocks among their siblings and into other boxes: from a wish to edits. */
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
-import { holdsBlocks } from '../document/kinds'
+import { mayHoldKind } from '../document/kinds'
 import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
 
@@ -44,8 +44,7 @@ export const sectionOf = (doc: Document, id: string): Node | undefined =>
 export function mayHold(doc: Document, parent: string, id: string): boolean {
   const host = doc.node(parent)
   const node = doc.node(id)
-  if (!holdsBlocks(host.kind) || doc.isInside(parent, id)) return false
-  return host.kind === 'page' ? node.kind === 'section' : node.kind !== 'section'
+  return mayHoldKind(host.kind, node.kind) && !doc.isInside(parent, id)
 }
 
 /** One step among the siblings: −1 towards the front, 1 towards the back. Empty at the ends. */

@@ -2,7 +2,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { starterProject } from '../shelf/starter'
-import { byOrder, Document } from './document'
+import { Document } from './document'
+import { Draft } from './draft'
+import { byOrder } from './order-keys'
 import type { NodeTree } from './schema'
 
 const tree = (id: string, children: NodeTree[] = [], order = id): NodeTree => ({
@@ -21,6 +23,13 @@ function made(): Document {
     { ...tree('footer'), kind: 'section' },
   ]
   return Document.fromFile(file)
+}
+
+/** One next version that becomes the document. */
+function change(doc: Document, write: (draft: Draft) => void) {
+  const draft = new Draft(doc)
+  write(draft)
+  doc.accept(draft)
 }
 
 describe('finding', () => {
@@ -48,13 +57,58 @@ describe('finding', () => {
   })
 })
 
+describe('a next version', () => {
+  test('changes nothing until it is the document, whatever is done to it', () => {
+    const doc = made()
+    const before = JSON.stringify(doc.toFile())
+    const { tick } = doc
+    const draft = new Draft(doc)
+    draft.removeTree('words')
+    draft.insertTree(tree('new', [tree('inner')]), 'hero')
+    draft.moveTree('picture', 'new', 'a5')
+    draft.name = 'Another'
+    expect(JSON.stringify(doc.toFile())).toBe(before)
+    expect(doc.tick).toBe(tick)
+    const next = JSON.stringify(draft.toFile())
+    doc.accept(draft)
+    expect(JSON.stringify(doc.toFile())).toBe(next)
+    expect(doc.node('new').children).toEqual(['inner', 'picture'])
+  })
+  test('is not taken when the document has moved on, or by another document', () => {
+    const doc = made()
+    const late = new Draft(doc)
+    late.removeTree('hero')
+    change(doc, (draft) => draft.removeTree('footer'))
+    expect(() => doc.accept(late)).toThrow('moved on')
+    expect(() => made().accept(new Draft(doc))).toThrow('another document')
+    expect(doc.node('home').children).toEqual(['hero'])
+  })
+  test('reads like a document, in full and in parts', () => {
+    const doc = made()
+    const draft = new Draft(doc)
+    draft.removeTree('title')
+    draft.insertTree(tree('new'), 'words')
+    const ids = ['footer', 'hero', 'home', 'lead', 'new', 'picture', 'words']
+    expect([...draft.nodes.keys()].sort()).toEqual(ids)
+    expect(draft.nodes.size).toBe(ids.length)
+    let seen = 0
+    draft.nodes.forEach(() => {
+      seen++
+    })
+    expect([seen, [...draft.nodes].length, [...draft.nodes.values()].length]).toEqual([7, 7, 7])
+    expect([draft.nodes.has('title'), doc.nodes.has('title')]).toEqual([false, true])
+  })
+})
+
 describe('changes', () => {
   test('what was touched since a point, and nothing before it', () => {
     const doc = made()
     const { tick } = doc
     expect(doc.touchedSince(tick)?.size).toBe(0)
-    doc.replace({ ...doc.node('lead'), name: 'Lead' })
-    doc.insertTree(tree('new'), 'words')
+    change(doc, (draft) => {
+      draft.replace({ ...draft.node('lead'), name: 'Lead' })
+      draft.insertTree(tree('new'), 'words')
+    })
     expect([...doc.touchedSince(tick)!].sort()).toEqual(['lead', 'new', 'words'])
     expect(doc.touchedSince(doc.tick)?.size).toBe(0)
   })
@@ -62,7 +116,7 @@ describe('changes', () => {
   test('too long ago to say: everything has to be looked at', () => {
     const doc = made()
     const { tick } = doc
-    for (let i = 0; i < 30_000; i++) doc.replace(doc.node('lead'))
+    for (let i = 0; i < 30_000; i++) change(doc, (draft) => draft.replace(draft.node('lead')))
     expect(doc.touchedSince(tick)).toBeUndefined()
     expect(doc.touchedSince(doc.tick)?.size).toBe(0)
   })
@@ -70,16 +124,16 @@ describe('changes', () => {
   test('a removed tree is gone with all that was in it; its slots are given again', () => {
     const doc = made()
     const slots = ['words', 'title', 'lead'].map((id) => doc.node(id).slot)
-    doc.removeTree('words')
+    change(doc, (draft) => draft.removeTree('words'))
     expect(['words', 'title', 'lead'].some((id) => doc.nodes.has(id))).toBe(false)
     expect(doc.node('hero').children).toEqual(['picture'])
-    doc.insertTree(tree('x', [tree('y'), tree('z')]), 'hero')
+    change(doc, (draft) => draft.insertTree(tree('x', [tree('y'), tree('z')]), 'hero'))
     expect(['x', 'y', 'z'].map((id) => doc.node(id).slot).sort()).toEqual(slots.sort())
   })
 
   test('a removed page takes its sections along', () => {
     const doc = made()
-    doc.removePage('home')
+    change(doc, (draft) => draft.removePage('home'))
     expect(doc.nodes.size).toBe(0)
     expect(doc.pages.size).toBe(0)
   })
@@ -111,11 +165,13 @@ test('slots stay few and different, whatever is put in and taken out', () => {
       let most = doc.nodes.size
       for (const step of steps) {
         const blocks = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
-        if (step % 3 === 0 && blocks.length > 0) doc.removeTree(blocks[step % blocks.length].id)
-        else {
-          const host = blocks.length > 0 ? blocks[step % blocks.length].id : 'home'
-          doc.insertTree({ ...tree(`i${next++}`), kind: host === 'home' ? 'section' : 'box' }, host)
-        }
+        change(doc, (draft) => {
+          if (step % 3 === 0 && blocks.length > 0) draft.removeTree(blocks[step % blocks.length].id)
+          else {
+            const host = blocks.length > 0 ? blocks[step % blocks.length].id : 'home'
+            draft.insertTree({ ...tree(`i${next++}`), kind: host === 'home' ? 'section' : 'box' }, host)
+          }
+        })
         most = Math.max(most, doc.nodes.size)
       }
       const slots = [...doc.nodes.values()].map((node) => node.slot)

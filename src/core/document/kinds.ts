@@ -76,3 +76,7 @@ export function defaultsOf(kind: Kind): Props {
 
 export const isText = (kind: Kind) => kind === 'text' || kind === 'button'
 export const holdsBlocks = (kind: Kind) => kind === 'page' || kind === 'section' || kind === 'box'
+
+/** Sections lie on pages, everything else in sections and boxes. */
+export const mayHoldKind = (parent: Kind, kind: Kind): boolean =>
+  parent === 'page' ? kind === 'section' : holdsBlocks(parent) && kind !== 'section' && kind !== 'page'

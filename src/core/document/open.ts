@@ -1,9 +1,16 @@
 /** Opening a project file: from text to a document, or a message that names the place and the reason. */
 import * as v from 'valibot'
 import { Document } from './document'
+import { FormatError } from './format-error'
+import { mayHoldKind } from './kinds'
+import { linkFrom } from './links'
+import { inOrder } from './order-keys'
+import { tidyPath } from './paths'
+import { checkPlain } from './plain'
 import {
   AssetSchema,
   FORMAT,
+  type Kind,
   MAX_DEPTH,
   NodeOwnSchema,
   type NodeTree,
@@ -12,21 +19,14 @@ import {
   ProjectSchema,
   VERSION,
 } from './schema'
-import { Tokens } from './tokens'
+import { problemOf } from './tokens'
+import type { Tree } from './tree'
+import { treeWithLinks } from './tree-links'
+
+export { FormatError } from './format-error'
 
 /** Largest project file, in UTF-16 code units. */
 export const MAX_FILE = 64_000_000
-
-export class FormatError extends Error {
-  override name = 'FormatError'
-  constructor(
-    /** Where in the file, such as `pages[0].sections[2].props.rowGap`. */
-    readonly path: string,
-    readonly reason: string,
-  ) {
-    super(`${path || 'the file'}: ${reason}`)
-  }
-}
 
 function pathOf(prefix: string, issue: v.BaseIssue<unknown>): string {
   let path = prefix
@@ -69,11 +69,6 @@ export function check<S extends v.GenericSchema>(schema: S, value: unknown, pref
 
 const lastKey = (issue: v.BaseIssue<unknown>) => issue.path?.at(-1)?.key
 
-const MAY_HOLD: Record<string, ReadonlySet<string>> = {
-  section: new Set(['box', 'text', 'button', 'picture']),
-  box: new Set(['box', 'text', 'button', 'picture']),
-}
-
 class TreeReader {
   readonly ids = new Map<string, string>()
   constructor(
@@ -88,12 +83,12 @@ class TreeReader {
     this.ids.set(id, path)
   }
 
-  read(value: unknown, path: string, parent: string, depth: number): NodeTree {
+  read(value: unknown, path: string, parent: Kind, depth: number): NodeTree {
     if (depth > MAX_DEPTH) throw new FormatError(path, `blocks nest deeper than ${MAX_DEPTH} levels`)
     const own = check(NodeOwnSchema, value, path)
     const { children, ...rest } = own
-    const allowed = parent === 'page' ? own.kind === 'section' : MAY_HOLD[parent]?.has(own.kind)
-    if (!allowed) throw new FormatError(`${path}.kind`, `a ${parent} cannot hold a ${own.kind}`)
+    if (!mayHoldKind(parent, own.kind))
+      throw new FormatError(`${path}.kind`, `a ${parent} cannot hold a ${own.kind}`)
     this.claim(own.id, path)
     for (const [view, props] of [['', own.props] as const, ...Object.entries(own.overrides ?? {})]) {
       const where = view ? `${path}.overrides.${view}` : `${path}.props`
@@ -110,14 +105,14 @@ class TreeReader {
   }
 }
 
-/** Checks one tree that is to be put under a node of kind `parent`. @throws FormatError */
-export function checkTree(value: unknown, parent: string, depth: number, doc: Document): NodeTree {
+/** Checks trees that are to be put together under a node of kind `parent`, `depth` levels down. @throws FormatError */
+export function checkTrees(values: readonly unknown[], parent: Kind, depth: number, doc: Tree): NodeTree[] {
   const reader = new TreeReader(new Set(doc.assets.keys()), new Set(doc.views.map((view) => view.id)))
-  const tree = reader.read(value, 'tree', parent, depth)
+  const trees = values.map((value) => reader.read(value, 'tree', parent, depth))
   for (const id of reader.ids.keys()) {
     if (doc.nodes.has(id)) throw new FormatError('tree', `the id ${shown(id)} is already taken`)
   }
-  return tree
+  return trees
 }
 
 /** Checks parsed JSON. @throws FormatError naming the place and the reason. */
@@ -133,7 +128,8 @@ export function checkProject(value: unknown): ProjectFile {
       `this file is of version ${version}, newer than the ${VERSION} this program reads; update the program`,
     )
   }
-  const project = check(ProjectSchema, value)
+  checkPlain(value)
+  const project = check(ProjectSchema, withTidyPaths(value))
   const once = (list: { id: string }[], path: string) => {
     const seen = new Set<string>()
     list.forEach((item, i) => {
@@ -181,16 +177,29 @@ export function checkProject(value: unknown): ProjectFile {
       ),
     }
   })
-  return { ...project, pages }
+  // Files of before name pages by their paths.
+  const named = (tree: NodeTree) => treeWithLinks(tree, (link) => linkFrom(pages, link))
+  return {
+    ...project,
+    pages: inOrder(pages.map((page) => ({ ...page, sections: page.sections.map(named) }))),
+  }
+}
+
+/** Files of before may end a path with a slash, or have two in a row. */
+function withTidyPaths(value: object): unknown {
+  const { pages } = value as { pages?: unknown }
+  if (!Array.isArray(pages)) return value
+  const tidy = (page: unknown) => {
+    const path = (page as { path?: unknown } | null)?.path
+    return typeof path === 'string' && path.startsWith('/')
+      ? { ...(page as object), path: tidyPath(path) }
+      : page
+  }
+  return { ...value, pages: pages.map(tidy) }
 }
 
 function problemOfTokens(tree: Record<string, unknown>): FormatError | undefined {
-  let message: string | undefined
-  try {
-    message = new Tokens(tree).problem()
-  } catch (error) {
-    message = (error as Error).message
-  }
+  const message = problemOf(tree)
   if (!message) return undefined
   const at = message.indexOf(': ')
   return new FormatError(message.slice(0, at), message.slice(at + 2))

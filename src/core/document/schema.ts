@@ -4,6 +4,9 @@
  * Lengths are CSS px unless a field says otherwise.
  */
 import * as v from 'valibot'
+import { linkProblem } from './links'
+import { isOrderKey, MAX_ORDER_KEY } from './order-keys'
+import { isInherited } from './plain'
 
 export const FORMAT = 'just-lattice'
 export const VERSION = 1
@@ -11,6 +14,8 @@ export const VERSION = 1
 export const MAX_DEPTH = 64
 /** Longest single text, in UTF-16 code units. */
 export const MAX_TEXT = 1_000_000
+/** Most views of a project. */
+export const MAX_VIEWS = 8
 /** Largest length a document may hold, in px. */
 export const MAX_LENGTH = 100_000
 
@@ -22,6 +27,28 @@ const shortText = v.pipe(v.string(), v.maxLength(400))
 export const IdSchema = v.pipe(
   v.string(),
   v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id of 1 to 64 letters, digits, - or _'),
+  v.check((id) => !isInherited(id), 'an id that is not a name of every object, such as “constructor”'),
+)
+/** Where a link leads: see `links.ts`. */
+export const LinkSchema = v.pipe(
+  v.string(),
+  v.maxLength(2000),
+  v.check(
+    (link) => linkProblem(link) === undefined,
+    (issue) => linkProblem(String(issue.input)) ?? 'a link',
+  ),
+)
+/** A fractional key: see `order-keys.ts`. */
+export const OrderSchema = v.pipe(
+  v.string(),
+  v.maxLength(MAX_ORDER_KEY),
+  v.check(isOrderKey, 'an order key, such as a0'),
+)
+/** A page's place on the site: small letters, one slash between folders, none at the end. */
+export const PathSchema = v.pipe(
+  v.string(),
+  v.maxLength(400),
+  v.regex(/^\/(?:[a-z0-9_-]+(?:\/[a-z0-9_-]+)*)?$/, 'a path such as /catalogue, in small letters'),
 )
 /** A reference to a token in the form of the W3C Design Tokens format: `{group.name}`. */
 export const TokenRefSchema = v.pipe(
@@ -83,7 +110,7 @@ export const SpanSchema = v.strictObject({
   /** A share of the text's own size (em), so that it follows from view to view. */
   size: v.optional(v.pipe(finite, v.minValue(0.1), v.maxValue(10))),
   color: v.optional(ColorSchema),
-  link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+  link: v.optional(LinkSchema),
 })
 
 const GapJustify = v.picklist(['start', 'center', 'end', 'space-between', 'space-around', 'space-evenly'])
@@ -95,6 +122,34 @@ const SectionLatticeSchema = v.strictObject({
   container: v.nullable(v.pipe(finite, v.minValue(1), v.maxValue(MAX_LENGTH))),
   margin: positivePx,
 })
+
+/** Elements that a block may be handed off as. */
+export const TAGS = [
+  'header',
+  'section',
+  'footer',
+  'main',
+  'nav',
+  'aside',
+  'article',
+  'div',
+  'ul',
+  'li',
+  'figure',
+  'blockquote',
+  'p',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'span',
+  'a',
+  'button',
+  'label',
+  'small',
+  'figcaption',
+  'cite',
+] as const
 
 /** Every property a node or a per-view override may set. All optional; `kinds.ts` has the defaults. */
 export const PropsSchema = v.strictObject({
@@ -171,35 +226,8 @@ export const PropsSchema = v.strictObject({
   color: v.optional(ColorSchema),
   spans: v.optional(v.pipe(v.array(SpanSchema), v.maxLength(5000))),
   // content
-  tag: v.optional(
-    v.picklist([
-      'header',
-      'section',
-      'footer',
-      'main',
-      'nav',
-      'aside',
-      'article',
-      'div',
-      'ul',
-      'li',
-      'figure',
-      'blockquote',
-      'p',
-      'h1',
-      'h2',
-      'h3',
-      'h4',
-      'span',
-      'a',
-      'button',
-      'label',
-      'small',
-      'figcaption',
-      'cite',
-    ]),
-  ),
-  link: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+  tag: v.optional(v.picklist(TAGS)),
+  link: v.optional(LinkSchema),
   asset: v.optional(IdSchema),
   alt: v.optional(v.pipe(v.string(), v.maxLength(2000))),
   fit: v.optional(v.picklist(['cover', 'contain', 'fill'])),
@@ -228,7 +256,8 @@ export const NodeOwnSchema = v.strictObject({
   id: IdSchema,
   kind: KindSchema,
   name: shortText,
-  order: v.pipe(v.string(), v.regex(/^[0-9A-Za-z]{1,200}$/, 'an order key of digits and letters')),
+  /** What is no order key, as files of other programs may have it, is mended on reading. */
+  order: v.pipe(v.string(), v.maxLength(MAX_ORDER_KEY)),
   locked: v.optional(v.boolean()),
   props: PropsSchema,
   overrides: v.optional(v.record(IdSchema, PropsSchema)),
@@ -304,8 +333,9 @@ export const MAX_AIDS = 1000
 export const PageOwnSchema = v.strictObject({
   id: IdSchema,
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
-  path: v.pipe(v.string(), v.regex(/^\/[a-z0-9/_-]*$/, 'a path such as /catalogue, in small letters')),
-  order: v.string(),
+  path: PathSchema,
+  /** As a block's. */
+  order: v.pipe(v.string(), v.maxLength(MAX_ORDER_KEY)),
   /** The views this page is drawn at; empty: all. */
   views: v.array(IdSchema),
   /** By id. */
@@ -318,7 +348,7 @@ export const ProjectSchema = v.strictObject({
   version: v.literal(VERSION),
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
   tokens: v.record(v.string(), v.unknown()),
-  views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(8)),
+  views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(MAX_VIEWS)),
   assets: v.array(AssetSchema),
   pages: v.array(PageOwnSchema),
 })

@@ -23,6 +23,11 @@ export class TokenError extends Error {
   override name = 'TokenError'
 }
 
+/** Deepest groups, longest way from one token to another, and most tokens of a project. */
+export const MAX_TOKEN_DEPTH = 20
+const MAX_TOKEN_WAY = 50
+const MAX_TOKENS = 5000
+
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
@@ -37,7 +42,8 @@ export function eachToken(
       visit(path.join('.'), group, type)
       return
     }
-    if (path.length > 20) throw new TokenError(`tokens.${path.join('.')}: groups nest deeper than 20 levels`)
+    if (path.length > MAX_TOKEN_DEPTH)
+      throw new TokenError(`tokens.${path.join('.')}: groups nest deeper than ${MAX_TOKEN_DEPTH} levels`)
     for (const [key, child] of Object.entries(group)) {
       if (!key.startsWith('$') && isObject(child)) walk(child, [...path, key], type)
     }
@@ -104,6 +110,8 @@ export class Tokens {
     if (!entry) throw new TokenError(`tokens.${name}: there is no such token`)
     if (trail.includes(name))
       throw new TokenError(`tokens.${name}: refers to itself (${[...trail, name].join(' → ')})`)
+    if (trail.length > MAX_TOKEN_WAY)
+      throw new TokenError(`tokens.${trail[0]}: refers on through more than ${MAX_TOKEN_WAY} others`)
     const value = entry.token.$value
     if (typeof value === 'string' && /^\{.+\}$/.test(value))
       return this.read(value.slice(1, -1), [...trail, name])
@@ -159,6 +167,18 @@ export class Tokens {
       }
     }
     return undefined
+  }
+}
+
+/** What is wrong with a tree of tokens from outside, or undefined. */
+export function problemOf(tree: TokenTree): string | undefined {
+  try {
+    const tokens = new Tokens(tree)
+    if (tokens.names().length > MAX_TOKENS) return `tokens: a project has at most ${MAX_TOKENS} tokens`
+    return tokens.problem()
+  } catch (error) {
+    if (error instanceof TokenError) return error.message
+    throw error
   }
 }
 

@@ -1,0 +1,173 @@
+/** A document's next version, made beside it: whatever goes wrong while it is made, the document is as it was. */
+import { inOrder, keyAmong } from './order-keys'
+import { Overlay } from './overlay'
+import { freePath, safePath } from './paths'
+import type { Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
+import { Tokens, type TokenTree } from './tokens'
+import { type Base, type Node, type Page, Tree } from './tree'
+
+/** Shared by all nodes without: most blocks hold nothing and are the same in every view. */
+const NO_CHILDREN: Node['children'] = []
+const NO_SLOTS: Node['childSlots'] = []
+const NO_OVERRIDES: Node['overrides'] = {}
+
+export class Draft extends Tree {
+  name: string
+  views: View[]
+  readonly nodes: Overlay<Node>
+  readonly pages: Overlay<Page>
+  readonly assets: Overlay<Asset>
+  private tokenTree: TokenTree
+  private tokenIndex: Tokens
+  /** Where the document stood when this was begun. */
+  readonly tick: number
+  /** Slots taken from the document's store so far, and those given back to it. */
+  slotsTaken = 0
+  readonly slotsFreed: number[] = []
+  /** One more than the largest slot taken. */
+  slotsEnd = 0
+
+  constructor(readonly base: Base) {
+    super()
+    this.name = base.name
+    this.views = base.views
+    this.nodes = new Overlay(base.nodes)
+    this.pages = new Overlay(base.pages)
+    this.assets = new Overlay(base.assets)
+    this.tokenTree = base.tokens
+    this.tokenIndex = base.tokenTable
+    this.tick = base.tick
+  }
+
+  get tokens(): TokenTree {
+    return this.tokenTree
+  }
+  set tokens(tree: TokenTree) {
+    this.tokenTree = tree
+    this.tokenIndex = new Tokens(tree)
+  }
+  get tokenTable(): Tokens {
+    return this.tokenIndex
+  }
+
+  /** Everything as in `file`, whatever there was. */
+  become(file: ProjectFile) {
+    for (const id of [...this.pages.keys()]) this.removePage(id)
+    for (const id of [...this.assets.keys()]) this.assets.delete(id)
+    this.name = file.name
+    this.views = file.views
+    this.tokens = file.tokens
+    for (const asset of file.assets) this.assets.set(asset.id, asset)
+    for (const page of inOrder(file.pages)) {
+      this.addPage({ ...page, path: freePath(this.pages.values(), safePath(page.path)) })
+    }
+  }
+
+  addPage(page: PageFile) {
+    const { sections, ...own } = page
+    const order = keyAmong(this.pagesInOrder(), own.order, own.id)
+    this.pages.set(page.id, { ...own, order })
+    const slot = this.takeSlot()
+    const tree = { ...own, order, kind: 'page', props: {}, children: sections } as const
+    this.addTree(tree, null, slot)
+  }
+
+  /** Puts a tree into the store without linking its root into the parent's list. */
+  private addTree(tree: NodeTree, parent: string | null, slot: number) {
+    const children = tree.children?.length ? inOrder(tree.children) : []
+    const childSlots = children.length > 0 ? children.map(() => this.takeSlot()) : NO_SLOTS
+    this.nodes.set(tree.id, {
+      id: tree.id,
+      kind: tree.kind,
+      name: tree.name,
+      order: tree.order,
+      locked: tree.locked ?? false,
+      parent,
+      slot,
+      props: tree.props,
+      overrides: tree.overrides ?? NO_OVERRIDES,
+      children: children.length > 0 ? children.map((child) => child.id) : NO_CHILDREN,
+      childSlots,
+    })
+    children.forEach((child, i) => {
+      this.addTree(child, tree.id, childSlots[i])
+    })
+  }
+
+  /** @param tree its key, where that is taken, becomes one next to it */
+  insertTree(tree: NodeTree, parent: string) {
+    const order = keyAmong(this.childrenOf(parent), tree.order, tree.id)
+    this.addTree({ ...tree, order }, parent, this.takeSlot())
+    this.link(tree.id, parent)
+  }
+
+  removeTree(id: string) {
+    const node = this.node(id)
+    if (node.parent) this.unlink(id, node.parent)
+    this.drop(node)
+  }
+
+  removePage(id: string) {
+    this.drop(this.node(id))
+    this.pages.delete(id)
+  }
+
+  /** Puts a node among the children of `parent`, at `order` or, where that is taken, next to it. */
+  moveTree(id: string, parent: string, wanted: string) {
+    const node = this.node(id)
+    if (node.parent) this.unlink(id, node.parent)
+    const order = keyAmong(this.childrenOf(parent), wanted, id)
+    this.nodes.set(id, { ...this.node(id), parent, order })
+    this.link(id, parent)
+  }
+
+  replace(node: Node) {
+    this.nodes.set(node.id, node)
+  }
+
+  replacePage(page: Page) {
+    const others = this.pagesInOrder().filter((other) => other.id !== page.id)
+    const order = keyAmong(others, page.order, page.id)
+    this.pages.set(page.id, { ...page, order })
+    this.replace({ ...this.node(page.id), name: page.name, order })
+  }
+
+  private drop(node: Node) {
+    for (const child of node.children) this.drop(this.node(child))
+    this.nodes.delete(node.id)
+    this.slotsFreed.push(node.slot)
+  }
+
+  private takeSlot(): number {
+    const slot = this.base.slotAfter(this.slotsTaken++)
+    this.slotsEnd = Math.max(this.slotsEnd, slot + 1)
+    return slot
+  }
+
+  private childrenOf(parent: string): Node[] {
+    return this.node(parent).children.map((child) => this.node(child))
+  }
+
+  private link(id: string, parent: string) {
+    const me = this.node(id)
+    const children = this.childrenOf(parent)
+    const at = children.findIndex((child) => child.order > me.order)
+    children.splice(at < 0 ? children.length : at, 0, me)
+    this.setChildren(this.node(parent), children)
+  }
+
+  private unlink(id: string, parent: string) {
+    this.setChildren(
+      this.node(parent),
+      this.childrenOf(parent).filter((child) => child.id !== id),
+    )
+  }
+
+  private setChildren(host: Node, children: Node[]) {
+    this.nodes.set(host.id, {
+      ...host,
+      children: children.map((child) => child.id),
+      childSlots: children.map((child) => child.slot),
+    })
+  }
+}

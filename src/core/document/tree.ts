@@ -1,0 +1,137 @@
+/** What can be asked of a project's tree, in the document as it is or in a next version of it. */
+import { byOrder } from './order-keys'
+import type { Aid, Asset, Kind, NodeTree, PageFile, ProjectFile, Props, View } from './schema'
+import { FORMAT, VERSION } from './schema'
+import type { Tokens, TokenTree } from './tokens'
+
+export type Node = {
+  readonly id: string
+  readonly kind: Kind
+  readonly name: string
+  readonly order: string
+  readonly locked: boolean
+  readonly parent: string | null
+  /** A number of its own in the document, small and kept while it lives: where others keep what they know of it. */
+  readonly slot: number
+  readonly props: Props
+  readonly overrides: Readonly<Record<string, Props>>
+  /** Ids in sibling order. */
+  readonly children: readonly string[]
+  /** The children's slots, in the same order: who walks all of a tree need not look up every id. */
+  readonly childSlots: readonly number[]
+}
+
+export type Page = { id: string; name: string; path: string; order: string; views: string[]; aids?: Aid[] }
+
+export abstract class Tree {
+  abstract readonly name: string
+  /** Widest first. */
+  abstract readonly views: View[]
+  abstract readonly nodes: ReadonlyMap<string, Node>
+  abstract readonly pages: ReadonlyMap<string, Page>
+  abstract readonly assets: ReadonlyMap<string, Asset>
+  abstract readonly tokens: TokenTree
+  abstract readonly tokenTable: Tokens
+
+  /** @throws when there is no such node. */
+  node(id: string): Node {
+    const node = this.nodes.get(id)
+    if (!node) throw new Error(`there is no block ${id}`)
+    return node
+  }
+
+  /** The page that a node belongs to. */
+  pageOf(id: string): string {
+    let node = this.node(id)
+    while (node.parent) node = this.node(node.parent)
+    return node.id
+  }
+
+  /** From the node's parent up to the page. */
+  ancestors(id: string): Node[] {
+    const path: Node[] = []
+    for (let parent = this.node(id).parent; parent; parent = this.node(parent).parent)
+      path.push(this.node(parent))
+    return path
+  }
+
+  isInside(id: string, ancestor: string): boolean {
+    return id === ancestor || this.ancestors(id).some((node) => node.id === ancestor)
+  }
+
+  /** The node and everything in it, parents first. */
+  *walk(id: string): Generator<Node> {
+    const node = this.node(id)
+    yield node
+    for (const child of node.children) yield* this.walk(child)
+  }
+
+  pagesInOrder(): Page[] {
+    return [...this.pages.values()].sort(byOrder)
+  }
+
+  view(id: string): View {
+    const view = this.views.find((candidate) => candidate.id === id)
+    if (!view) throw new Error(`there is no view ${id}`)
+    return view
+  }
+
+  /** The views from the widest down to `id`: whose overrides cascade into it. */
+  cascade(id: string): View[] {
+    const at = this.views.findIndex((view) => view.id === id)
+    return this.views.slice(0, at + 1)
+  }
+
+  /** The view that applies at a window width, as max-width media queries choose it. */
+  viewAt(width: number): View {
+    let chosen = this.views[0]
+    for (const view of this.views) if (view.breakpoint !== null && width <= view.breakpoint) chosen = view
+    return chosen
+  }
+
+  viewsOf(page: Page): View[] {
+    return page.views.length === 0 ? this.views : this.views.filter((view) => page.views.includes(view.id))
+  }
+
+  tree(id: string): NodeTree {
+    const node = this.node(id)
+    const tree: NodeTree = {
+      id: node.id,
+      kind: node.kind,
+      name: node.name,
+      order: node.order,
+      props: node.props,
+    }
+    if (node.locked) tree.locked = true
+    if (Object.keys(node.overrides).length > 0) tree.overrides = { ...node.overrides }
+    if (node.children.length > 0) tree.children = node.children.map((child) => this.tree(child))
+    return tree
+  }
+
+  pageFile(id: string): PageFile {
+    const page = this.pages.get(id)
+    if (!page) throw new Error(`there is no page ${id}`)
+    return { ...page, sections: this.node(id).children.map((child) => this.tree(child)) }
+  }
+
+  /** The whole project in the open format. Two equal documents give equal files. */
+  toFile(): ProjectFile {
+    return {
+      format: FORMAT,
+      version: VERSION,
+      name: this.name,
+      tokens: this.tokens,
+      views: this.views,
+      assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
+      pages: this.pagesInOrder().map((page) => this.pageFile(page.id)),
+    }
+  }
+}
+
+/** What a next version is made from. */
+export type Base = Tree & {
+  /** A point in its changes. */
+  readonly tick: number
+  /** The slot that is given `n` slots from now. */
+  slotAfter(n: number): number
+}
