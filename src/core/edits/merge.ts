@@ -1,35 +1,60 @@
 /** Merging the edits of one gesture, so that a drag is one step and one record. */
 import type { Edit } from './edit'
+import { moduleFor } from './registry'
 
-/** The one edit that does what `first` and then `second` do, or undefined when they stay two. */
-export function mergeEdits(first: Edit, second: Edit): Edit | undefined {
-  if (first.op === 'set' && second.op === 'set' && first.node === second.node && first.view === second.view) {
-    return { ...first, props: { ...first.props, ...second.props } }
-  }
-  if (first.op === 'meta' && second.op === 'meta' && first.node === second.node)
-    return { ...first, ...second }
-  if (first.op === 'move' && second.op === 'move' && first.node === second.node) return second
-  if (first.op === 'page-meta' && second.op === 'page-meta' && first.id === second.id) {
-    return { ...first, set: { ...first.set, ...second.set } }
-  }
-  if (first.op === 'aid' && second.op === 'aid' && first.page === second.page && first.id === second.id)
-    return second
-  if (first.op === 'views' && second.op === 'views') return second
-  if (first.op === 'project' && second.op === 'project') return second
-  if (first.op === 'token' && second.op === 'token' && first.name === second.name) return second
-  if (first.op === 'asset' && second.op === 'asset' && first.id === second.id) return second
-  return undefined
+/** An edit that was applied, and what takes it back. Who keeps one keeps the object: it changes as it is merged and rebased. */
+export type Change = {
+  readonly id: string
+  edit: Edit
+  /** Undefined: nothing of it stands any more, since others changed it after it was saved. */
+  inverse: Edit | undefined
 }
 
-/** Appends `next` to `edits`, merging neighbours. Neither list is changed. */
-export function mergeInto(edits: readonly Edit[], next: readonly Edit[]): Edit[] {
-  const out = [...edits]
-  for (const edit of next) {
-    // Only the same run of single-node edits may merge: anything between could depend on the order.
-    const at = out.findLastIndex((earlier) => mergeEdits(earlier, edit) !== undefined)
-    const between = at < 0 ? [] : out.slice(at + 1)
-    if (at >= 0 && between.every((other) => other.op === edit.op)) out[at] = mergeEdits(out[at], edit)!
-    else out.push(edit)
+const placeOf = (edit: Edit) => moduleFor(edit).place?.(edit)
+
+/** The one edit that does what `first` and then `second`, right after it, do; undefined when they stay two. */
+export function mergeEdits(first: Edit, second: Edit): Edit | undefined {
+  return first.op === second.op ? moduleFor(first).merge?.(first, second) : undefined
+}
+
+/** Makes `first` what it and then `second` do. @returns whether that could be */
+function merged(first: Change, second: Change): boolean {
+  if (!first.inverse || !second.inverse) return false
+  const edit = mergeEdits(first.edit, second.edit)
+  const inverse = mergeEdits(second.inverse, first.inverse)
+  if (!edit || !inverse) return false
+  first.edit = edit
+  first.inverse = inverse
+  return true
+}
+
+/**
+ * Adds `next` to `changes`. Each is merged into the one right before it, or into one behind which only other places were
+ * changed; else it is added at the end.
+ * @param from index of the first that may be merged into
+ * @returns those of `next` that were added
+ */
+export function mergeInto(changes: Change[], next: readonly Change[], from = 0): Change[] {
+  // What may be merged into, by place: all behind the last change that depends on more than one.
+  const open = new Map<string, Change>()
+  for (let i = changes.length - 1; i >= from; i--) {
+    const place = placeOf(changes[i].edit)
+    if (place === undefined) break
+    if (!open.has(place)) open.set(place, changes[i])
   }
-  return out
+  const added: Change[] = []
+  for (const change of next) {
+    const place = placeOf(change.edit)
+    const last = changes.length > from ? changes[changes.length - 1] : undefined
+    const target = (place === undefined ? undefined : open.get(place)) ?? last
+    if (target && merged(target, change)) {
+      if (placeOf(target.edit) === undefined) open.clear()
+      continue
+    }
+    if (place === undefined) open.clear()
+    else open.set(place, change)
+    changes.push(change)
+    added.push(change)
+  }
+  return added
 }

@@ -2,6 +2,7 @@
 import { expect, test } from 'vitest'
 import { Document } from '../document/document'
 import type { NodeTree } from '../document/schema'
+import { applyEdit } from '../edits/apply'
 import { starterProject } from '../shelf/starter'
 import { LayoutBox } from './box'
 import { BoxTable } from './box-table'
@@ -22,7 +23,7 @@ test('every node has a slot of its own, kept when it is replaced', () => {
   const slots = [...doc.nodes.values()].map((node) => node.slot)
   expect(new Set(slots).size).toBe(slots.length)
   const { slot } = doc.node('b7')
-  doc.replace({ ...doc.node('b7'), name: 'Another' })
+  applyEdit(doc, { op: 'meta', node: 'b7', name: 'Another' })
   expect(doc.node('b7').slot).toBe(slot)
 })
 
@@ -41,8 +42,8 @@ test('a slot given again does not show the box that lay there before', () => {
   const { doc, table } = made(3)
   const old = new LayoutBox(doc.node('b1'))
   table.put(old)
-  doc.removeTree('b1')
-  doc.insertTree(tree('new'), 'section')
+  applyEdit(doc, { op: 'remove', node: 'b1' })
+  applyEdit(doc, { op: 'insert', parent: 'section', tree: tree('new') })
   expect(doc.node('new').slot).toBe(old.node.slot)
   expect(table.get('new')).toBeUndefined()
   expect(table.get('b1')).toBeUndefined()

@@ -8,6 +8,7 @@ import { Document } from '../document/document'
 import type { ProjectFile } from '../document/schema'
 import { applyEdit } from '../edits/apply'
 import { type Edit, EditError } from '../edits/edit'
+import { viewEdits } from '../edits/views'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
 import { PageLayout } from './page'
@@ -33,10 +34,10 @@ function change(file: ProjectFile, doc: Document, seed: number): Edit {
     { op: 'set', node: one.id, props: { flow: (['row', 'column', 'lattice', 'free'] as const)[seed % 4] } },
     { op: 'remove', node: one.id },
     { op: 'move', node: one.id, parent: other.id, order: `a${seed % 10}` },
-    {
-      op: 'views',
-      views: file.views.map((view) => ({ ...view, lattice: { ...view.lattice, gutter: seed % 40 } })),
-    },
+    ...viewEdits(
+      file.views,
+      file.views.map((view) => ({ ...view, lattice: { ...view.lattice, gutter: seed % 40 } })),
+    ),
   ]
   return pool[seed % pool.length]
 }

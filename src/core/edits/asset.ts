@@ -1,0 +1,45 @@
+/** Puts a picture into the project, or takes it out. */
+import * as v from 'valibot'
+import { AssetSchema, IdSchema } from '../document/schema'
+import type { Tree } from '../document/tree'
+import type { AssetEdit } from './edit'
+import { type EditModule, refuse } from './edit-module'
+import { quoted } from './words'
+
+/** What uses a picture, by name. */
+function userOf(tree: Tree, id: string): string | undefined {
+  for (const node of tree.nodes.values()) {
+    if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id))
+      return node.name
+  }
+  for (const page of tree.pages.values())
+    if (page.aids?.some((aid) => aid.kind === 'tracing' && aid.asset === id))
+      return `a tracing on ${page.name}`
+  return undefined
+}
+
+export const asset: EditModule<AssetEdit> = {
+  op: 'asset',
+  schema: v.strictObject({ op: v.literal('asset'), id: IdSchema, asset: v.nullable(AssetSchema) }),
+
+  apply(draft, { id, asset }) {
+    const before = draft.assets.get(id) ?? null
+    if (asset) {
+      if (asset.id !== id) refuse('the asset has another id than the edit')
+      draft.assets.set(id, asset)
+    } else {
+      const user = userOf(draft, id)
+      if (user !== undefined) refuse(`the picture is still used by “${user}”`)
+      draft.assets.delete(id)
+    }
+    return { op: 'asset', id, asset: before }
+  },
+
+  spare: (inverse, over) => (over.op === 'asset' && over.id === inverse.id ? undefined : inverse),
+  merge: (first, second) => (first.id === second.id ? second : undefined),
+  blocks: () => [],
+  words: ({ id, asset }, tree) =>
+    asset
+      ? `Picture ${quoted(asset.name)}`
+      : `Take out the picture ${quoted(tree.assets.get(id)?.name ?? id)}`,
+}

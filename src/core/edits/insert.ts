@@ -1,0 +1,24 @@
+/** Puts a block, with what is in it, into another or on a page. */
+import * as v from 'valibot'
+import { checkTrees } from '../document/open'
+import { IdSchema } from '../document/schema'
+import type { InsertEdit, RemoveEdit } from './edit'
+import type { EditModule } from './edit-module'
+import { blockIn } from './need'
+import { nameOf, quoted } from './words'
+
+export const insert: EditModule<InsertEdit, RemoveEdit> = {
+  op: 'insert',
+  // The tree is checked against the document it goes into.
+  schema: v.strictObject({ op: v.literal('insert'), parent: IdSchema, tree: v.unknown() }),
+
+  apply(draft, edit) {
+    const parent = blockIn(draft, edit.parent)
+    const [tree] = checkTrees([edit.tree], parent.kind, draft.ancestors(parent.id).length + 1, draft)
+    draft.insertTree(tree, parent.id)
+    return { op: 'remove', node: tree.id }
+  },
+
+  blocks: ({ parent }) => [parent],
+  words: ({ parent, tree }, now) => `New ${quoted(tree.name)} in ${nameOf(now, parent)}`,
+}

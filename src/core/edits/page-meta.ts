@@ -1,0 +1,53 @@
+/** A page's name, path, place among the others, and the views it is drawn at. */
+import * as v from 'valibot'
+import { IdSchema, OrderSchema, PageOwnSchema } from '../document/schema'
+import type { Tree } from '../document/tree'
+import type { PageMetaEdit, PageValues } from './edit'
+import { type EditModule, refuse } from './edit-module'
+import { pageIn } from './need'
+import { nameOf, propWords, valueWords } from './words'
+
+/** @throws EditError when a path is another page's, or a view is not there */
+export function checkPlace(tree: Tree, page: { id: string; path: string; views: string[] }) {
+  for (const other of tree.pages.values()) {
+    if (other.id !== page.id && other.path === page.path)
+      refuse(`${page.path} is already the path of “${other.name}”`)
+  }
+  for (const view of page.views)
+    if (!tree.views.some((known) => known.id === view)) refuse(`there is no view ${view}`)
+}
+
+export const pageMeta: EditModule<PageMetaEdit> = {
+  op: 'page-meta',
+  schema: v.strictObject({
+    op: v.literal('page-meta'),
+    id: IdSchema,
+    set: v.strictObject({
+      ...v.partial(v.omit(PageOwnSchema, ['id', 'sections', 'aids', 'order'])).entries,
+      order: v.optional(OrderSchema),
+    }),
+  }),
+
+  apply(draft, edit) {
+    const page = pageIn(draft, edit.id)
+    const next = { ...page, ...edit.set }
+    checkPlace(draft, next)
+    const keys = Object.keys(edit.set) as (keyof PageValues)[]
+    draft.replacePage(next)
+    return { op: 'page-meta', id: page.id, set: Object.fromEntries(keys.map((key) => [key, page[key]])) }
+  },
+
+  spare(inverse, over) {
+    if (over.op !== 'page-meta' || over.id !== inverse.id) return inverse
+    const left = Object.entries(inverse.set).filter(([key]) => !Object.hasOwn(over.set, key))
+    return left.length > 0 ? { ...inverse, set: Object.fromEntries(left) } : undefined
+  },
+
+  merge: (first, second) =>
+    first.id === second.id ? { ...first, set: { ...first.set, ...second.set } } : undefined,
+  blocks: ({ id }) => [id],
+  words: ({ id, set }, tree) =>
+    `Page ${nameOf(tree, id)}: ${Object.entries(set)
+      .map(([key, value]) => `${propWords(key)} ${valueWords(value)}`)
+      .join(', ')}`,
+}

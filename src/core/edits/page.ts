@@ -1,0 +1,49 @@
+/** Makes a page, or takes one away with everything on it. */
+import * as v from 'valibot'
+import { check, checkTrees } from '../document/open'
+import { freePath } from '../document/paths'
+import { IdSchema, PageOwnSchema } from '../document/schema'
+import type { PageEdit } from './edit'
+import { type EditModule, refuse } from './edit-module'
+import { touchesInside } from './inside'
+import { pageIn } from './need'
+import { checkPlace } from './page-meta'
+import { nameOf, quoted } from './words'
+
+export const page: EditModule<PageEdit> = {
+  op: 'page',
+  schema: v.strictObject({ op: v.literal('page'), id: IdSchema, page: v.nullable(PageOwnSchema) }),
+
+  apply(draft, { id, page }) {
+    if (page === null) {
+      pageIn(draft, id)
+      const before = draft.pageFile(id)
+      draft.removePage(id)
+      return { op: 'page', id, page: before }
+    }
+    const { sections: given = [], ...own } = check(PageOwnSchema, page, 'page')
+    if (own.id !== id) refuse('the page has another id than the edit')
+    if (draft.nodes.has(id)) refuse(`the id ${id} is already taken`)
+    checkPlace(draft, own)
+    const sections = checkTrees(given, 'page', 1, draft)
+    draft.addPage({ ...own, sections })
+    return { op: 'page', id, page: null }
+  },
+
+  rebase(edit, over, { now, gone }) {
+    if (edit.page === null) return gone('block', edit.id) ? undefined : edit
+    // Two people make a page of one name: both stay.
+    if (over.op !== 'page' && over.op !== 'page-meta') return edit
+    const path = freePath(now.pages.values(), edit.page.path)
+    return path === edit.page.path ? edit : { ...edit, page: { ...edit.page, path } }
+  },
+
+  spare(inverse, over, now) {
+    const theirs = over.op === 'page-meta' ? over.id : over.op === 'aid' ? over.page : undefined
+    const kept = theirs === inverse.id || touchesInside(over, inverse.id, now)
+    return inverse.page === null && kept ? undefined : inverse
+  },
+
+  blocks: ({ id }) => [id],
+  words: ({ id, page }, tree) => (page ? `New page ${quoted(page.name)}` : `Delete page ${nameOf(tree, id)}`),
+}

@@ -1,0 +1,37 @@
+/** Every edit's module, by the name that it is stored under. */
+import { aid } from './aid'
+import { asset } from './asset'
+import type { Edit } from './edit'
+import type { EditModule } from './edit-module'
+import { insert } from './insert'
+import { meta } from './meta'
+import { move } from './move'
+import { page } from './page'
+import { pageMeta } from './page-meta'
+import { project } from './project'
+import { remove } from './remove'
+import { set } from './set'
+import { token } from './token'
+import { views } from './views'
+
+const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, Edit> } = {
+  set,
+  meta,
+  insert,
+  remove,
+  move,
+  page,
+  'page-meta': pageMeta,
+  aid,
+  views,
+  token,
+  asset,
+  project,
+}
+const BY_OP = new Map<string, EditModule<Edit>>(Object.entries(ALL) as never)
+
+/** The module of an edit's kind; `op` may come from outside. */
+export const moduleOf = (op: string): EditModule<Edit> | undefined => BY_OP.get(op)
+
+/** As `moduleOf`, for an edit that is one. */
+export const moduleFor = (edit: Edit): EditModule<Edit> => BY_OP.get(edit.op)!

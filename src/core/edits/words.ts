@@ -1,0 +1,25 @@
+/** Edits in words. */
+import type { Tree } from '../document/tree'
+
+export const quoted = (name: string) => `“${name}”`
+
+/** A block or page by its name. */
+export const nameOf = (tree: Tree, id: string) => quoted(tree.nodes.get(id)?.name || 'a block')
+
+/** `paddingTop` → `padding top`. */
+export const propWords = (key: string) => key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+
+/** A value as short as it can be said; nothing for what has no short form. */
+export function valueWords(value: unknown): string {
+  if (value === null || value === undefined) return 'put back'
+  if (typeof value === 'number') return String(Math.round(value * 100) / 100)
+  if (typeof value === 'string') return value.length > 40 ? `${value.slice(0, 39)}…` : value
+  if (typeof value === 'boolean') return value ? 'on' : 'off'
+  if (Array.isArray(value)) {
+    const text = value.map((part) => (part as { text?: string } | null)?.text ?? '').join('')
+    return text ? quoted(valueWords(text)) : 'changed'
+  }
+  const { kind, px, ratio, percent, span } = value as Record<string, unknown>
+  const amount = px ?? ratio ?? (percent === undefined ? span : `${percent} %`)
+  return amount === undefined ? String(kind ?? 'changed') : String(amount)
+}
