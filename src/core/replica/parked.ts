@@ -1,0 +1,134 @@
+/** Edits that do not fit any more, since somebody else changed what they are about: kept, said, and put back another way. */
+import { ordersAt, withNewIds } from '../arrange/order'
+import type { Document } from '../document/document'
+import { mayHoldKind } from '../document/kinds'
+import { freePath } from '../document/paths'
+import type { NodeTree, Props } from '../document/schema'
+import type { Tree } from '../document/tree'
+import type { Edit, SetEdit } from '../edits/edit'
+import { type Change, mergeEdits } from '../edits/merge'
+import { moduleFor } from '../edits/registry'
+
+/** One thing parked: edits that failed for one reason. */
+export type Parked = {
+  id: string
+  /** Who made the edits, and when, ms since 1970. */
+  by: string
+  at: number
+  /** Why they do not fit, and what they say, for people. */
+  reason: string
+  words: string[]
+  edits: Edit[]
+  /** The block or page that is gone, as it stood with these edits in it. */
+  block?: { tree: NodeTree; parent: string | null; page: { id: string; name: string; path: string } }
+}
+
+export type Lost = { change: Change; reason: string }
+
+/** Most edits that are said one by one. */
+const MOST_WORDS = 12
+
+/** The outermost block that is gone and that the edit is about, by its id in `before`. */
+function lostBlock(edit: Edit, before: Tree, now: Tree): string | undefined {
+  const named = moduleFor(edit).blocks(edit)[0]
+  const missing = (id: string) => before.nodes.has(id) && !now.nodes.has(id)
+  let lost: string | undefined
+  if (named !== undefined && missing(named)) {
+    lost = named
+    for (const { id } of before.ancestors(named)) if (missing(id)) lost = id
+  } else if (edit.op === 'insert' && missing(edit.tree.id)) lost = edit.tree.id
+  return lost
+}
+
+/** @param before the project with the lost edits in it, @param now without them */
+export function park(
+  lost: readonly Lost[],
+  before: Tree,
+  now: Tree,
+  who: { by: string; at: number; makeId: () => string },
+): Parked[] {
+  const byBlock = new Map<string, Parked>()
+  const out: Parked[] = []
+  for (const { change, reason } of lost) {
+    const { edit } = change
+    const id = lostBlock(edit, before, now)
+    let parked = id === undefined ? undefined : byBlock.get(id)
+    if (!parked) {
+      parked = { id: who.makeId(), by: who.by, at: who.at, reason, words: [], edits: [] }
+      if (id !== undefined) {
+        byBlock.set(id, parked)
+        const page = before.pages.get(before.pageOf(id))!
+        const { name, path } = page
+        parked.block = {
+          tree: before.tree(id),
+          parent: before.node(id).parent,
+          page: { id: page.id, name, path },
+        }
+        const removed = !(edit.op === 'insert' && edit.tree.id === id)
+        if (removed) parked.reason = `somebody else removed “${before.node(id).name}”`
+      }
+      out.push(parked)
+    }
+    parked.edits.push(edit)
+    if (parked.words.length < MOST_WORDS) parked.words.push(moduleFor(edit).words(edit, before))
+    else if (parked.words.length === MOST_WORDS) parked.words.push('… and more')
+  }
+  return out
+}
+
+/** Without values for views and pictures that are not there any more. */
+function fitted(tree: NodeTree, doc: Tree): NodeTree {
+  const without = (props: Props): Props => {
+    if (props.asset === undefined || doc.assets.has(props.asset)) return props
+    const { asset: _, ...rest } = props
+    return rest
+  }
+  const overrides = Object.entries(tree.overrides ?? {})
+    .filter(([view]) => doc.views.some((each) => each.id === view))
+    .map(([view, props]) => [view, without(props)])
+  const next: NodeTree = { ...tree, props: without(tree.props) }
+  delete next.overrides
+  if (overrides.length > 0) next.overrides = Object.fromEntries(overrides)
+  if (tree.children) next.children = tree.children.map((child) => fitted(child, doc))
+  return next
+}
+
+/**
+ * The edits that bring a parked thing back: as a new block where it was, or at the end of its page when that is gone too;
+ * what is about no block is tried again as it was.
+ * @param page where to, when its own page is gone
+ */
+export function putBackEdits(doc: Document, parked: Parked, page: string, makeId: () => string): Edit[] {
+  if (!parked.block) return parked.edits
+  const { parent, page: was } = parked.block
+  const tree = withNewIds(fitted(parked.block.tree, doc), makeId)
+  if (tree.kind === 'page') {
+    const path = freePath(doc.pages.values(), was.path)
+    const order = doc.pagesInOrder().at(-1)?.order ?? ''
+    const made = { id: tree.id, name: tree.name, path, order, views: [], sections: tree.children ?? [] }
+    return [{ op: 'page', id: tree.id, page: made }]
+  }
+  const host = parent === null ? undefined : doc.nodes.get(parent)
+  if (host && mayHoldKind(host.kind, tree.kind)) return [{ op: 'insert', parent: host.id, tree }]
+  const on = doc.pages.has(was.id) ? was.id : page
+  const [order] = ordersAt(doc, on, doc.node(on).children.length, 1)
+  const section: NodeTree =
+    tree.kind === 'section'
+      ? { ...tree, order }
+      : { id: makeId(), kind: 'section', name: tree.name, order, props: {}, children: [tree] }
+  return [{ op: 'insert', parent: on, tree: section }]
+}
+
+/** The parked values as values of other blocks; empty when none were set. */
+export function valueEdits(doc: Tree, parked: Parked, blocks: readonly string[]): Edit[] {
+  const values: SetEdit[] = []
+  for (const edit of parked.edits) {
+    if (edit.op !== 'set') continue
+    if (edit.view !== undefined && !doc.views.some((view) => view.id === edit.view)) continue
+    const same = values.findIndex((each) => each.view === edit.view)
+    const own: SetEdit = { ...edit, node: '' }
+    if (same < 0) values.push(own)
+    else values[same] = mergeEdits(values[same], own) as SetEdit
+  }
+  return blocks.flatMap((node) => values.map((edit) => ({ ...edit, node })))
+}

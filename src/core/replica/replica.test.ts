@@ -1,0 +1,444 @@
+/** Copies of one project that hear of each other late: what each sees, what is saved, what can be taken back. */
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { ordersAt } from '../arrange/order'
+import { Document } from '../document/document'
+import type { NodeTree, ProjectFile } from '../document/schema'
+import { applyEdit, rehearse } from '../edits/apply'
+import { type Edit, EditError } from '../edits/edit'
+import { starterProject, viewFor } from '../shelf/starter'
+import { type Parked, putBackEdits, valueEdits } from './parked'
+import { Replica, type SavedBatch } from './replica'
+
+const tree = (id: string, kind: NodeTree['kind'], children: NodeTree[] = []): NodeTree => ({
+  id,
+  kind,
+  name: id.toUpperCase(),
+  order: 'a0',
+  props: {},
+  children,
+})
+
+function project(): ProjectFile {
+  const file = starterProject('Test', 'home')
+  file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
+    ...tree(id, 'section', [
+      { ...tree(`${id}1`, 'text'), props: { spans: [{ text: id }] } },
+      { ...tree(`${id}2`, 'box'), order: 'a1' },
+    ]),
+    order: `a${i}`,
+  }))
+  return file
+}
+
+/** What a server does: one log, a batch is taken when it was made on its end. */
+class Log {
+  readonly doc: Document
+  batches: SavedBatch[] = []
+  constructor(readonly file: ProjectFile = project()) {
+    this.doc = Document.fromFile(structuredClone(file))
+  }
+  get head() {
+    return this.batches.at(-1)?.key ?? ''
+  }
+  append(key: string, edits: Edit[], by: string): SavedBatch {
+    const { draft, refused } = rehearse(this.doc, edits)
+    expect(refused).toEqual([])
+    this.doc.accept(draft)
+    const batch = {
+      revision: this.batches.length + 1,
+      key,
+      after: this.head,
+      by,
+      at: '',
+      edits: structuredClone(edits),
+    }
+    this.batches.push(batch)
+    return batch
+  }
+}
+
+let made = 0
+function copy(log: Log, by: string): Replica {
+  const doc = Document.fromFile(structuredClone(log.doc.toFile()))
+  return new Replica(doc, log.batches.length, log.head, { by, now: () => 0, makeId: () => `${by}-${made++}` })
+}
+
+/** Hears all, then sends all, hearing before each. @returns what was set aside */
+function sync(log: Log, replica: Replica): Parked[] {
+  const parked = replica.receive(log.batches)
+  for (let batch = replica.pending[0]; batch; batch = replica.pending[0]) {
+    batch.sent = true
+    const edits = batch.changes.map((change) => change.edit)
+    const { refused } = rehearse(log.doc, edits)
+    if (refused.length > 0) parked.push(...replica.refuse(batch.key, refused))
+    else expect(replica.acknowledge(batch.key, log.append(batch.key, edits, 'x').revision)).toBe(true)
+  }
+  return parked
+}
+
+const file = (doc: Document) => JSON.stringify(doc.toFile())
+const set = (node: string, props: Record<string, unknown>, view?: string): Edit => ({
+  op: 'set',
+  node,
+  ...(view ? { view } : {}),
+  props,
+})
+const insert = (
+  doc: Document,
+  parent: string,
+  id: string,
+  index = 0,
+  kind: NodeTree['kind'] = 'box',
+): Edit => ({
+  op: 'insert',
+  parent,
+  tree: { ...tree(id, kind), order: ordersAt(doc, parent, index, 1)[0] },
+})
+function two() {
+  const log = new Log()
+  return { log, one: copy(log, 'one'), other: copy(log, 'other') }
+}
+const order = (doc: Document, id = 'home') => doc.node(id).children
+
+describe('rebasing edit by edit', () => {
+  test('fifty edits made while somebody removed one of the blocks: forty-nine arrive, one is set aside', () => {
+    const { log, one, other } = two()
+    for (let i = 0; i < 49; i++)
+      one.commit([set('a', { paddingTop: i }), insert(one.doc, 'b', `n${i}`)], `Edit ${i}`)
+    one.commit([set('c1', { fontSize: 99 })], 'Size')
+    other.commit([{ op: 'remove', node: 'c' }], 'Remove')
+    sync(log, other)
+    const parked = sync(log, one)
+    expect(log.doc.node('b').children.length).toBe(2 + 49)
+    expect(log.doc.node('a').props.paddingTop).toBe(48)
+    expect(file(one.doc)).toBe(file(log.doc))
+    expect(parked).toMatchObject([
+      {
+        reason: 'somebody else removed “C”',
+        words: ['“C1”: font size 99'],
+        edits: [set('c1', { fontSize: 99 })],
+      },
+    ])
+    // The step that was set aside cannot be undone; the others can.
+    expect(one.history.undos.length).toBe(49)
+  })
+
+  test('what is about one lost block is set aside as one thing, as it stood', () => {
+    const { log, one, other } = two()
+    one.commit([insert(one.doc, 'c', 'new')], 'New')
+    one.commit([set('new', { fill: '#112233' }), set('c1', { fontSize: 20 })], 'Look')
+    one.commit([{ op: 'move', node: 'a1', parent: 'c2', order: 'a0' }], 'Move')
+    other.commit([{ op: 'remove', node: 'c' }], 'Remove')
+    sync(log, other)
+    const parked = sync(log, one)
+    const [lost, moved] = parked
+    expect(parked.length).toBe(2)
+    expect(lost.block?.tree.id).toBe('c')
+    expect(lost.block?.tree.children?.map((child) => child.id)).toEqual(['new', 'c1', 'c2'])
+    expect(lost.block?.tree.children?.[0].props).toEqual({ fill: '#112233' })
+    expect(moved.words).toEqual(['Move “A1” in “C2”'])
+    // Put back as a new block, at its place, with everything in it.
+    const edits = putBackEdits(one.doc, lost, 'home', () => `id${made++}`)
+    one.commit(edits, 'Put back')
+    expect(sync(log, one)).toEqual([])
+    const back = log.doc.node(order(log.doc)[2])
+    expect([back.name, back.children.length]).toEqual(['C', 3])
+    expect(log.doc.node(back.children[1]).props.fontSize).toBe(20)
+  })
+
+  test('values set aside are copied to other blocks', () => {
+    const { log, one, other } = two()
+    one.commit([set('a1', { fontSize: 20, color: '#112233' }), set('a1', { fontSize: 16 }, 'mobile')], 'Type')
+    other.commit([{ op: 'remove', node: 'a1' }], 'Remove')
+    sync(log, other)
+    const [parked] = sync(log, one)
+    one.commit(valueEdits(one.doc, parked, ['b1', 'c1']), 'Copy')
+    sync(log, one)
+    for (const id of ['b1', 'c1']) {
+      expect(log.doc.node(id).props).toMatchObject({ fontSize: 20, color: '#112233' })
+      expect(log.doc.node(id).overrides.mobile).toEqual({ fontSize: 16 })
+    }
+  })
+
+  test('what somebody else removed too is not set aside: it is as it was wanted', () => {
+    const { log, one, other } = two()
+    one.commit([{ op: 'remove', node: 'a1' }, set('b', { rowGap: 8 })], 'Remove')
+    other.commit([{ op: 'remove', node: 'a' }], 'Remove')
+    sync(log, other)
+    expect(sync(log, one)).toEqual([])
+    expect(log.doc.node('b').props.rowGap).toBe(8)
+  })
+
+  test('two make a page of one path: both pages stay', () => {
+    const { log, one, other } = two()
+    const page = (id: string): Edit => ({
+      op: 'page',
+      id,
+      page: { id, name: id, path: '/about', order: 'a5', views: [], sections: [] },
+    })
+    one.commit([page('mine')], 'New page')
+    one.commit([insert(one.doc, 'mine', 's', 0, 'section')], 'New section')
+    other.commit([page('theirs')], 'New page')
+    sync(log, other)
+    expect(sync(log, one)).toEqual([])
+    expect(log.doc.pages.get('theirs')?.path).toBe('/about')
+    expect(log.doc.pages.get('mine')?.path).toBe('/about-2')
+    expect(log.doc.node('mine').children).toEqual(['s'])
+  })
+
+  test('two change two views: both changes stay; one that is gone is said', () => {
+    const { log, one, other } = two()
+    one.commit([{ op: 'views', change: { mobile: { fold: 700 } } }], 'Fold')
+    other.commit([{ op: 'views', change: { desktop: { fold: 820 }, mobile: { name: 'Phone' } } }], 'Fold')
+    sync(log, other)
+    expect(sync(log, one)).toEqual([])
+    expect(log.doc.views.map((view) => [view.name, view.fold])).toEqual([
+      ['Desktop', 820],
+      ['Phone', 700],
+    ])
+  })
+
+  test('two insert at one place, then one between theirs: an order that all share', () => {
+    const { log, one, other } = two()
+    one.commit([insert(one.doc, 'home', 'z', 1, 'section')], 'Insert')
+    other.commit([insert(other.doc, 'home', 'm', 1, 'section')], 'Insert')
+    sync(log, other)
+    sync(log, one)
+    other.receive(log.batches)
+    expect(order(log.doc)).toEqual(['a', 'm', 'z', 'b', 'c'])
+    other.commit([insert(other.doc, 'home', 'between', 2, 'section')], 'Insert')
+    sync(log, other)
+    one.receive(log.batches)
+    for (const doc of [log.doc, one.doc, other.doc])
+      expect(order(doc)).toEqual(['a', 'm', 'between', 'z', 'b', 'c'])
+  })
+})
+
+describe('taking back', () => {
+  test('a value that somebody else has changed since stays theirs', () => {
+    const { log, one, other } = two()
+    one.commit([set('a', { paddingTop: 8, fill: '#111111' })], 'Pad')
+    sync(log, one)
+    sync(log, other)
+    other.commit([set('a', { paddingTop: 99 })], 'Pad')
+    sync(log, other)
+    one.receive(log.batches)
+    expect(one.undo()).toBeUndefined()
+    sync(log, one)
+    expect(log.doc.node('a').props).toEqual({ paddingTop: 99 })
+    // Done again, it does not take theirs either.
+    one.redo()
+    sync(log, one)
+    expect(log.doc.node('a').props).toEqual({ paddingTop: 99, fill: '#111111' })
+  })
+
+  test('of a value under which somebody else’s lies, theirs comes back', () => {
+    const { log, one, other } = two()
+    one.commit([set('a', { paddingTop: 8 })], 'Pad')
+    other.commit([set('a', { paddingTop: 99 })], 'Pad')
+    sync(log, other)
+    sync(log, one)
+    expect(log.doc.node('a').props.paddingTop).toBe(8)
+    one.undo()
+    sync(log, one)
+    expect(log.doc.node('a').props.paddingTop).toBe(99)
+  })
+
+  test('a removal brings back the block as it was when it went, with what others did to it', () => {
+    const { log, one, other } = two()
+    one.commit([{ op: 'remove', node: 'a' }], 'Remove')
+    other.commit([set('a1', { fontSize: 44 }), insert(other.doc, 'a', 'theirs')], 'Change')
+    sync(log, other)
+    sync(log, one)
+    one.undo()
+    sync(log, one)
+    expect(log.doc.node('a').children).toContain('theirs')
+    expect(log.doc.node('a1').props.fontSize).toBe(44)
+  })
+
+  test('a new block into which somebody else put something is not taken away under them', () => {
+    const { log, one, other } = two()
+    one.commit([insert(one.doc, 'a', 'box')], 'New box')
+    sync(log, one)
+    other.receive(log.batches)
+    other.commit([{ op: 'move', node: 'b1', parent: 'box', order: 'a0' }], 'Move')
+    sync(log, other)
+    one.receive(log.batches)
+    expect(one.undo()).toBe('somebody else has changed it since')
+    sync(log, one)
+    expect(log.doc.node('box').children).toEqual(['b1'])
+    expect(one.history.redos.length).toBe(0)
+  })
+
+  test('a gesture is one step and one change a block', () => {
+    const { log, one } = two()
+    for (let i = 1; i <= 30; i++)
+      one.commit([set('a', { paddingTop: i }), set('b', { paddingTop: i })], 'Drag', 'g')
+    expect(one.pending[0].changes.length).toBe(2)
+    sync(log, one)
+    one.commit([set('a', { paddingTop: 31 })], 'Drag', 'g')
+    one.undo()
+    sync(log, one)
+    expect(file(log.doc)).toBe(file(Document.fromFile(project())))
+    expect(one.history.undos.length).toBe(0)
+  })
+})
+
+describe('what is heard', () => {
+  test('a batch that the server had already is not applied twice', () => {
+    const { log, one } = two()
+    log.append('k1', [set('a', { paddingTop: 5 })], 'one')
+    const late = copy(log, 'one')
+    late.adopt([{ key: 'k1', at: 0, changes: [{ id: 'x', edit: set('a', { paddingTop: 5 }) }] }])
+    late.commit([set('a', { paddingTop: 7 })], 'Pad')
+    expect(late.acknowledge('k1', 1)).toBe(true)
+    expect(late.doc.node('a').props.paddingTop).toBe(7)
+    sync(log, late)
+    late.undo()
+    sync(log, late)
+    one.receive(log.batches)
+    for (const doc of [log.doc, one.doc, late.doc]) expect(doc.node('a').props.paddingTop).toBe(5)
+  })
+
+  test('an acknowledgement behind others’ batches waits for them', () => {
+    const { log, one, other } = two()
+    sync(log, other)
+    other.commit([set('b', { rowGap: 3 })], 'Gap')
+    sync(log, other)
+    one.commit([set('a', { rowGap: 4 })], 'Gap')
+    const [batch] = one.pending
+    const saved = log.append(
+      batch.key,
+      batch.changes.map((change) => change.edit),
+      'one',
+    )
+    expect(one.acknowledge(batch.key, saved.revision)).toBe(false)
+    expect(one.receive(log.batches)).toEqual([])
+    expect([one.revision, one.pending.length]).toEqual([2, 0])
+    expect(file(one.doc)).toBe(file(log.doc))
+  })
+
+  test('a server set back gets everything again that it had confirmed, whoever made it, once', () => {
+    const { log, one, other } = two()
+    const early = structuredClone(log.doc.toFile())
+    one.commit([set('a', { paddingTop: 1 })], 'Pad')
+    sync(log, one)
+    other.receive(log.batches)
+    other.commit([insert(other.doc, 'b', 'theirs')], 'Insert')
+    sync(log, other)
+    one.receive(log.batches)
+    one.commit([set('c', { paddingTop: 3 })], 'Pad')
+    const back = new Log(early)
+    const known = () => new Set(back.batches.map((batch) => batch.key))
+    for (const replica of [one, other]) {
+      expect(replica.become(back.doc.toFile(), back.batches.length, back.head, known())).toEqual([])
+      sync(back, replica)
+    }
+    one.receive(back.batches)
+    for (const doc of [back.doc, one.doc, other.doc]) {
+      expect(doc.node('a').props.paddingTop).toBe(1)
+      expect(doc.node('b').children).toContain('theirs')
+      expect(doc.node('c').props.paddingTop).toBe(3)
+    }
+    expect(new Set(back.batches.map((batch) => batch.key)).size).toBe(back.batches.length)
+    expect(back.batches.length).toBe(3)
+  })
+
+  test('one edit that is refused or too large goes alone; its neighbours arrive', () => {
+    const { log, one } = two()
+    one.commit([set('a', { paddingTop: 1 }), set('b', { paddingTop: 2 }), set('c', { paddingTop: 3 })], 'Pad')
+    const parked = one.refuse(one.pending[0].key, [{ index: 1, reason: 'not this one' }])
+    expect(parked).toMatchObject([{ reason: 'not this one', edits: [set('b', { paddingTop: 2 })] }])
+    expect(one.split(one.pending[0].key)).toBe(true)
+    expect(one.pending.map((batch) => batch.changes.length)).toEqual([1, 1])
+    expect(one.split(one.pending[0].key)).toBe(false)
+    sync(log, one)
+    expect(['a', 'b', 'c'].map((id) => log.doc.node(id).props.paddingTop)).toEqual([1, undefined, 3])
+    one.undo()
+    sync(log, one)
+    expect(log.doc.node('a').props).toEqual({})
+  })
+})
+
+/** An edit that fits `doc` mostly, by numbers. */
+function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): Edit {
+  const blocks = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
+  const boxes = blocks.filter((node) => node.kind === 'box' || node.kind === 'section')
+  const one = blocks[a % Math.max(1, blocks.length)]?.id ?? 'none'
+  const host = boxes[b % Math.max(1, boxes.length)]?.id ?? 'none'
+  const id = `${by}${made++}`
+  switch (kind % 10) {
+    case 0:
+    case 1:
+      return set(one, { paddingTop: b }, b % 3 === 0 ? 'mobile' : undefined)
+    case 2:
+      return { op: 'remove', node: one }
+    case 3:
+      return { op: 'move', node: one, parent: host, order: `a${b % 6}` }
+    case 4:
+    case 5:
+      return doc.nodes.has(host) ? insert(doc, host, id, b % 3) : insert(doc, 'home', id, b % 3, 'section')
+    case 6: {
+      const { id: _, ...values } = viewFor('v', 'Tablet', 700 + (b % 3), doc.views[0])
+      return { op: 'views', change: { [`v${a % 2}`]: b % 2 ? values : null, mobile: { fold: 600 + b } } }
+    }
+    case 7:
+      return b % 3
+        ? { op: 'page', id, page: { id, name: id, path: `/p${b % 2}`, order: 'a1', views: [], sections: [] } }
+        : { op: 'page-meta', id: [...doc.pages.keys()][a % doc.pages.size], set: { path: `/p${b % 4}` } }
+    case 8:
+      return {
+        op: 'token',
+        name: `t.n${a % 3}`,
+        token: b % 2 ? { $type: 'number', $value: b % 4 ? b : `{t.n${(a + 1) % 3}}` } : null,
+      }
+    default:
+      return { op: 'meta', node: one, name: id }
+  }
+}
+
+test('whatever copies do, in whatever order they hear of it: all see what the server has, and nothing vanishes', () => {
+  const act = fc.record({
+    who: fc.nat(2),
+    what: fc.constantFrom('edit', 'edit', 'edit', 'gesture', 'undo', 'redo', 'sync', 'hear'),
+    numbers: fc.tuple(fc.nat(99), fc.nat(99), fc.nat(99)),
+  })
+  fc.assert(
+    fc.property(fc.array(act, { maxLength: 60 }), (acts) => {
+      const log = new Log()
+      const copies = ['x', 'y', 'z'].map((by) => copy(log, by))
+      const parked: Parked[] = []
+      const inserted: string[] = []
+      for (const { who, what, numbers } of acts) {
+        const replica = copies[who]
+        if (what === 'sync') parked.push(...sync(log, replica))
+        else if (what === 'hear') parked.push(...replica.receive(log.batches))
+        else if (what === 'undo') replica.undo()
+        else if (what === 'redo') replica.redo()
+        else {
+          try {
+            const edit = someEdit(replica.doc, 'xyz'[who], numbers)
+            replica.commit([edit], what, what === 'gesture' ? 'g' : undefined)
+            if (edit.op === 'insert') inserted.push(edit.tree.id)
+          } catch (error) {
+            if (!(error instanceof EditError)) throw error
+          }
+        }
+      }
+      for (const replica of [...copies, ...copies]) parked.push(...sync(log, replica))
+      for (const replica of copies) {
+        expect(file(replica.doc)).toBe(file(log.doc))
+        expect(replica.pending).toEqual([])
+      }
+      // The log alone gives the same.
+      const again = Document.fromFile(structuredClone(log.file))
+      for (const batch of log.batches) for (const edit of batch.edits) applyEdit(again, edit)
+      expect(file(again)).toBe(file(log.doc))
+      // What was made is saved or set aside, one of the two.
+      const found = JSON.stringify([log.batches, parked])
+      for (const id of inserted) expect(found).toContain(`"${id}"`)
+    }),
+    { numRuns: 300 },
+  )
+})
