@@ -39,6 +39,8 @@ export type ServeOptions = {
   demo: boolean
   databasePort?: number
   logLevel?: string
+  /** Names that the server answers to besides loopback's. */
+  hosts?: string[]
 }
 
 /** Starts everything on a data folder. */
@@ -49,7 +51,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const pool = openPool(database.address)
   try {
     await migrate(pool)
-    const { app, projects } = createApp(pool, log)
+    const { app, projects } = createApp(pool, log, { hosts: options.hosts })
     if (options.demo) await loadDemo(projects, options.data)
     const { server, port } = await listen(app, options.port)
     const stop = async () => {
@@ -102,6 +104,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
   const { values } = readArgs(args, {
     port: { type: 'string' },
     data: { type: 'string' },
+    'allow-host': { type: 'string', multiple: true },
     fresh: { type: 'boolean' },
   })
   if (values.fresh && !isDemo)
@@ -113,7 +116,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
   if (values.fresh) await rm(data, { recursive: true, force: true })
   await buildWeb()
-  const running = await serve({ data, port, demo: isDemo })
+  const running = await serve({ data, port, demo: isDemo, hosts: values['allow-host'] })
   console.log(`Just Lattice is at ${running.address}  (Ctrl-C stops it)`)
   // Kept listening: a second Ctrl-C must not cut the database off while it closes.
   await new Promise<void>((resolve) => {

@@ -4,17 +4,29 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import express, { type Express } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
+import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
+import { knownHosts, sameOrigin } from './same-origin'
 
 const WEB = fileURLToPath(new URL('../../dist/web/', import.meta.url))
 
-export function createApp(pool: Pool, log: Logger): { app: Express; projects: Projects } {
+export type AppOptions = {
+  /** Names that the server answers to besides loopback's. */
+  hosts?: readonly string[]
+  limits?: Partial<Limits>
+}
+
+export function createApp(
+  pool: Pool,
+  log: Logger,
+  options: AppOptions = {},
+): { app: Express; projects: Projects } {
+  const limits = { ...LIMITS, ...options.limits }
   const app = express()
   const projects = new Projects(pool)
   app.disable('x-powered-by')
@@ -40,14 +52,13 @@ export function createApp(pool: Pool, log: Logger): { app: Express; projects: Pr
       strictTransportSecurity: false,
     }),
   )
+  app.use(knownHosts(options.hosts))
+  app.use('/api', sameOrigin)
   app.get('/api/health', async (_, response) => {
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
-  app.use(
-    '/api',
-    rateLimit({ windowMs: 60_000, limit: 12_000, standardHeaders: 'draft-8', legacyHeaders: false }),
-  )
+  app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
   app.use('/api', projectRoutes(projects))
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {

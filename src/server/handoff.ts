@@ -4,6 +4,7 @@ import { zipSync } from 'fflate'
 import type { Document } from '../core/document/document'
 import { buildSite, type SiteOptions } from '../core/handoff/site'
 import { fontFile } from '../core/text/fonts'
+import { cleanPicture } from './clean-svg'
 import { woff2 } from './fonts'
 
 /** Every file by path, as bytes. */
@@ -11,7 +12,14 @@ export async function siteBytes(doc: Document, options: SiteOptions = {}): Promi
   const site = buildSite(doc, options)
   const files = new Map<string, Uint8Array>()
   for (const [path, text] of site.text) files.set(path, new TextEncoder().encode(text))
-  for (const [path, data] of site.base64) files.set(path, Buffer.from(data, 'base64'))
+  for (const [path, data] of site.base64) {
+    const bytes = Buffer.from(data, 'base64')
+    // A picture that is opened by itself is a document of its own: it must do no harm as one.
+    const clean = path.endsWith('.svg')
+      ? new TextEncoder().encode(await cleanPicture(bytes.toString('utf8')))
+      : bytes
+    files.set(path, clean)
+  }
   const families = new Set<string>()
   for (const id of site.fonts) {
     files.set(`fonts/${id}.woff2`, await woff2(id))

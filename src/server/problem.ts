@@ -1,6 +1,7 @@
 /** Errors as problem details (RFC 9457). */
 import type { ErrorRequestHandler, Response } from 'express'
 import type { Logger } from 'pino'
+import { CommitUnknown, RolledBack } from './db/pool'
 
 export class Problem extends Error {
   override name = 'Problem'
@@ -27,33 +28,50 @@ export function sendProblem(response: Response, problem: Problem) {
 const UNREACHABLE =
   /^(ECONNREFUSED|ECONNRESET|ETIMEDOUT|EPIPE|ENOENT|PROTOCOL_CONNECTION_LOST|ER_SERVER_SHUTDOWN|ER_CON_COUNT_ERROR)$/
 
+const isUnreachable = (error: { code?: string; message?: string } | undefined) =>
+  UNREACHABLE.test(error?.code ?? '') || /closed state|Pool is closed/.test(error?.message ?? '')
+
+/** What a request that was not understood is told: these errors come from reading it. */
+function ofReading(error: { type?: string; status?: number; limit?: number }): Problem | undefined {
+  if (error.type === 'entity.too.large')
+    return new Problem(
+      413,
+      'Too large',
+      `the request is larger than ${Math.round((error.limit ?? 0) / 1_000_000)} MB`,
+    )
+  if (error.type === 'entity.parse.failed')
+    return new Problem(400, 'Not JSON', 'the request body is not JSON')
+  const { status } = error
+  if (status === undefined || status < 400 || status > 499) return undefined
+  return new Problem(
+    status,
+    'Bad request',
+    'the request cannot be read: its address or its headers are malformed',
+  )
+}
+
 export const problemHandler =
   (log: Logger): ErrorRequestHandler =>
   (error, request, response, next) => {
     if (response.headersSent) return next(error)
     if (error instanceof Problem) return sendProblem(response, error)
-    if (error?.type === 'entity.too.large') {
-      return sendProblem(
-        response,
-        new Problem(413, 'Too large', `the request is larger than ${Math.round(error.limit / 1_000_000)} MB`),
-      )
+    const reading = ofReading(error ?? {})
+    if (reading) return sendProblem(response, reading)
+    const { path } = request
+    if (error instanceof CommitUnknown) {
+      log.warn({ err: error.cause, path }, 'outcome of a commit unknown')
+      const detail =
+        'the connection to the database broke while this was being saved: it is not known whether it was; ' +
+        'the same request with the same key finds out'
+      return sendProblem(response, new Problem(503, 'Outcome unknown', detail))
     }
-    if (error?.type === 'entity.parse.failed')
-      return sendProblem(response, new Problem(400, 'Not JSON', 'the request body is not JSON'))
-    if (UNREACHABLE.test(error?.code ?? '') || /closed state|Pool is closed/.test(error?.message ?? '')) {
-      log.warn({ code: error.code, path: request.path }, 'database unreachable')
-      return sendProblem(
-        response,
-        new Problem(
-          503,
-          'Database unreachable',
-          'the database cannot be reached just now; nothing was changed, try again',
-        ),
-      )
+    const kept = error instanceof RolledBack ? '; nothing was changed' : ''
+    const cause = error instanceof RolledBack ? error.cause : error
+    if (isUnreachable(cause)) {
+      log.warn({ code: cause.code, path }, 'database unreachable')
+      const detail = `the database cannot be reached just now${kept}; try again`
+      return sendProblem(response, new Problem(503, 'Database unreachable', detail))
     }
-    log.error({ err: error, path: request.path }, 'request failed')
-    return sendProblem(
-      response,
-      new Problem(500, 'Internal error', 'something went wrong here; nothing was changed'),
-    )
+    log.error({ err: cause, path }, 'request failed')
+    return sendProblem(response, new Problem(500, 'Internal error', `something went wrong here${kept}`))
   }

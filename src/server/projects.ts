@@ -4,8 +4,10 @@ import { nanoid } from 'nanoid'
 import { Document } from '../core/document/document'
 import { checkProject } from '../core/document/open'
 import type { ProjectFile } from '../core/document/schema'
-import { applyAll, readEdit } from '../core/edits/apply'
+import { readEdit, rehearse } from '../core/edits/apply'
 import { type Edit, EditError } from '../core/edits/edit'
+import { EDITS_VERSION, replay } from '../core/edits/stored'
+import type { SavedBatch } from '../core/replica/replica'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { Problem } from './problem'
@@ -14,11 +16,22 @@ import { Problem } from './problem'
 const SNAPSHOT_EVERY = 40
 const CACHE_MOST = 20
 
-export type Batch = { revision: number; key: string; edits: Edit[] }
-export type Loaded = { id: string; name: string; revision: number; doc: Document }
-type Listener = (batch: Batch) => void
+export type Loaded = { id: string; name: string; revision: number; head: string; doc: Document }
+/** Edits made on `base`, whose batch had the key `head`. */
+export type NewBatch = { base: number; head: string; key: string; by: string; at: number; edits: unknown[] }
+type Listener = (batch: SavedBatch) => void
+type Refusal = { index: number; reason: string }
 
 const gone = (id: string) => new Problem(404, 'No such project', `there is no project ${id}`)
+
+const batchOf = (row: sql.BatchRow): SavedBatch => ({
+  revision: row.revision,
+  key: row.batch_key,
+  after: row.after,
+  by: row.author,
+  at: (row.made_at ?? row.created_at).toISOString(),
+  edits: JSON.parse(row.edits) as Edit[],
+})
 
 export class Projects {
   /** Documents as of a revision; only ever a shortcut for reading the log. */
@@ -45,7 +58,8 @@ export class Projects {
     const row = await sql.findProject(this.pool, id)
     if (!row || row.deleted_at) throw gone(id)
     const doc = await this.documentAt(this.pool, id, row.revision)
-    return { id, name: doc.name, revision: row.revision, doc }
+    const head = (await sql.keyOf(this.pool, id, row.revision)) ?? ''
+    return { id, name: doc.name, revision: row.revision, head, doc }
   }
 
   private async documentAt(
@@ -66,7 +80,7 @@ export class Projects {
       for (const batch of await sql.batchesAfter(db, id, held.revision)) {
         // Another request may have brought the same document forward while this one waited.
         if (batch.revision !== held.revision + 1 || batch.revision > revision) continue
-        applyAll(held.doc, JSON.parse(batch.edits) as Edit[])
+        replay(held.doc, JSON.parse(batch.edits) as unknown[], batch.version)
         held.revision = batch.revision
       }
     }
@@ -76,63 +90,98 @@ export class Projects {
     return held.doc
   }
 
-  async since(id: string, revision: number): Promise<Batch[]> {
-    const rows = await sql.batchesAfter(this.pool, id, revision)
-    return rows.map((row) => ({
-      revision: row.revision,
-      key: row.batch_key,
-      edits: JSON.parse(row.edits) as Edit[],
-    }))
+  /** Batches after a revision. */
+  async since(id: string, revision: number): Promise<SavedBatch[]> {
+    return (await sql.batchesAfter(this.pool, id, revision)).map(batchOf)
   }
 
-  async revision(id: string): Promise<number> {
-    return (await sql.findProject(this.pool, id))?.revision ?? 0
+  /** Whether the log goes on from where somebody says they are. */
+  async goesOnFrom(id: string, revision: number, head: string): Promise<boolean> {
+    return (await sql.keyOf(this.pool, id, revision)) === head
+  }
+
+  /** Which of some batches are in the log. */
+  known(id: string, keys: readonly string[]) {
+    return sql.revisionsOfKeys(this.pool, id, keys)
+  }
+
+  async state(id: string): Promise<{ revision: number; head: string }> {
+    const revision = (await sql.findProject(this.pool, id))?.revision ?? 0
+    return { revision, head: (await sql.keyOf(this.pool, id, revision)) ?? '' }
   }
 
   /**
-   * Appends edits made on `base`. The same `key` again changes nothing and gives the same answer.
-   * @throws Problem 409 with what was missed, 422 when an edit is refused, 404
+   * Appends a batch. The same `key` again changes nothing and gives the same answer.
+   * @throws Problem 409 with what was missed, or with `apart` when the log does not go on from `base`; 422 with every edit
+   * that is refused; 404
    */
-  async append(id: string, base: number, key: string, values: unknown[]): Promise<{ revision: number }> {
-    let edits: Edit[]
+  async append(id: string, batch: NewBatch): Promise<{ revision: number }> {
+    const edits = readAll(batch.edits)
     try {
-      edits = values.map(readEdit)
+      const done = await transaction(
+        this.pool,
+        (db) => this.appendIn(db, id, batch, edits),
+        (error) => error instanceof Problem,
+      )
+      if (done.saved) this.appended(id, done.saved, done.accept)
+      return { revision: done.revision }
     } catch (error) {
-      throw refused(error)
+      // Whatever went wrong unexpectedly may have to do with what is held here: it is read anew the next time.
+      if (!(error instanceof Problem)) this.cache.delete(id)
+      throw error
     }
-    const done = await transaction(this.pool, async (db) => {
-      const row = await sql.lockProject(db, id)
-      if (!row || row.deleted_at) throw gone(id)
-      const before = await sql.batchByKey(db, id, key)
-      if (before !== undefined) return { revision: before, fresh: false }
-      if (base > row.revision)
-        throw new Problem(422, 'Unknown revision', `the project is at revision ${row.revision}, not ${base}`)
-      if (base < row.revision) {
-        const missed = (await sql.batchesAfter(db, id, base)).map((each) => ({
-          revision: each.revision,
-          key: each.batch_key,
-          edits: JSON.parse(each.edits),
-        }))
-        throw new Problem(409, 'Behind', `the project has moved on to revision ${row.revision}`, {
-          revision: row.revision,
-          missed,
-        })
-      }
-      const doc = await this.documentAt(db, id, row.revision)
-      const revision = row.revision + 1
-      const after = rehearse(doc, edits, revision % SNAPSHOT_EVERY === 0)
-      await sql.insertBatch(db, id, revision, key, JSON.stringify(edits))
-      await sql.advanceProject(db, id, revision, after.name)
-      if (after.snapshot) await sql.insertSnapshot(db, id, revision, after.snapshot)
-      return { revision, fresh: true }
+  }
+
+  private async appendIn(
+    db: Parameters<Parameters<typeof transaction>[1]>[0],
+    id: string,
+    { base, head, key, by, at }: NewBatch,
+    edits: Edit[],
+  ): Promise<{ revision: number; saved?: SavedBatch; accept?: () => void }> {
+    const row = await sql.lockProject(db, id)
+    if (!row || row.deleted_at) throw gone(id)
+    const before = await sql.batchByKey(db, id, key)
+    if (before !== undefined) return { revision: before }
+    if (base > row.revision || (await sql.keyOf(db, id, base)) !== head) throw apart(row.revision, base)
+    if (base < row.revision) {
+      throw new Problem(409, 'Behind', `the project has moved on to revision ${row.revision}`, {
+        revision: row.revision,
+        missed: (await sql.batchesAfter(db, id, base)).map(batchOf),
+      })
+    }
+    const doc = await this.documentAt(db, id, row.revision)
+    const { draft, refused } = rehearse(doc, edits)
+    if (refused.length > 0) throw refusal(refused)
+    const revision = row.revision + 1
+    const made = new Date(at)
+    await sql.insertBatch(db, id, {
+      revision,
+      key,
+      by,
+      at: made,
+      edits: JSON.stringify(edits),
+      version: EDITS_VERSION,
     })
-    const held = this.cache.get(id)
-    if (done.fresh && held?.revision === done.revision - 1) {
-      applyAll(held.doc, edits)
-      held.revision = done.revision
+    await sql.advanceProject(db, id, revision, draft.name)
+    const accept = () => {
+      const held = this.cache.get(id)
+      // Readers must not see what is not committed; another may have brought the document forward meanwhile.
+      if (held?.doc !== doc || held.revision !== row.revision) return
+      doc.accept(draft)
+      held.revision = revision
     }
-    if (done.fresh) this.announce(id, { revision: done.revision, key, edits })
-    return { revision: done.revision }
+    return { revision, saved: { revision, key, after: head, by, at: made.toISOString(), edits }, accept }
+  }
+
+  private appended(id: string, batch: SavedBatch, accept: (() => void) | undefined) {
+    accept?.()
+    for (const listener of this.listeners.get(id) ?? []) listener(batch)
+    const held = this.cache.get(id)
+    // Only a shortcut for loading: when it fails the log still has everything.
+    if (batch.revision % SNAPSHOT_EVERY === 0 && held?.revision === batch.revision)
+      void sql
+        .insertSnapshot(this.pool, id, batch.revision, JSON.stringify(held.doc.toFile()))
+        .catch(() => undefined)
   }
 
   async duplicate(id: string): Promise<{ id: string }> {
@@ -154,28 +203,29 @@ export class Projects {
       if (set.size === 0) this.listeners.delete(id)
     }
   }
-
-  private announce(id: string, batch: Batch) {
-    for (const listener of this.listeners.get(id) ?? []) listener(batch)
-  }
 }
 
-/**
- * What a document is after `edits`, which it does not keep: readers must not see what is not committed yet.
- * @throws Problem 422 when an edit is refused
- */
-function rehearse(doc: Document, edits: Edit[], snapshot: boolean): { name: string; snapshot?: string } {
-  let inverses: Edit[]
-  try {
-    inverses = applyAll(doc, edits)
-  } catch (error) {
-    throw refused(error)
-  }
-  const after = { name: doc.name, snapshot: snapshot ? JSON.stringify(doc.toFile()) : undefined }
-  applyAll(doc, inverses)
-  return after
-}
+/** The server's log is not the one that somebody's copy was made from: it was set back, or is not up to date yet. */
+const apart = (revision: number, base: number) =>
+  new Problem(409, 'Apart', `the project here is at revision ${revision} and does not go on from ${base}`, {
+    revision,
+    apart: true,
+  })
 
-function refused(error: unknown): unknown {
-  return error instanceof EditError ? new Problem(422, 'Edit refused', error.message) : error
+const refusal = (refused: Refusal[]) => new Problem(422, 'Edit refused', refused[0].reason, { refused })
+
+/** @throws Problem 422 with every edit that is none */
+function readAll(values: unknown[]): Edit[] {
+  const refused: Refusal[] = []
+  const edits = values.flatMap((value, index) => {
+    try {
+      return [readEdit(value)]
+    } catch (error) {
+      if (!(error instanceof EditError)) throw error
+      refused.push({ index, reason: error.message })
+      return []
+    }
+  })
+  if (refused.length > 0) throw refusal(refused)
+  return edits
 }

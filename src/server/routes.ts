@@ -7,11 +7,14 @@ import { IdSchema } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { starterProject } from '../core/shelf/starter'
 import { fontFile } from '../core/text/fonts'
+import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
 import { openType, woff2 } from './fonts'
 import { siteZip } from './handoff'
+import { MOST_BATCH, MOST_FILE } from './limits'
 import { coverSvg } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
+import { SPEAKER } from './same-origin'
 import { streamProject } from './stream'
 
 const Name = v.pipe(
@@ -23,9 +26,16 @@ const Name = v.pipe(
 const CreateBody = v.union([v.strictObject({ name: Name }), v.strictObject({ file: v.string() })])
 const AppendBody = v.strictObject({
   base: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  /** The key of the batch that made `base`; '' for the project as it was made. */
+  head: v.union([v.literal(''), IdSchema]),
   key: IdSchema,
+  /** When it was made by the clock of who made it, ms since 1970. */
+  at: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_102_444_800_000)),
   edits: v.pipe(v.array(v.unknown()), v.minLength(1), v.maxLength(10_000)),
 })
+
+const KnownBody = v.strictObject({ keys: v.pipe(v.array(IdSchema), v.maxLength(10_000)) })
+const ParkedBody = v.record(v.string(), v.unknown())
 
 function body<S extends v.GenericSchema>(schema: S, request: Request): v.InferOutput<S> {
   const result = v.safeParse(schema, request.body)
@@ -35,15 +45,15 @@ function body<S extends v.GenericSchema>(schema: S, request: Request): v.InferOu
   throw new Problem(400, 'Bad request', `${where ? `${where}: ` : ''}${issue.message}`)
 }
 
-const idOf = (request: Request) => {
-  const result = v.safeParse(IdSchema, request.params.id)
-  if (!result.success) throw new Problem(404, 'No such project', 'that is not the id of a project')
+const idOf = (request: Request, param: 'id' | 'parked' = 'id') => {
+  const result = v.safeParse(IdSchema, request.params[param])
+  if (!result.success) throw new Problem(404, 'Not found', 'that is not the id of anything here')
   return result.output
 }
 
 export function projectRoutes(projects: Projects): Router {
   const router = Router()
-  const small = json({ limit: '24mb' })
+  const small = json({ limit: MOST_BATCH })
 
   router.get('/projects', async (_, response) => {
     const rows = await projects.list()
@@ -57,7 +67,7 @@ export function projectRoutes(projects: Projects): Router {
     )
   })
 
-  router.post('/projects', json({ limit: '80mb' }), async (request, response) => {
+  router.post('/projects', json({ limit: MOST_FILE }), async (request, response) => {
     const asked = body(CreateBody, request)
     try {
       const file = 'file' in asked ? openProject(asked.file).toFile() : starterProject(asked.name, nanoid(10))
@@ -70,13 +80,53 @@ export function projectRoutes(projects: Projects): Router {
   })
 
   router.get('/projects/:id', async (request, response) => {
-    const { id, name, revision, doc } = await projects.load(idOf(request))
-    response.json({ id, name, revision, file: doc.toFile() })
+    const { id, name, revision, head, doc } = await projects.load(idOf(request))
+    response.json({ id, name, revision, head, file: doc.toFile() })
   })
 
   router.post('/projects/:id/edits', small, async (request, response) => {
-    const { base, key, edits } = body(AppendBody, request)
-    response.json(await projects.append(idOf(request), base, key, edits))
+    const batch = body(AppendBody, request)
+    response.json(await projects.append(idOf(request), { ...batch, by: request.get(SPEAKER)! }))
+  })
+
+  /** What came after a revision, for who went on from it: their `head` says which log they mean. */
+  router.get('/projects/:id/edits', async (request, response) => {
+    const id = idOf(request)
+    const since = Number(request.query.since)
+    const { revision } = await projects.load(id)
+    if (!Number.isInteger(since) || since < 0)
+      throw new Problem(400, 'Bad request', 'since: a revision is needed')
+    if (!(await projects.goesOnFrom(id, since, String(request.query.head ?? ''))))
+      throw new Problem(409, 'Apart', `the project here does not go on from ${since}`, {
+        revision,
+        apart: true,
+      })
+    response.json(await projects.since(id, since))
+  })
+
+  router.post('/projects/:id/edits/known', small, async (request, response) => {
+    const { keys } = body(KnownBody, request)
+    response.json(await projects.known(idOf(request), keys))
+  })
+
+  router.get('/projects/:id/parked', async (request, response) => {
+    const rows = await listParked(projects.pool, idOf(request))
+    response.json(rows.map((row) => JSON.parse(row.body)))
+  })
+
+  router.put('/projects/:id/parked/:parked', small, async (request, response) => {
+    const id = idOf(request)
+    const parked = idOf(request, 'parked')
+    await projects.load(id)
+    await insertParked(projects.pool, id, parked, JSON.stringify(body(ParkedBody, request)))
+    response.json({ dismissed: await isDismissed(projects.pool, id, parked) })
+  })
+
+  router.delete('/projects/:id/parked/:parked', async (request, response) => {
+    const id = idOf(request)
+    await projects.load(id)
+    await dismissParked(projects.pool, id, idOf(request, 'parked'))
+    response.status(204).end()
   })
 
   router.get('/projects/:id/stream', (request, response, next) =>
@@ -89,9 +139,9 @@ export function projectRoutes(projects: Projects): Router {
     // Renaming is an edit like any other, so that open tabs see it.
     for (let attempt = 0; ; attempt++) {
       try {
-        response.json(
-          await projects.append(id, await projects.revision(id), nanoid(16), [{ op: 'project', name }]),
-        )
+        const { revision: base, head } = await projects.state(id)
+        const batch = { base, head, key: nanoid(16), by: request.get(SPEAKER)!, at: Date.now() }
+        response.json(await projects.append(id, { ...batch, edits: [{ op: 'project', name }] }))
         return
       } catch (error) {
         if (!(error instanceof Problem) || error.status !== 409 || attempt > 4) throw error

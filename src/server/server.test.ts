@@ -1,74 +1,24 @@
 /** The server against a real MariaDB on a free loopback port. */
-import { mkdtemp, readFile, rm } from 'node:fs/promises'
-import type { Server } from 'node:http'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { readFile } from 'node:fs/promises'
 import { unzipSync } from 'fflate'
-import type { Pool, RowDataPacket } from 'mysql2/promise'
+import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { ProjectFile } from '../core/document/schema'
-import { createApp, listen } from './app'
-import { migrate } from './db/migrate'
-import { openPool } from './db/pool'
-import { freePort, type MariaDb, startMariaDb } from './mariadb'
+import { createApp } from './app'
+import { section, type TestServer, testServer } from './test-server'
 
-let folder: string
-let database: MariaDb
-let databasePort: number
-let pool: Pool
-let server: Server
-let base: string
+let running: TestServer
+let ask: TestServer['ask']
+let create: TestServer['create']
+let fileOf: TestServer['fileOf']
+let insert: TestServer['insert']
+let append: TestServer['append']
 
 beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'just-lattice-server-'))
-  databasePort = await freePort()
-  database = await startMariaDb(folder, databasePort)
-  pool = openPool(database.address)
-  await migrate(pool)
-  const listening = await listen(createApp(pool, pino({ level: 'silent' })).app, 0)
-  server = listening.server
-  base = `http://127.0.0.1:${listening.port}/api`
+  running = await testServer()
+  ;({ ask, create, fileOf, insert, append } = running)
 })
-
-afterAll(async () => {
-  server?.closeAllConnections()
-  server?.close()
-  await pool?.end()
-  await database?.stop()
-  await rm(folder, { recursive: true, force: true })
-})
-
-type Answer = {
-  status: number
-  body: Record<string, never> & { [key: string]: unknown }
-  type: string | null
-}
-async function ask(path: string, method = 'GET', body?: unknown, raw?: string): Promise<Answer> {
-  const response = await fetch(base + path, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    body: raw ?? (body === undefined ? undefined : JSON.stringify(body)),
-  })
-  const text = await response.text()
-  return {
-    status: response.status,
-    body: text ? JSON.parse(text) : undefined,
-    type: response.headers.get('content-type'),
-  }
-}
-const create = async (name = 'Test') =>
-  (await ask('/projects', 'POST', { name })).body.id as unknown as string
-const fileOf = async (id: string) => (await ask(`/projects/${id}`)).body.file as unknown as ProjectFile
-const section = (id: string) => ({ id, kind: 'section', name: 'Section', order: `a${id}`, props: {} })
-const insert = async (id: string, key: string, revision: number, name: string) => {
-  const page = (await fileOf(id)).pages[0].id
-  return ask(`/projects/${id}/edits`, 'POST', {
-    base: revision,
-    key,
-    edits: [{ op: 'insert', parent: page, tree: section(name) }],
-  })
-}
+afterAll(() => running?.stop())
 
 describe('projects', () => {
   test('made, listed, renamed, duplicated, deleted, brought back', async () => {
@@ -129,16 +79,15 @@ describe('the log', () => {
 
   test('an edit that does not apply is refused with a reason and leaves no trace', async () => {
     const id = await create()
-    const refused = await ask(`/projects/${id}/edits`, 'POST', {
-      base: 0,
-      key: 'k',
-      edits: [
-        { op: 'insert', parent: (await fileOf(id)).pages[0].id, tree: section('s1') },
-        { op: 'remove', node: 'nowhere' },
-      ],
-    })
+    const refused = await append(id, 'k', 0, [
+      { op: 'insert', parent: (await fileOf(id)).pages[0].id, tree: section('s1') },
+      { op: 'remove', node: 'nowhere' },
+      { op: 'set', node: 'nowhere', props: { rowGap: 'wide' } },
+    ])
     expect(refused.status).toBe(422)
     expect(refused.body.detail).toBe('there is no block nowhere any more')
+    // Every one that is refused, so that the others can go on.
+    expect((refused.body.refused as unknown as { index: number }[]).map((each) => each.index)).toEqual([1, 2])
     expect((await fileOf(id)).pages[0].sections).toEqual([])
     expect((await ask(`/projects/${id}`)).body.revision).toBe(0)
   })
@@ -146,12 +95,12 @@ describe('the log', () => {
   test('snapshots and tail give the same document as the whole log', async () => {
     const id = await create()
     for (let i = 0; i < 45; i++) expect((await insert(id, `k${i}`, i, `s${i}`)).status).toBe(200)
-    const [rows] = await pool.query<RowDataPacket[]>(
+    const [rows] = await running.pool.query<RowDataPacket[]>(
       'SELECT revision FROM snapshots WHERE project_id = ? ORDER BY revision',
       [id],
     )
     expect(rows.map((each) => each.revision)).toEqual([0, 40])
-    const fresh = createApp(pool, pino({ level: 'silent' })).projects
+    const fresh = createApp(running.pool, pino({ level: 'silent' })).projects
     expect((await fresh.load(id)).doc.toFile()).toEqual(await fileOf(id))
   })
 
@@ -172,7 +121,9 @@ describe('the stream', () => {
   test('another tab hears of an edit', async () => {
     const id = await create()
     const stop = new AbortController()
-    const response = await fetch(`${base}/projects/${id}/stream?since=0`, { signal: stop.signal })
+    const response = await fetch(`${running.base}/projects/${id}/stream?since=0&head=`, {
+      signal: stop.signal,
+    })
     const reader = response.body!.getReader()
     await insert(id, 'heard', 0, 's1')
     let heard = ''
@@ -186,16 +137,25 @@ describe('the stream', () => {
     await insert(id, 'one', 0, 's1')
     await insert(id, 'two', 1, 's2')
     const stop = new AbortController()
-    const response = await fetch(`${base}/projects/${id}/stream`, {
-      headers: { 'Last-Event-ID': '1' },
+    const response = await fetch(`${running.base}/projects/${id}/stream?since=1&head=one`, {
       signal: stop.signal,
     })
     const reader = response.body!.getReader()
     let heard = ''
     while (!heard.includes('event: edits')) heard += new TextDecoder().decode((await reader.read()).value)
     expect(heard).toContain('"key":"two"')
+    expect(heard).toContain('"after":"one"')
     expect(heard).not.toContain('"key":"one"')
     stop.abort()
+  })
+
+  test('who comes from another log is told so, and nothing else', async () => {
+    const id = await create()
+    await insert(id, 'one', 0, 's1')
+    for (const from of ['since=1&head=another', 'since=7&head=one', 'since=0&head=one']) {
+      const response = await fetch(`${running.base}/projects/${id}/stream?${from}`)
+      expect(await response.text()).toBe('event: apart\ndata: {"revision":1}\n\n')
+    }
   })
 })
 
@@ -203,7 +163,7 @@ test('the handoff is a zip whose project is the project; the picture is the page
   const demo = await readFile(new URL('../../demo/hollow-oak.json', import.meta.url), 'utf8')
   const id = (await ask('/projects', 'POST', { file: demo })).body.id as unknown as string
   const files = unzipSync(
-    new Uint8Array(await (await fetch(`${base}/projects/${id}/handoff.zip`)).arrayBuffer()),
+    new Uint8Array(await (await fetch(`${running.base}/projects/${id}/handoff.zip`)).arrayBuffer()),
   )
   expect(Object.keys(files)).toEqual(
     expect.arrayContaining([
@@ -218,12 +178,12 @@ test('the handoff is a zip whose project is the project; the picture is the page
     ]),
   )
   expect(JSON.parse(new TextDecoder().decode(files['project.json']))).toEqual(JSON.parse(demo))
-  const picture = await (await fetch(`${base}/projects/${id}/picture.svg`)).text()
+  const picture = await (await fetch(`${running.base}/projects/${id}/picture.svg`)).text()
   expect(picture).toMatch(/^<svg .*width="1440" height="900"/)
 })
 
 test('pages carry a policy that allows no code from strings', async () => {
-  const response = await fetch(`${base}/health`)
+  const response = await fetch(`${running.base}/health`)
   expect(response.headers.get('content-security-policy')).toContain("script-src 'self' 'wasm-unsafe-eval'")
   expect(response.headers.get('content-security-policy')).not.toContain("'unsafe-eval'")
 })
@@ -231,17 +191,17 @@ test('pages carry a policy that allows no code from strings', async () => {
 test('with the database down it says so; when it is back, nothing acknowledged is gone', async () => {
   const id = await create('Kept')
   await insert(id, 'kept', 0, 's1')
-  await database.stop()
+  await running.database.stop()
   const down = await ask(`/projects/${id}`)
   expect(down.status).toBe(503)
   expect(down.body.detail).toContain('cannot be reached')
-  database = await startMariaDb(folder, databasePort)
+  await running.startDatabase()
   expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
 })
 
 test('several app servers before one database: each brings itself up to date', async () => {
   const id = await create('Shared')
-  const other = createApp(pool, pino({ level: 'silent' })).projects
+  const other = createApp(running.pool, pino({ level: 'silent' })).projects
   await other.load(id)
   for (let i = 0; i < 5; i++) expect((await insert(id, `m${i}`, i, `s${i}`)).status).toBe(200)
   // Asked many times at once while it is behind, every answer is the whole document.
@@ -257,7 +217,14 @@ test('several app servers before one database: each brings itself up to date', a
     ])
   }
   const page = loaded[0].doc.pagesInOrder()[0].id
-  await other.append(id, 5, 'from-other', [{ op: 'insert', parent: page, tree: section('s9') }])
+  await other.append(id, {
+    base: 5,
+    head: 'm4',
+    key: 'from-other',
+    by: 'tab-other',
+    at: Date.now(),
+    edits: [{ op: 'insert', parent: page, tree: section('s9') }],
+  })
   expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual([
     's0',
     's1',

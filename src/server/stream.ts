@@ -1,25 +1,40 @@
 /** The live stream of a project: server-sent events, one a batch of edits. */
 import type { Request, Response } from 'express'
-import type { Batch, Projects } from './projects'
+import type { SavedBatch } from '../core/replica/replica'
+import type { Projects } from './projects'
 
 /** How often the log is looked at for what other app servers appended, ms. */
 const POLL = 2000
 
+/**
+ * Sends `ready` first, then `edits` for every batch after `since`; or `apart` alone, when the log does not go on from there.
+ */
 export async function streamProject(projects: Projects, id: string, request: Request, response: Response) {
   const { revision: now } = await projects.load(id)
-  const asked = Number(request.headers['last-event-id'] ?? request.query.since)
-  let sent = Number.isInteger(asked) && asked >= 0 && asked <= now ? asked : now
+  const since = Number(request.query.since)
+  const head = typeof request.query.head === 'string' ? request.query.head : ''
+  const goesOn =
+    Number.isInteger(since) && since >= 0 && since <= now && (await projects.goesOnFrom(id, since, head))
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-cache, no-transform',
     Connection: 'keep-alive',
     'X-Accel-Buffering': 'no',
   })
-  response.write(`retry: 1000\nevent: ready\ndata: ${JSON.stringify({ revision: now })}\n\n`)
-  const send = (batch: Batch) => {
+  const say = (event: string, data: unknown) => {
+    response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
+  }
+  if (!goesOn) {
+    say('apart', { revision: now })
+    response.end()
+    return
+  }
+  say('ready', { revision: now })
+  let sent = since
+  const send = (batch: SavedBatch) => {
     if (batch.revision !== sent + 1) return
     sent = batch.revision
-    response.write(`id: ${batch.revision}\nevent: edits\ndata: ${JSON.stringify(batch)}\n\n`)
+    say('edits', batch)
   }
   let busy = false
   const catchUp = async () => {

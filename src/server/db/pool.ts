@@ -16,21 +16,44 @@ export function openPool(address: DatabaseAddress): Pool {
   })
 }
 
-/** Runs `work` in one transaction; rolled back when it throws. */
+/** The connection broke while a transaction was being committed: whether it was is not known here. */
+export class CommitUnknown extends Error {
+  override name = 'CommitUnknown'
+}
+
+/** A transaction that failed before it was committed: nothing of it was kept. `cause` is why. */
+export class RolledBack extends Error {
+  override name = 'RolledBack'
+}
+
+/**
+ * Runs `work` in one transaction.
+ * @throws what `work` throws for its caller (`passes`); RolledBack or CommitUnknown for everything else
+ */
 export async function transaction<T>(
   pool: Pool,
   work: (connection: PoolConnection) => Promise<T>,
+  passes: (error: unknown) => boolean = () => false,
 ): Promise<T> {
-  const connection = await pool.getConnection()
+  let connection: PoolConnection | undefined
+  let committing = false
   try {
+    connection = await pool.getConnection()
     await connection.beginTransaction()
     const result = await work(connection)
+    committing = true
     await connection.commit()
+    connection.release()
     return result
   } catch (error) {
-    await connection.rollback().catch(() => undefined)
-    throw error
-  } finally {
-    connection.release()
+    if (committing) {
+      // A connection in an unknown state is not used again.
+      connection?.destroy()
+      throw new CommitUnknown('the connection broke while committing', { cause: error })
+    }
+    await connection?.rollback().catch(() => undefined)
+    connection?.release()
+    if (passes(error)) throw error
+    throw new RolledBack('nothing was committed', { cause: error })
   }
 }

@@ -9,7 +9,17 @@ export type ProjectRow = {
   changed_at: Date
   deleted_at: Date | null
 }
-export type BatchRow = { revision: number; batch_key: string; edits: string }
+export type BatchRow = {
+  revision: number
+  batch_key: string
+  /** The key of the batch before. */
+  after: string
+  edits: string
+  author: string
+  made_at: Date | null
+  created_at: Date
+  version: number
+}
 
 const COLUMNS = 'id, name, revision, changed_at, deleted_at'
 
@@ -53,13 +63,12 @@ export async function setDeleted(db: Connection, id: string, deleted: boolean): 
   return result.affectedRows > 0
 }
 
-export const insertBatch = (db: Connection, id: string, revision: number, key: string, edits: string) =>
-  db.execute('INSERT INTO edits (project_id, revision, batch_key, edits) VALUES (?, ?, ?, ?)', [
-    id,
-    revision,
-    key,
-    edits,
-  ])
+export type NewBatch = { revision: number; key: string; by: string; at: Date; edits: string; version: number }
+export const insertBatch = (db: Connection, id: string, batch: NewBatch) =>
+  db.execute(
+    'INSERT INTO edits (project_id, revision, batch_key, edits, author, made_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [id, batch.revision, batch.key, batch.edits, batch.by, batch.at, batch.version],
+  )
 
 export async function batchByKey(db: Connection, id: string, key: string): Promise<number | undefined> {
   const [rows] = await db.execute<RowDataPacket[]>(
@@ -71,10 +80,41 @@ export async function batchByKey(db: Connection, id: string, key: string): Promi
 
 export async function batchesAfter(db: Connection, id: string, revision: number): Promise<BatchRow[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
-    'SELECT revision, batch_key, edits FROM edits WHERE project_id = ? AND revision > ? ORDER BY revision',
+    `SELECT revision, batch_key, edits, author, made_at, created_at, version
+     FROM edits WHERE project_id = ? AND revision >= ? ORDER BY revision`,
     [id, revision],
   )
-  return rows as BatchRow[]
+  // Each says what it goes on from: the one before it is read along.
+  let after = ''
+  return (rows as BatchRow[]).flatMap((row) => {
+    const own = { ...row, after }
+    after = row.batch_key
+    return row.revision > revision ? [own] : []
+  })
+}
+
+/** The key of the batch that made a revision; '' for the project as it was made. */
+export async function keyOf(db: Connection, id: string, revision: number): Promise<string | undefined> {
+  if (revision === 0) return ''
+  const [rows] = await db.execute<RowDataPacket[]>(
+    'SELECT batch_key FROM edits WHERE project_id = ? AND revision = ?',
+    [id, revision],
+  )
+  return rows[0]?.batch_key as string | undefined
+}
+
+/** Which of some keys are in the log, and at which revision. */
+export async function revisionsOfKeys(
+  db: Connection,
+  id: string,
+  keys: readonly string[],
+): Promise<{ key: string; revision: number }[]> {
+  if (keys.length === 0) return []
+  const [rows] = await db.query<RowDataPacket[]>(
+    'SELECT batch_key, revision FROM edits WHERE project_id = ? AND batch_key IN (?)',
+    [id, keys],
+  )
+  return rows.map((row) => ({ key: row.batch_key as string, revision: row.revision as number }))
 }
 
 export const insertSnapshot = (db: Connection, id: string, revision: number, document: string) =>
