@@ -3,6 +3,9 @@ import * as v from 'valibot'
 import { checkedBefore } from '../core/document/open'
 import type { ProjectFile } from '../core/document/schema'
 import type { Edit } from '../core/edits/edit'
+import type { Parked } from '../core/replica/parked'
+import type { SavedBatch } from '../core/replica/replica'
+import { speaker } from './session/tabs'
 
 export class ApiError extends Error {
   override name = 'ApiError'
@@ -16,15 +19,32 @@ export class ApiError extends Error {
   }
 }
 
-const Batch = v.object({ revision: v.number(), key: v.string(), edits: v.array(v.unknown()) })
+const Batch = v.object({
+  revision: v.number(),
+  key: v.string(),
+  after: v.string(),
+  by: v.string(),
+  at: v.string(),
+  edits: v.array(v.unknown()),
+})
 const ProjectList = v.array(
   v.object({ id: v.string(), name: v.string(), revision: v.number(), changed: v.string() }),
 )
 const Created = v.object({ id: v.string() })
-const Opened = v.object({ id: v.string(), name: v.string(), revision: v.number(), file: v.unknown() })
+const Opened = v.object({
+  id: v.string(),
+  name: v.string(),
+  revision: v.number(),
+  head: v.string(),
+  file: v.unknown(),
+})
+const Known = v.array(v.object({ key: v.string(), revision: v.number() }))
+const ParkedList = v.array(v.object({ id: v.string(), at: v.number(), edits: v.array(v.unknown()) }))
 
 export type ListedProject = v.InferOutput<typeof ProjectList>[number]
-export type RemoteBatch = { revision: number; key: string; edits: Edit[] }
+
+/** Says who speaks; a page of another site cannot send it. */
+const SPEAKER = 'X-Just-Lattice'
 
 async function ask<S extends v.GenericSchema>(
   schema: S | undefined,
@@ -36,7 +56,10 @@ async function ask<S extends v.GenericSchema>(
   try {
     response = await fetch(path, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      headers: {
+        [SPEAKER]: speaker(),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      },
       body: body === undefined ? undefined : JSON.stringify(body),
     })
   } catch {
@@ -66,18 +89,40 @@ export const api = {
   restore: (id: string) => ask(undefined, at(id, '/restore'), 'POST', {}),
   pictureUrl: (id: string, revision: number) => at(id, `/picture.svg?revision=${revision}`),
   handoffUrl: (id: string) => at(id, '/handoff.zip'),
-  streamUrl: (id: string, since: number) => at(id, `/stream?since=${since}`),
+  streamUrl: (id: string, since: number, head: string) =>
+    at(id, `/stream?since=${since}&head=${encodeURIComponent(head)}`),
 
-  async open(id: string): Promise<{ id: string; revision: number; file: ProjectFile }> {
-    const opened = await ask(Opened, at(id))
-    return { id: opened.id, revision: opened.revision, file: checkedBefore(opened.file) }
+  async open(id: string): Promise<{ revision: number; head: string; file: ProjectFile }> {
+    const { revision, head, file } = await ask(Opened, at(id))
+    return { revision, head, file: checkedBefore(file) }
   },
 
-  async append(id: string, base: number, key: string, edits: Edit[]): Promise<{ revision: number }> {
-    return ask(v.object({ revision: v.number() }), at(id, '/edits'), 'POST', { base, key, edits })
-  },
+  append: (
+    id: string,
+    batch: { base: number; head: string; key: string; at: number; edits: Edit[] },
+  ): Promise<{ revision: number }> =>
+    ask(v.object({ revision: v.number() }), at(id, '/edits'), 'POST', batch),
+
+  since: async (id: string, revision: number, head: string): Promise<SavedBatch[]> =>
+    (await ask(
+      v.array(Batch),
+      at(id, `/edits?since=${revision}&head=${encodeURIComponent(head)}`),
+    )) as SavedBatch[],
+
+  known: (id: string, keys: string[]) => ask(Known, at(id, '/edits/known'), 'POST', { keys }),
+
+  parked: async (id: string) => (await ask(ParkedList, at(id, '/parked'))) as unknown as Parked[],
+  park: (id: string, parked: Parked) =>
+    ask(
+      v.object({ dismissed: v.boolean() }),
+      at(id, `/parked/${encodeURIComponent(parked.id)}`),
+      'PUT',
+      parked,
+    ),
+  dismiss: (id: string, parked: string) =>
+    ask(undefined, at(id, `/parked/${encodeURIComponent(parked)}`), 'DELETE'),
 }
 
-export function readBatch(value: unknown): RemoteBatch {
-  return v.parse(Batch, value) as RemoteBatch
+export function readBatch(value: unknown): SavedBatch {
+  return v.parse(Batch, value) as SavedBatch
 }

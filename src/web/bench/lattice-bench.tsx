@@ -1,6 +1,7 @@
 /** The lattice bench: say what is known, the rest is solved and drawn at once. */
 import { useEffect, useState } from 'react'
-import type { View, ViewLattice } from '../../core/document/schema'
+import type { ViewLattice } from '../../core/document/schema'
+import type { ViewValues } from '../../core/edits/edit'
 import {
   formatPx,
   gutterCount,
@@ -67,16 +68,8 @@ export function LatticeBench() {
     )
     changeViews(editor, views, `Lattice of ${view.name}`, `bench-${gesture}`)
   }
-  const setView = (part: Partial<View>, label: string) =>
-    editor.commit(
-      [
-        {
-          op: 'views',
-          views: editor.doc.views.map((each) => (each.id === view.id ? { ...each, ...part } : each)),
-        },
-      ],
-      label,
-    )
+  const setView = (part: ViewValues, label: string) =>
+    editor.commit([{ op: 'views', change: { [view.id]: part } }], label)
   const setLattice = (part: Partial<ViewLattice>) =>
     setView({ lattice: { ...view.lattice, ...part } }, `Lattice of ${view.name}`)
 
@@ -300,7 +293,7 @@ export function LatticeBench() {
               unit=" px"
               context={{ min: 100, max: view.width, whole: view.width }}
               onChange={(safe) => setView({ safe }, `Safe area of ${view.name}`)}
-              onClear={() => setView({ safe: undefined }, `No safe area on ${view.name}`)}
+              onClear={() => setView({ safe: null }, `No safe area on ${view.name}`)}
             />
           </div>
           {view.breakpoint !== null && (

@@ -1,5 +1,6 @@
 /** Changing views' lattices: where columns become fewer or much narrower, what would no longer fit is told first. */
 import type { View } from '../../core/document/schema'
+import { viewEdits } from '../../core/edits/views'
 import { growsTight } from '../../core/lattice/fit'
 import { askLayout } from '../session/layout-worker'
 import type { Editor } from './editor-state'
@@ -10,10 +11,12 @@ let asked = 0
 /** Commits `views`, at once or when the user has said so. */
 export function changeViews(editor: Editor, views: View[], label: string, gesture?: string) {
   const now = ++asked
+  // Only what is asked here: what others change meanwhile stays.
+  const edits = viewEdits(editor.doc.views, views)
   const commit = () => {
     asked++
     editor.set({ latticeQuestion: undefined })
-    editor.commit([{ op: 'views', views }], label, gesture)
+    editor.commit(edits, label, gesture)
   }
   const before = new Map(editor.doc.views.map((view) => [view.id, view]))
   const tight = views.some((view) => before.has(view.id) && growsTight(before.get(view.id)!, view))

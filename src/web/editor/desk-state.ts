@@ -41,6 +41,7 @@ export class DeskState {
     | 'budget'
     | 'areas'
     | 'history'
+    | 'parked'
     | 'look'
     | 'find'
     | undefined

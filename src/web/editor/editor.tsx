@@ -6,6 +6,7 @@ import { Ledger } from '../ledger/ledger'
 import { commandFor, keysOf } from '../palette/commands'
 import { Palette } from '../palette/palette'
 import { Shortcuts } from '../palette/shortcuts-dialog'
+import { PanelBoundary } from '../parts/panel-boundary'
 import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
@@ -19,6 +20,7 @@ import { HistoryDialog } from './history-dialog'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
 import { PageDialog, ViewsDialog } from './page-dialog'
+import { ParkedDialog } from './parked-dialog'
 import { recallDesk, rememberDesk } from './remembered'
 import { TopBar } from './top-bar'
 import { EditorContext, useEditor } from './use-editor'
@@ -90,13 +92,27 @@ function Desk() {
   })
   return (
     <div className="flex h-full flex-col">
-      <TopBar />
+      <PanelBoundary name="The bar">
+        <TopBar />
+      </PanelBoundary>
       <main className="flex min-h-0 flex-1">
-        {editor.panels.ledger && <Ledger />}
-        <Board />
-        {editor.panels.spec && <Spec />}
+        {editor.panels.ledger && (
+          <PanelBoundary name="The ledger" className="w-[236px] flex-none">
+            <Ledger />
+          </PanelBoundary>
+        )}
+        <PanelBoundary name="The board" className="flex-1">
+          <Board />
+        </PanelBoundary>
+        {editor.panels.spec && (
+          <PanelBoundary name="The spec" className="w-[286px] flex-none">
+            <Spec />
+          </PanelBoundary>
+        )}
       </main>
-      <Shelf />
+      <PanelBoundary name="The shelf">
+        <Shelf />
+      </PanelBoundary>
       {editor.session.notice && (
         <div
           role="alert"
@@ -112,21 +128,30 @@ function Desk() {
           </button>
         </div>
       )}
-      <LatticeQuestion />
+      <PanelBoundary name="The lattice question">
+        <LatticeQuestion />
+      </PanelBoundary>
       <div className="sr-only" aria-live="polite">
         {editor.announcement}
       </div>
-      {editor.dialog === 'page' && <PageDialog />}
-      {editor.dialog === 'views' && <ViewsDialog />}
-      {editor.dialog === 'palette' && <Palette />}
-      {editor.dialog === 'shortcuts' && <Shortcuts />}
-      {editor.dialog === 'settle' && <SettleDialog />}
-      {editor.dialog === 'repeat' && <RepeatDialog />}
-      {editor.dialog === 'budget' && <BudgetDialog />}
-      {editor.dialog === 'areas' && <AreasDialog />}
-      {editor.dialog === 'history' && <HistoryDialog />}
-      {editor.dialog === 'look' && <LookDialog />}
-      {editor.dialog === 'find' && <FindDialog />}
+      <PanelBoundary
+        key={editor.dialog}
+        name="The dialog"
+        className="fixed inset-x-0 bottom-14 z-50 mx-auto w-[420px]"
+      >
+        {editor.dialog === 'page' && <PageDialog />}
+        {editor.dialog === 'views' && <ViewsDialog />}
+        {editor.dialog === 'palette' && <Palette />}
+        {editor.dialog === 'shortcuts' && <Shortcuts />}
+        {editor.dialog === 'settle' && <SettleDialog />}
+        {editor.dialog === 'repeat' && <RepeatDialog />}
+        {editor.dialog === 'budget' && <BudgetDialog />}
+        {editor.dialog === 'areas' && <AreasDialog />}
+        {editor.dialog === 'history' && <HistoryDialog />}
+        {editor.dialog === 'look' && <LookDialog />}
+        {editor.dialog === 'find' && <FindDialog />}
+        {editor.dialog === 'parked' && <ParkedDialog />}
+      </PanelBoundary>
     </div>
   )
 }

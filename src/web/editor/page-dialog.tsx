@@ -3,6 +3,7 @@
 import { generateKeyBetween } from 'fractional-indexing'
 import { useState } from 'react'
 import type { View } from '../../core/document/schema'
+import { viewEdits } from '../../core/edits/views'
 import { slug } from '../../core/handoff/names'
 import { readQuantity } from '../../core/quantity/arithmetic'
 import { COMMON_WIDTHS, nameForWidth, withView } from '../../core/shelf/starter'
@@ -102,10 +103,7 @@ export function PageDialog() {
     const used = views.filter(
       (view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id),
     )
-    const edits = [
-      ...(used.length === doc.views.length ? [] : [{ op: 'views' as const, views: used }]),
-      { op: 'page' as const, id, page },
-    ]
+    const edits = [...viewEdits(doc.views, used), { op: 'page' as const, id, page }]
     if (!editor.commit(edits, `New page ${clean}`)) return setProblem(editor.session.notice)
     editor.openPage(id)
     editor.set({
@@ -231,7 +229,7 @@ export function ViewsDialog() {
                 const rest = doc.views
                   .filter((each) => each.id !== view.id)
                   .map((each, k) => (k === 0 ? { ...each, breakpoint: null } : each))
-                const ok = editor.commit([{ op: 'views', views: rest }], `Remove view ${view.name}`)
+                const ok = editor.commit(viewEdits(doc.views, rest), `Remove view ${view.name}`)
                 setProblem(ok ? undefined : editor.session.notice)
                 if (!ok) editor.session.say(undefined)
               }}
@@ -252,7 +250,7 @@ export function ViewsDialog() {
         onAdd={(width, title) => {
           const next = withView(doc.views, title, width, makeId())
           if (typeof next === 'string') return next
-          return editor.commit([{ op: 'views', views: next }], `Add view ${title}`)
+          return editor.commit(viewEdits(doc.views, next), `Add view ${title}`)
             ? undefined
             : editor.session.notice
         }}

@@ -88,6 +88,7 @@ export function TopBar() {
           <Settings2 {...ICON} />
         </button>
       </div>
+      <SetAside />
       <SavedState />
       <div className="flex">
         <button
@@ -128,19 +129,45 @@ export function TopBar() {
   )
 }
 
+const sentence = (words = '') => (words ? `${words.charAt(0).toUpperCase()}${words.slice(1)}.` : '')
+
+/** What came too late, while there is any. */
+function SetAside() {
+  const editor = useEditor()
+  const count = editor.session.parked.list.length
+  if (count === 0) return null
+  return (
+    <button
+      type="button"
+      className="flex-none rounded-[3px] bg-(--gold-wash) px-2 py-1 text-[12px] font-semibold text-(--gold-text)"
+      title="Changes of yours that came too late: look at them"
+      onClick={() => editor.set({ dialog: 'parked' })}
+    >
+      {count} set aside
+    </button>
+  )
+}
+
 function SavedState() {
   const { session } = useEditor()
   const { kind, detail } = session.saveState
-  const words = { saved: 'Saved', saving: 'Saving …', waiting: 'Kept in this browser' }[kind]
+  const words = {
+    saved: 'Saved',
+    saving: 'Saving …',
+    waiting: 'Kept in this browser',
+    unkept: 'Not saved, not kept',
+  }[kind]
   return (
     <span
       role="status"
       data-saved={kind}
-      className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : 'soft'}`}
+      className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-[3px] bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
       title={
         kind === 'waiting'
-          ? `${detail ?? ''}. Your changes are safe here and go out as soon as it answers.`
-          : undefined
+          ? `${sentence(detail)} Your changes are safe here and go out as soon as it answers.`
+          : kind === 'unkept'
+            ? `${sentence(detail)} Leave this tab open until they are saved, or hand off the project file.`
+            : undefined
       }
     >
       <i

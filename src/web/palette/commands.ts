@@ -225,6 +225,12 @@ export const COMMANDS: Command[] = [
     run: (editor) => editor.set({ dialog: 'history' }),
   },
   {
+    id: 'set-aside',
+    name: 'Changes set aside …',
+    group: 'Project',
+    run: (editor) => editor.set({ dialog: 'parked' }),
+  },
+  {
     id: 'clean',
     name: 'Hide the tools, or bring them back',
     group: 'Board',

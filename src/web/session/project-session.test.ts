@@ -1,250 +1,290 @@
 /** Tabs on one project, against a server in memory and a network that fails: nothing is lost, nothing is done twice. */
-import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { Document } from '../../core/document/document'
-import type { ProjectFile } from '../../core/document/schema'
-import { applyAll } from '../../core/edits/apply'
-import { type Edit, EditError } from '../../core/edits/edit'
-import { starterProject } from '../../core/shelf/starter'
-import { ProjectSession } from './project-session'
+import { fileOf, insert, pad, World } from './test-world'
+import { ApiError } from './wire'
 
-type Batch = { revision: number; key: string; edits: Edit[] }
-/** What happens to the next requests: answered, never arrived, or answered with nobody to hear it. */
-type Fate = 'well' | 'lost' | 'unheard'
-
-/** Answers as the real one does: one log, a key for each batch, 409 with what was missed. */
-class Server {
-  readonly doc: Document
-  readonly log: Batch[] = []
-  readonly streams = new Set<FakeStream>()
-  fates: Fate[] = []
-
-  constructor(private readonly file: ProjectFile) {
-    this.doc = Document.fromFile(structuredClone(file))
-  }
-
-  answer(path: string, body: unknown): { status: number; value: unknown } {
-    if (!path.endsWith('/edits')) {
-      const doc = Document.fromFile(structuredClone(this.file))
-      for (const batch of this.log) applyAll(doc, structuredClone(batch.edits))
-      return { status: 200, value: { id: 'p', name: 'Test', revision: this.log.length, file: doc.toFile() } }
-    }
-    const { base, key, edits } = structuredClone(body) as { base: number; key: string; edits: Edit[] }
-    const known = this.log.find((batch) => batch.key === key)
-    if (known) return { status: 200, value: { revision: known.revision } }
-    if (base < this.log.length) return { status: 409, value: { missed: this.log.slice(base) } }
-    try {
-      applyAll(this.doc, edits)
-    } catch (error) {
-      if (!(error instanceof EditError)) throw error
-      return { status: 422, value: { detail: error.message } }
-    }
-    const batch = { revision: this.log.length + 1, key, edits }
-    this.log.push(batch)
-    for (const stream of this.streams) stream.tell(batch)
-    return { status: 200, value: { revision: batch.revision } }
-  }
-
-  fetch = async (path: string, init: { body?: string } = {}) => {
-    const fate = this.fates.shift() ?? 'well'
-    if (fate === 'lost') throw new TypeError('no network')
-    const { status, value } = this.answer(path, init.body && JSON.parse(init.body))
-    if (fate === 'unheard') throw new TypeError('no network')
-    const text = JSON.stringify(value)
-    return { ok: status < 400, status, json: async () => JSON.parse(text) }
-  }
-}
-
-let server: Server
-
-/** Tells what it is told some time later, or never while it is deaf. */
-class FakeStream {
-  private listener: ((event: { data: string }) => void) | undefined
-  static deaf = false
-  constructor() {
-    server.streams.add(this)
-  }
-  addEventListener(_name: string, listener: (event: { data: string }) => void) {
-    this.listener = listener
-  }
-  tell(batch: Batch) {
-    if (FakeStream.deaf) return
-    const data = JSON.stringify(batch)
-    setTimeout(() => this.listener?.({ data }), 20)
-  }
-  close() {
-    server.streams.delete(this)
-  }
-}
-
-function memoryStore() {
-  const kept = new Map<string, string>()
-  return {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  }
-}
-
-beforeEach(() => {
+let world: World
+beforeEach(async () => {
   vi.useFakeTimers()
-  const file = starterProject('Test', 'home')
-  file.pages[0].sections = ['a', 'b', 'c'].map((id) => ({
-    id,
-    kind: 'section',
-    name: id,
-    order: id,
-    props: {},
-    children: [{ id: `${id}1`, kind: 'box', name: 'Box', order: 'a', props: {} }],
-  }))
-  server = new Server(file)
-  FakeStream.deaf = false
-  vi.stubGlobal('fetch', server.fetch)
-  vi.stubGlobal('EventSource', FakeStream)
-  vi.stubGlobal('localStorage', memoryStore())
-  vi.stubGlobal('sessionStorage', memoryStore())
-  vi.stubGlobal('addEventListener', () => undefined)
-  vi.stubGlobal('removeEventListener', () => undefined)
+  vi.stubGlobal('localStorage', { getItem: () => null, removeItem: () => undefined })
+  vi.stubGlobal('indexedDB', new IDBFactory())
+  world = await settled(new World().begin())
 })
 afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
 })
 
-const file = (doc: Document) => JSON.stringify(doc.toFile())
-const pad = (node: string, paddingTop: number): Edit => ({ op: 'set', node, props: { paddingTop } })
-const insert = (id: string): Edit => ({
-  op: 'insert',
-  parent: 'home',
-  tree: { id, kind: 'section', name: id, order: 'm', props: {} },
-})
+/** What a promise comes to while time goes on. */
+async function settled<T>(promise: Promise<T>): Promise<T> {
+  let done = false
+  const both = promise.finally(() => {
+    done = true
+  })
+  both.catch(() => undefined)
+  while (!done) await vi.advanceTimersByTimeAsync(5)
+  return both
+}
 const calm = () => vi.advanceTimersByTimeAsync(60_000)
+const open = () => settled(world.tab())
 
 describe('one tab', () => {
   test('what is committed is on the server, and says so', async () => {
-    const tab = await ProjectSession.open('p')
-    expect(tab.commit([pad('a', 8)], 'Pad')).toBe(true)
-    expect(tab.saveState.kind).toBe('saving')
+    const { session } = await open()
+    expect(session.commit([pad('a', 8)], 'Pad')).toBe(true)
+    expect(session.saveState.kind).toBe('saving')
     await calm()
-    expect(tab.saveState.kind).toBe('saved')
-    expect(server.doc.node('a').props.paddingTop).toBe(8)
-    tab.close()
+    expect(session.saveState.kind).toBe('saved')
+    expect(world.server.doc.node('a').props.paddingTop).toBe(8)
+  })
+
+  test('every batch says who made it and when', async () => {
+    const tab = await open()
+    const now = Date.now()
+    tab.session.commit([pad('a', 8)], 'Pad')
+    await calm()
+    const [batch] = world.server.log
+    expect(batch.by).toBe(tab.id)
+    expect(Math.abs(Date.parse(batch.at) - now)).toBeLessThan(2000)
   })
 
   test('a gesture is one step and few batches', async () => {
-    const tab = await ProjectSession.open('p')
-    for (let i = 1; i <= 30; i++) tab.commit([pad('a', i)], 'Drag', 'drag-1')
-    expect(tab.history).toEqual({ labels: ['Drag'], done: 1 })
+    const { session } = await open()
+    for (let i = 1; i <= 30; i++) session.commit([pad('a', i)], 'Drag', 'drag-1')
+    expect(session.history).toEqual({ labels: ['Drag'], done: 1 })
     await calm()
-    expect(server.log.length).toBe(1)
-    tab.undo()
+    expect(world.server.log.length).toBe(1)
+    session.undo()
     await calm()
-    expect(server.doc.node('a').props.paddingTop).toBeUndefined()
-    tab.close()
+    expect(world.server.doc.node('a').props.paddingTop).toBeUndefined()
   })
 
   test('a refused edit changes nothing and is said', async () => {
-    const tab = await ProjectSession.open('p')
-    const before = file(tab.doc)
-    expect(tab.commit([pad('a', 4), { op: 'remove', node: 'nowhere' }], 'Two')).toBe(false)
-    expect(tab.notice).toContain('nowhere')
-    expect(file(tab.doc)).toBe(before)
+    const { session } = await open()
+    const before = fileOf(session.doc)
+    expect(session.commit([pad('a', 4), { op: 'remove', node: 'nowhere' }], 'Two')).toBe(false)
+    expect(session.notice).toContain('nowhere')
+    expect(fileOf(session.doc)).toBe(before)
     await calm()
-    expect(server.log).toEqual([])
-    tab.close()
+    expect(world.server.log).toEqual([])
   })
 
   test('an answer that was not heard: sent again, done once', async () => {
-    const tab = await ProjectSession.open('p')
-    FakeStream.deaf = true
-    server.fates = ['unheard', 'lost', 'well']
-    tab.commit([{ op: 'remove', node: 'b' }], 'Remove')
+    const tab = await open()
+    tab.deaf = true
+    tab.fates.push('unheard', 'lost', 'well')
+    tab.session.commit([{ op: 'remove', node: 'b' }], 'Remove')
     await vi.advanceTimersByTimeAsync(400)
-    expect(tab.saveState).toMatchObject({ kind: 'waiting', detail: 'the server does not answer' })
+    expect(tab.session.saveState).toMatchObject({ kind: 'waiting', detail: 'the server does not answer' })
     await calm()
-    expect(tab.saveState.kind).toBe('saved')
-    expect(server.log.length).toBe(1)
-    tab.close()
+    expect(tab.session.saveState.kind).toBe('saved')
+    expect(world.server.log.length).toBe(1)
   })
 
-  test('what was not sent before the tab closed is there in the next', async () => {
-    const tab = await ProjectSession.open('p')
-    server.fates = Array(50).fill('lost')
-    tab.commit([pad('c', 40)], 'Pad')
-    tab.close()
+  test('one bad edit does not take its neighbours with it; one too large does not block those behind it', async () => {
+    const { session } = await open()
+    world.server.faults.push(
+      new ApiError(422, 'not this one', { refused: [{ index: 1, reason: 'not this one' }] }),
+      ...Array.from({ length: 3 }, () => new ApiError(413, 'the request is larger than 24 MB')),
+    )
+    session.commit([pad('a', 1), pad('b', 2), pad('c', 3), pad('a1', 4)], 'Pads')
+    session.commit([insert('later')], 'Insert')
     await calm()
-    server.fates = []
-    expect(server.log).toEqual([])
-    const next = await ProjectSession.open('p')
-    expect(next.doc.node('c').props.paddingTop).toBe(40)
+    const { doc } = world.server
+    expect(['a', 'b', 'c', 'a1'].map((id) => doc.node(id).props.paddingTop)).toEqual([
+      undefined,
+      undefined,
+      3,
+      4,
+    ])
+    expect(doc.nodes.has('later')).toBe(true)
+    expect(session.saveState.kind).toBe('saved')
+    expect(session.parked.list.map((each) => [each.reason, each.edits])).toEqual([
+      ['not this one', [pad('b', 2)]],
+      ['the request is larger than 24 MB', [pad('a', 1)]],
+    ])
+    expect(fileOf(session.doc)).toBe(fileOf(doc))
+  })
+})
+
+describe('kept in this browser', () => {
+  test('is said only once it is on disk; and not where it cannot be', async () => {
+    const tab = await open()
+    tab.fates.push(...Array(200).fill('lost'))
+    let release = () => {}
+    const write = world.keep!.write.bind(world.keep)
+    world.keep!.write = (...args) =>
+      new Promise((resolve, reject) => {
+        release = () => write(...args).then(resolve, reject)
+      })
+    tab.session.commit([pad('c', 40)], 'Pad')
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(tab.session.saveState.kind).toBe('saving')
+    release()
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(tab.session.saveState.kind).toBe('waiting')
+
+    world.keep!.write = () => Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
+    tab.session.commit([pad('b', 41)], 'Pad')
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(tab.session.saveState.kind).toBe('unkept')
+    expect(tab.session.saveState.detail).toContain('its store is full')
+    tab.fates.length = 0
     await calm()
-    expect(server.doc.node('c').props.paddingTop).toBe(40)
-    expect(next.canUndo).toBe('Pad')
-    next.close()
+    expect(tab.session.saveState.kind).toBe('saved')
+    expect(world.server.doc.node('b').props.paddingTop).toBe(41)
+  })
+
+  test('a browser killed the moment after loses nothing: the next tab has it, and its undo where it was reloaded', async () => {
+    const tab = await open()
+    tab.fates.push(...Array(200).fill('lost'))
+    tab.session.commit([pad('c', 40)], 'Pad')
+    await vi.advanceTimersByTimeAsync(100)
+    expect(world.server.log).toEqual([])
+    await settled(tab.reload().catch(() => undefined))
+    tab.fates.length = 0
+    const again = await settled(tab.reload())
+    expect(again.doc.node('c').props.paddingTop).toBe(40)
+    expect(again.canUndo).toBe('Pad')
+    again.undo()
+    await calm()
+    expect(world.server.doc.node('c').props.paddingTop).toBeUndefined()
+
+    tab.fates.push(...Array(200).fill('lost'))
+    again.commit([pad('b', 41)], 'Pad')
+    await vi.advanceTimersByTimeAsync(100)
+    world.end(tab, 'kill')
+    const next = await open()
+    await calm()
+    expect(next.session.doc.node('b').props.paddingTop).toBe(41)
+    expect(world.server.doc.node('b').props.paddingTop).toBe(41)
+  })
+
+  test('two tabs keep a log each; one that is closed offline is taken over by the other', async () => {
+    const [one, other] = [await open(), await open()]
+    for (const tab of [one, other]) tab.fates.push(...Array(40).fill('lost'))
+    one.session.commit([pad('a', 1)], 'Pad')
+    other.session.commit([pad('b', 2)], 'Pad')
+    await vi.advanceTimersByTimeAsync(200)
+    expect([...(await settled(world.keep!.logs('p'))).values()].map((log) => log.length)).toEqual([1, 1])
+    world.end(one, 'kill')
+    other.fates.length = 0
+    await calm()
+    expect(other.session.doc.node('a').props.paddingTop).toBe(1)
+    expect(fileOf(world.server.doc)).toBe(fileOf(other.session.doc))
+    expect((await settled(world.keep!.logs('p'))).size).toBe(0)
+  })
+
+  test('a batch that the server has is not applied again, whatever happened since', async () => {
+    const tab = await open()
+    tab.deaf = true
+    tab.fates.push('unheard', ...Array(40).fill('lost'))
+    tab.session.commit([pad('a', 10)], 'Pad')
+    await vi.advanceTimersByTimeAsync(300)
+    expect(world.server.log.length).toBe(1)
+    world.end(tab, 'kill')
+    const other = await open()
+    other.session.commit([pad('a', 77)], 'Pad')
+    await calm()
+    expect(other.session.doc.node('a').props.paddingTop).toBe(77)
+    expect(world.server.doc.node('a').props.paddingTop).toBe(77)
+    expect(world.server.log.map((batch) => batch.edits)).toEqual([[pad('a', 10)], [pad('a', 77)]])
   })
 })
 
 describe('two tabs', () => {
-  test('one removes what the other changes: the change is dropped and said, all agree', async () => {
-    const one = await ProjectSession.open('p')
-    const two = await ProjectSession.open('p')
-    FakeStream.deaf = true
-    one.commit([{ op: 'remove', node: 'a' }], 'Remove')
+  test('one removes what the other changes: the change is set aside on both sides, said, and put back', async () => {
+    const [one, other] = [await open(), await open()]
+    other.deaf = true
+    one.session.commit([{ op: 'remove', node: 'a' }], 'Remove')
     await vi.advanceTimersByTimeAsync(500)
-    two.commit([pad('a1', 12)], 'Pad')
+    other.session.commit([pad('a1', 12)], 'Pad')
     await calm()
-    expect(two.notice).toContain('a change of yours no longer applies')
-    expect(file(two.doc)).toBe(file(server.doc))
-    one.close()
-    two.close()
+    expect(other.session.notice).toContain('does not fit any more (somebody else removed “a”)')
+    expect(other.session.parked.list.length).toBe(1)
+    expect(world.server.parked.size).toBe(1)
+    expect((await settled(world.keep!.parked('p'))).length).toBe(1)
+    expect(fileOf(other.session.doc)).toBe(fileOf(world.server.doc))
+    // A tab that opens later sees it too; dismissed there, it is gone everywhere.
+    const third = await open()
+    const [parked] = third.session.parked.list
+    await settled(third.session.parked.dismiss(parked.id))
+    expect([...world.server.parked.values()]).toEqual([undefined])
+    expect((await settled(other.reload())).parked.list).toEqual([])
   })
 
-  test('whatever they do and whatever the network does, all agree in the end', async () => {
-    const act = fc.record({
-      tab: fc.nat(1),
-      what: fc.constantFrom('pad', 'pad', 'remove', 'insert', 'undo', 'redo', 'wait') as fc.Arbitrary<string>,
-      value: fc.nat(60),
-      fate: fc.constantFrom<Fate>('well', 'well', 'lost', 'unheard'),
-      deaf: fc.boolean(),
-    })
-    let made = 0
-    await fc.assert(
-      fc.asyncProperty(fc.array(act, { minLength: 1, maxLength: 25 }), async (acts) => {
-        server = new Server(server.doc.toFile())
-        vi.stubGlobal('fetch', server.fetch)
-        vi.stubGlobal('localStorage', memoryStore())
-        vi.stubGlobal('sessionStorage', memoryStore())
-        FakeStream.deaf = false
-        const tabs = [await ProjectSession.open('p'), await ProjectSession.open('p')]
-        for (const { tab, what, value, fate, deaf } of acts) {
-          const own = tabs[tab]
-          FakeStream.deaf = deaf
-          server.fates.push(fate)
-          const blocks = [...own.doc.nodes.values()].filter((node) => node.kind !== 'page')
-          const block = blocks[value % Math.max(1, blocks.length)]
-          if (what === 'wait') await vi.advanceTimersByTimeAsync(value * 10)
-          else if (what === 'undo') own.undo()
-          else if (what === 'redo') own.redo()
-          else if (what === 'insert') {
-            own.commit([insert(`n${made++}`)], 'Insert')
-          } else if (block)
-            own.commit([what === 'pad' ? pad(block.id, value) : { op: 'remove', node: block.id }], what)
-        }
-        FakeStream.deaf = false
-        server.fates = []
-        await calm()
-        // What a deaf tab missed it learns with its next change; the first to speak, with the other's.
-        for (const tab of [...tabs, tabs[0]]) {
-          tab.commit([insert(`n${made++}`)], 'Insert')
-          await calm()
-        }
-        for (const tab of tabs) {
-          expect(tab.saveState.kind).toBe('saved')
-          expect(file(tab.doc)).toBe(file(server.doc))
-          tab.close()
-        }
-      }),
-      { numRuns: 60 },
-    )
+  test('after a reload undo does not take back what others changed meanwhile', async () => {
+    const [one, other] = [await open(), await open()]
+    one.session.commit([pad('a', 5), pad('b', 5)], 'Pad')
+    await calm()
+    one.session.close()
+    other.session.commit([pad('a', 60)], 'Pad')
+    await calm()
+    const again = await settled(one.open())
+    expect(again.canUndo).toBe('Pad')
+    again.undo()
+    await calm()
+    expect(world.server.doc.node('a').props.paddingTop).toBe(60)
+    expect(world.server.doc.node('b').props.paddingTop).toBeUndefined()
+    expect(again.notice).toContain('somebody else has changed it since')
+  })
+
+  test('a stream that breaks off comes back with everything missed', async () => {
+    const [one, other] = [await open(), await open()]
+    other.fates.push(...Array(6).fill('lost'))
+    for (const stream of [...world.server.streams]) world.server.streams.delete(stream)
+    one.session.commit([pad('a', 3)], 'Pad')
+    await calm()
+    expect(other.session.doc.node('a').props.paddingTop).toBeUndefined()
+    // What the browser says when a stream ends; see the real browsers' tests for that it does.
+    other.session.close()
+    other.fates.length = 0
+    await settled(other.open())
+    expect(other.session.doc.node('a').props.paddingTop).toBe(3)
+  })
+
+  test('a server that was set back is noticed; what it had confirmed is sent again, by whoever has it', async () => {
+    const [one, other] = [await open(), await open()]
+    one.session.commit([pad('a', 1)], 'Pad')
+    await calm()
+    other.session.commit([insert('theirs')], 'Insert')
+    await calm()
+    world.server.setBack(0)
+    one.session.commit([pad('c', 3)], 'Pad')
+    await calm()
+    expect(one.session.notice).toContain('the server was at an earlier state (0) than this tab (2)')
+    other.session.commit([pad('b', 2)], 'Pad')
+    await calm()
+    const { doc, log } = world.server
+    expect(['a', 'b', 'c'].map((id) => doc.node(id).props.paddingTop)).toEqual([1, 2, 3])
+    expect(doc.nodes.has('theirs')).toBe(true)
+    expect(log.length).toBe(4)
+    for (const tab of [one, other]) {
+      expect(fileOf(tab.session.doc)).toBe(fileOf(doc))
+      expect(tab.session.saveState.kind).toBe('saved')
+    }
+  })
+
+  test('a server that was set back and has gone on with others’ work is noticed too', async () => {
+    const one = await open()
+    one.session.commit([pad('a', 1)], 'Pad')
+    await calm()
+    one.session.commit([pad('b', 2)], 'Pad')
+    await calm()
+    world.server.setBack(1)
+    for (const [i, node] of ['c', 'c1', 'a1'].entries())
+      world.server.append('other', {
+        base: 1 + i,
+        head: world.server.head,
+        key: `k${i}`,
+        at: 0,
+        edits: [pad(node, 9)],
+      })
+    one.session.commit([insert('mine')], 'Insert')
+    await calm()
+    const { doc } = world.server
+    expect(['a', 'b', 'c', 'c1', 'a1'].map((id) => doc.node(id).props.paddingTop)).toEqual([1, 2, 9, 9, 9])
+    expect(doc.nodes.has('mine')).toBe(true)
+    expect(fileOf(one.session.doc)).toBe(fileOf(doc))
   })
 })

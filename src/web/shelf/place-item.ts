@@ -2,9 +2,11 @@
 import { endOfPage } from '../../core/arrange/budget'
 import { orderAt, sectionOf } from '../../core/arrange/order'
 import { holdsBlocks } from '../../core/document/kinds'
+import { linkFrom } from '../../core/document/links'
 import type { Asset, NodeTree } from '../../core/document/schema'
+import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
-import { Builder, plant } from '../../core/shelf/build'
+import { Builder, type Draft, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
 
@@ -28,6 +30,10 @@ export function blockPlace(editor: Editor): { parent: string; index: number } | 
   return last ? { parent: last, index: doc.node(last).children.length } : undefined
 }
 
+/** The item's blocks; a link to the site's beginning leads to the page that is there. */
+const planted = (editor: Editor, draft: Draft, order: string): NodeTree =>
+  treeWithLinks(plant(draft, makeId, order), (link) => linkFrom(editor.doc.pages.values(), link))
+
 export function placeItem(editor: Editor, item: ShelfItem) {
   const { doc } = editor
   if (!editor.page) return
@@ -35,11 +41,11 @@ export function placeItem(editor: Editor, item: ShelfItem) {
   const draft = item.build(builder)
   if (item.shelf === 'sections') {
     const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)
-    const tree = plant(draft, makeId, orderAt(doc, editor.pageId, index))
+    const tree = planted(editor, draft, orderAt(doc, editor.pageId, index))
     insert(editor, [{ op: 'insert', parent: editor.pageId, tree }], tree, `Place ${item.name}`)
     return
   }
-  placeBlock(editor, (order) => plant(draft, makeId, order), `Place ${item.name}`)
+  placeBlock(editor, (order) => planted(editor, draft, order), `Place ${item.name}`)
 }
 
 /** Places a picture; one that the project does not have yet is added in the same step. */

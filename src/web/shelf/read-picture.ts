@@ -1,8 +1,21 @@
 /** Taking in a picture file: what it is, how large, or why it cannot be used. */
+import createDOMPurify, { type DOMPurify } from 'dompurify'
 import type { Asset } from '../../core/document/schema'
+import { cleanSvg, forPictures } from '../../core/handoff/svg-policy'
 
 const TYPES: Asset['type'][] = ['image/svg+xml', 'image/png', 'image/jpeg', 'image/webp']
 const MOST = 8_000_000
+
+let cleaner: DOMPurify | undefined
+
+/** An SVG picture without scripts and without anything it would fetch. @throws when nothing of a picture is left */
+async function cleanBytes(file: File): Promise<Uint8Array> {
+  cleaner ??= forPictures(createDOMPurify(window))
+  const writer = new XMLSerializer()
+  const svg = cleanSvg(cleaner, (node) => writer.serializeToString(node), await file.text())
+  if (svg === undefined) throw new Error('not an SVG picture')
+  return new TextEncoder().encode(svg)
+}
 
 /** @throws Error with a reason for the user */
 export async function readPicture(file: File, id: string): Promise<Asset> {
@@ -20,7 +33,7 @@ export async function readPicture(file: File, id: string): Promise<Asset> {
     await image.decode()
     const { naturalWidth: width, naturalHeight: height } = image
     if (width < 1 || height < 1) throw new Error('no size')
-    const bytes = new Uint8Array(await file.arrayBuffer())
+    const bytes = type === 'image/svg+xml' ? await cleanBytes(file) : new Uint8Array(await file.arrayBuffer())
     let binary = ''
     for (let i = 0; i < bytes.length; i += 0x8000)
       binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))

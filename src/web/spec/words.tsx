@@ -1,6 +1,7 @@
 /** Where a block leads, and other lines of words that are typed. */
 import { useState } from 'react'
 import type { Node } from '../../core/document/document'
+import { linkFrom, linkProblem, linkShown, linkToPage, pageLinked } from '../../core/document/links'
 import { useEditor } from '../editor/use-editor'
 
 export function LinkLine({ node }: { node: Node }) {
@@ -28,7 +29,7 @@ export function LinkLine({ node }: { node: Node }) {
           <button
             key={page.id}
             type="button"
-            aria-pressed={node.props.link === page.path}
+            aria-pressed={pageLinked(node.props.link ?? '')?.page === page.id}
             className="chip aria-pressed:bg-secondary aria-pressed:text-secondary-content"
             onClick={() =>
               editor.commit(
@@ -36,7 +37,7 @@ export function LinkLine({ node }: { node: Node }) {
                   {
                     op: 'set',
                     node: node.id,
-                    props: { link: page.path, ...(node.kind === 'button' ? {} : { tag: 'a' }) },
+                    props: { link: linkToPage(page.id), ...(node.kind === 'button' ? {} : { tag: 'a' }) },
                   },
                 ],
                 `Link ${node.name}`,
@@ -66,31 +67,51 @@ export function WordsLine({
 }) {
   const editor = useEditor()
   const [typed, setTyped] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const own = node.props[prop] ?? ''
+  const shown = prop === 'link' ? linkShown(editor.doc.pages, own) : own
   const take = () => {
-    if (typed !== undefined && typed !== (node.props[prop] ?? '')) {
-      const tag = prop === 'link' && node.kind === 'text' ? { tag: typed === '' ? 'p' : 'a' } : {}
+    if (typed !== undefined && typed !== shown) {
+      const value = prop === 'link' ? linkFrom(editor.doc.pages.values(), typed.trim()) : typed
+      const wrong = prop === 'link' && value !== '' ? linkProblem(value) : undefined
+      // The field stays open with the reason: nothing that was typed is lost.
+      if (wrong) return setProblem(`Needs ${wrong}`)
+      const tag = prop === 'link' && node.kind === 'text' ? { tag: value === '' ? 'p' : 'a' } : {}
       editor.commit(
-        [{ op: 'set', node: node.id, props: { [prop]: typed === '' ? null : typed, ...tag } }],
+        [{ op: 'set', node: node.id, props: { [prop]: value === '' ? null : value, ...tag } }],
         `${label} of ${node.name}`,
       )
     }
+    close()
+  }
+  const close = () => {
     setTyped(undefined)
+    setProblem(undefined)
   }
   return (
-    <label className="flex min-h-[32px] items-center gap-2">
+    <label className="flex min-h-[32px] flex-wrap items-center gap-x-2">
       <span className="flex-none">{label}</span>
       <input
         className="text-field min-w-0 flex-1"
         placeholder={placeholder}
-        value={typed ?? node.props[prop] ?? ''}
-        onChange={(event) => setTyped(event.target.value)}
+        value={typed ?? shown}
+        aria-invalid={problem !== undefined}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          setProblem(undefined)
+        }}
         onBlur={take}
         onKeyDown={(event) => {
           event.stopPropagation()
           if (event.key === 'Enter') take()
-          if (event.key === 'Escape') setTyped(undefined)
+          if (event.key === 'Escape') close()
         }}
       />
+      {problem && (
+        <span role="alert" className="w-full pb-1 text-[12px] text-error">
+          {problem}.
+        </span>
+      )}
     </label>
   )
 }

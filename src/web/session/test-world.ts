@@ -1,0 +1,291 @@
+/** A world for sessions under test: one server, tabs that come and go, and a network between them that fails. */
+import 'fake-indexeddb/auto'
+import { Document } from '../../core/document/document'
+import type { ProjectFile } from '../../core/document/schema'
+import { readEdit, rehearse } from '../../core/edits/apply'
+import type { Edit } from '../../core/edits/edit'
+import type { Parked } from '../../core/replica/parked'
+import type { SavedBatch } from '../../core/replica/replica'
+import { starterProject } from '../../core/shelf/starter'
+import { Keep } from './keep'
+import { ProjectSession } from './project-session'
+import type { Tabs } from './tabs'
+import { ApiError, type Heard, type SentBatch, type Wire } from './wire'
+
+/** What happens to a request: answered; never arrived; answered with nobody to hear it; arrived much later. */
+export type Fate = 'well' | 'lost' | 'unheard' | 'late'
+const LATE = 3000
+/** How long the stream takes, ms. */
+const STREAM = 20
+
+const clone = <T>(value: T): T => structuredClone(value)
+
+/** Answers as the real one does: one log, a key for each batch, 409 with what was missed. */
+export class FakeServer {
+  doc: Document
+  log: SavedBatch[] = []
+  readonly parked = new Map<string, Parked | undefined>()
+  readonly streams = new Set<(batch: SavedBatch) => void>()
+  /** Answers instead of the real ones, for the next appends. */
+  readonly faults: ApiError[] = []
+  appends = 0
+
+  constructor(readonly file: ProjectFile) {
+    this.doc = Document.fromFile(clone(file))
+  }
+
+  get head() {
+    return this.log.at(-1)?.key ?? ''
+  }
+  private keyAt(revision: number) {
+    return revision === 0 ? '' : this.log[revision - 1]?.key
+  }
+
+  append(by: string, { base, head, key, at, edits }: SentBatch): { revision: number } {
+    this.appends++
+    const fault = this.faults.shift()
+    if (fault) throw fault
+    const known = this.log.find((batch) => batch.key === key)
+    if (known) return { revision: known.revision }
+    if (base > this.log.length || this.keyAt(base) !== head) throw new ApiError(409, 'apart', { apart: true })
+    if (base < this.log.length) throw new ApiError(409, 'behind', { missed: clone(this.log.slice(base)) })
+    const { draft, refused } = rehearse(this.doc, edits.map(readEdit))
+    if (refused.length > 0) throw new ApiError(422, refused[0].reason, { refused })
+    this.doc.accept(draft)
+    const batch = { revision: base + 1, key, after: head, by, at: new Date(at).toISOString(), edits }
+    this.log.push(batch)
+    for (const tell of this.streams) tell(batch)
+    return { revision: batch.revision }
+  }
+
+  since(revision: number, head: string): SavedBatch[] {
+    if (this.keyAt(revision) !== head) throw new ApiError(409, 'apart', { apart: true })
+    return clone(this.log.slice(revision))
+  }
+
+  /** Back to an earlier state, as from a backup. */
+  setBack(revision: number) {
+    this.log = this.log.slice(0, revision)
+    this.doc = Document.fromFile(clone(this.file))
+    for (const batch of this.log) this.doc.accept(rehearse(this.doc, batch.edits).draft)
+  }
+}
+
+/** One tab of the browser. */
+export class FakeTab {
+  session!: ProjectSession
+  /** Killed: nothing of it happens any more. */
+  dead = false
+  /** Its stream tells nothing. */
+  deaf = false
+  readonly fates: Fate[] = []
+  private readonly stored = new Map<string, string>()
+
+  constructor(
+    private readonly world: World,
+    readonly id: string,
+  ) {}
+
+  async open() {
+    const { world } = this
+    const keep = world.keep && deadly(world.keep, this)
+    const store = {
+      getItem: (key: string) => this.stored.get(key) ?? null,
+      setItem: (key: string, value: string) => void this.stored.set(key, value),
+      removeItem: (key: string) => void this.stored.delete(key),
+    }
+    this.session = await ProjectSession.open('p', { wire: this.wire(), keep, tabs: this.tabs(), store })
+    return this.session
+  }
+
+  /** The tab's own page goes and comes again. */
+  async reload() {
+    this.session.close()
+    return this.open()
+  }
+
+  private tabs(): Tabs {
+    return {
+      id: this.id,
+      whenGone: (other, then, signal) => this.world.whenGone(other, this, then, signal),
+      announce: (_, heard, signal) => this.world.announce(this, heard, signal),
+    }
+  }
+
+  private request<T>(answer: () => T): Promise<T> {
+    const never = new Promise<T>(() => undefined)
+    if (this.dead) return never
+    const fate = this.fates.shift() ?? 'well'
+    return new Promise<T>((resolve, reject) => {
+      const gone = () => reject(new ApiError(0, 'the server does not answer'))
+      const arrive = (heard: boolean) => {
+        let result: { value: T } | { error: unknown }
+        try {
+          result = { value: clone(answer()) }
+        } catch (error) {
+          result = { error }
+        }
+        if (this.dead) return
+        if (!heard) gone()
+        else if ('error' in result) reject(result.error)
+        else resolve(result.value)
+      }
+      setTimeout(() => {
+        if (fate === 'lost') gone()
+        else if (fate === 'late') {
+          gone()
+          setTimeout(() => arrive(false), LATE)
+        } else arrive(fate === 'well')
+      }, 5)
+    })
+  }
+
+  private wire(): Wire {
+    const { server } = this.world
+    const ask = <T>(answer: () => T) => this.request(answer)
+    return {
+      open: () => ask(() => ({ revision: server.log.length, head: server.head, file: server.doc.toFile() })),
+      append: (_, batch) => {
+        const sent = clone(batch)
+        return ask(() => server.append(this.id, sent))
+      },
+      since: (_, revision, head) => ask(() => server.since(revision, head)),
+      known: (_, keys) =>
+        ask(() =>
+          server.log
+            .filter((batch) => keys.includes(batch.key))
+            .map(({ key, revision }) => ({ key, revision })),
+        ),
+      listen: (_, revision, head, heard) => this.listen(revision, head, heard),
+      parked: () => ask(() => [...server.parked.values()].filter((each) => each !== undefined)),
+      park: (_, parked) =>
+        ask(() => {
+          if (!server.parked.has(parked.id)) server.parked.set(parked.id, clone(parked))
+          return { dismissed: server.parked.get(parked.id) === undefined }
+        }),
+      dismiss: (_, id) => ask(() => void server.parked.set(id, undefined)),
+    }
+  }
+
+  /** Tells what it is told some time later, or never while it is deaf. */
+  private listen(revision: number, head: string, heard: Heard) {
+    const { server } = this.world
+    let open = true
+    const later = (then: () => void) =>
+      setTimeout(() => {
+        if (open && !this.dead) then()
+      }, STREAM)
+    const tell = (batch: SavedBatch) => {
+      const copy = clone(batch)
+      if (!this.deaf) later(() => heard.edits(copy))
+    }
+    later(() => {
+      if (this.fates[0] === 'lost') return heard.lost()
+      let missed: SavedBatch[]
+      try {
+        missed = server.since(revision, head)
+      } catch {
+        return heard.apart()
+      }
+      heard.ready()
+      for (const batch of missed) if (!this.deaf) heard.edits(batch)
+      server.streams.add(tell)
+    })
+    return () => {
+      open = false
+      server.streams.delete(tell)
+    }
+  }
+}
+
+/** The store as a tab uses it; a killed one writes nothing more. */
+function deadly(keep: Keep, tab: FakeTab): Keep {
+  return new Proxy(keep, {
+    get: (target, name) => {
+      const own = target[name as keyof Keep] as unknown
+      if (typeof own !== 'function') return own
+      return (...args: unknown[]) =>
+        tab.dead ? new Promise(() => undefined) : (own as (...args: unknown[]) => unknown).apply(target, args)
+    },
+  })
+}
+
+export class World {
+  readonly server: FakeServer
+  keep: Keep | undefined
+  private count = 0
+  private readonly living = new Set<string>()
+  private waiting: { other: string; tab: FakeTab; then: () => Promise<void>; signal: AbortSignal }[] = []
+  private readonly ears = new Map<FakeTab, (other: string) => void>()
+
+  constructor(file: ProjectFile = smallProject()) {
+    this.server = new FakeServer(file)
+  }
+
+  async begin() {
+    this.keep = await Keep.open()
+    return this
+  }
+
+  async tab(): Promise<FakeTab> {
+    const tab = new FakeTab(this, `tab${this.count++}-${Math.random().toString(36).slice(2, 8)}`)
+    this.living.add(tab.id)
+    await tab.open()
+    return tab
+  }
+
+  /** The browser is killed, or the tab is closed. */
+  end(tab: FakeTab, how: 'kill' | 'close') {
+    if (how === 'close') tab.session.close()
+    else tab.dead = true
+    this.living.delete(tab.id)
+    this.ears.delete(tab)
+    setTimeout(() => void this.passOn(tab.id), 50)
+  }
+
+  whenGone(other: string, tab: FakeTab, then: () => Promise<void>, signal: AbortSignal) {
+    this.waiting.push({ other, tab, then, signal })
+    if (!this.living.has(other)) setTimeout(() => void this.passOn(other), 50)
+  }
+
+  /** A lock that is free goes to one after the other. */
+  private async passOn(id: string) {
+    if (this.living.has(id)) return
+    const next = this.waiting.find((each) => each.other === id && !each.tab.dead && !each.signal.aborted)
+    this.waiting = this.waiting.filter((each) => each !== next)
+    if (!next) return
+    await next.then()
+    await this.passOn(id)
+  }
+
+  announce(tab: FakeTab, heard: (other: string) => void, signal: AbortSignal) {
+    for (const [other, tell] of this.ears) {
+      if (other === tab) continue
+      tell(tab.id)
+      heard(other.id)
+    }
+    this.ears.set(tab, heard)
+    signal.addEventListener('abort', () => this.ears.delete(tab))
+  }
+}
+
+export function smallProject(): ProjectFile {
+  const file = starterProject('Test', 'home')
+  file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
+    id,
+    kind: 'section',
+    name: id,
+    order: `a${i}`,
+    props: {},
+    children: [{ id: `${id}1`, kind: 'box', name: 'Box', order: 'a0', props: {} }],
+  }))
+  return file
+}
+
+export const fileOf = (doc: Document) => JSON.stringify(doc.toFile())
+export const pad = (node: string, paddingTop: number): Edit => ({ op: 'set', node, props: { paddingTop } })
+export const insert = (id: string): Edit => ({
+  op: 'insert',
+  parent: 'home',
+  tree: { id, kind: 'section', name: id, order: 'a5', props: {} },
+})

@@ -1,0 +1,61 @@
+/** What a session asks of the server, and how it hears from it. */
+import type { ProjectFile } from '../../core/document/schema'
+import type { Edit } from '../../core/edits/edit'
+import type { Parked } from '../../core/replica/parked'
+import type { SavedBatch } from '../../core/replica/replica'
+import { ApiError, api, readBatch } from '../api'
+
+export type OpenedProject = { revision: number; head: string; file: ProjectFile }
+export type SentBatch = { base: number; head: string; key: string; at: number; edits: Edit[] }
+
+export type Heard = {
+  /** The stream stands; what came after `since` follows. */
+  ready(): void
+  edits(batch: SavedBatch): void
+  /** The server's log does not go on from where this copy is. */
+  apart(): void
+  /** The stream broke off; it comes back by itself when it can be listened to again. */
+  lost(): void
+}
+
+/** Everything that fails throws an ApiError; status 0: there was no answer. */
+export type Wire = {
+  open(id: string): Promise<OpenedProject>
+  append(id: string, batch: SentBatch): Promise<{ revision: number }>
+  since(id: string, revision: number, head: string): Promise<SavedBatch[]>
+  known(id: string, keys: string[]): Promise<{ key: string; revision: number }[]>
+  listen(id: string, revision: number, head: string, heard: Heard): () => void
+  parked(id: string): Promise<Parked[]>
+  park(id: string, parked: Parked): Promise<{ dismissed: boolean }>
+  dismiss(id: string, parked: string): Promise<unknown>
+}
+
+export { ApiError }
+
+export const httpWire: Wire = {
+  open: api.open,
+  append: api.append,
+  since: api.since,
+  known: api.known,
+  parked: api.parked,
+  park: api.park,
+  dismiss: api.dismiss,
+  listen(id, revision, head, heard) {
+    const stream = new EventSource(api.streamUrl(id, revision, head))
+    const stop = () => stream.close()
+    stream.addEventListener('ready', () => heard.ready())
+    stream.addEventListener('edits', (event) => {
+      heard.edits(readBatch(JSON.parse((event as MessageEvent<string>).data)))
+    })
+    stream.addEventListener('apart', () => {
+      stop()
+      heard.apart()
+    })
+    // The browser would ask again from where the stream was begun; and after some answers not at all.
+    stream.onerror = () => {
+      stop()
+      heard.lost()
+    }
+    return stop
+  },
+}
