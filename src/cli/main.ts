@@ -11,6 +11,7 @@ const HELP = `Just Lattice
   lattice layout FILE --page NAME --width 1440          boxes and lines as JSON
   lattice export FILE --to html|svg|png|pdf|tokens|json --out DIR [--mark]
   lattice conformance [--documents 200] [--seed 1] [--widths 1440,390] [--only flex,text] [--explain]
+  lattice conformance --hostile 100 [--seed 1]          what is handed off of hostile projects runs and fetches nothing
   lattice conformance --shipped                         the demo and the shelf at every eighth px
   lattice bench [--only NAME] [--json FILE]
   lattice screenshots                                   docs/screenshots from the demo data`

@@ -20,7 +20,7 @@ type Point = { x: number; y: number }
 async function store(running: Running, count: number): Promise<string> {
   const response = await fetch(`${running.address}api/projects`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', 'x-just-lattice': 'bench' },
     body: JSON.stringify({ file: JSON.stringify(boardProject(count)) }),
   })
   if (!response.ok) throw new Error(`the bench project was refused: ${await response.text()}`)

@@ -6,6 +6,7 @@ import { DEMO_FILE } from '../serve'
 import { compareDocument } from './compare'
 import { FEATURES, type Feature } from './features'
 import { fuzz } from './fuzz'
+import { hostile } from './hostile'
 import { DEFAULT_WIDTHS, runConformance } from './run'
 import { shelfProject } from './shelf-project'
 
@@ -18,6 +19,7 @@ export async function conformance(args: string[]): Promise<number> {
     explain: { type: 'boolean' },
     shipped: { type: 'boolean' },
     fuzz: { type: 'string' },
+    hostile: { type: 'string' },
   })
   if (values.shipped) return shipped()
   const seed = numberOption('seed', values.seed, { integer: true }) ?? 1
@@ -26,6 +28,14 @@ export async function conformance(args: string[]): Promise<number> {
     const { documents, slowest } = await fuzz(harmful, seed, (done) => console.log(`… ${done} documents`))
     console.log(
       `${documents} hostile documents at 4 widths: every number finite, the slowest layout ${slowest.toFixed(0)} ms`,
+    )
+    return 0
+  }
+  const opened = numberOption('hostile', values.hostile, { min: 1, max: 100_000, integer: true })
+  if (opened !== undefined) {
+    const made = await hostile(opened, seed, (done) => console.log(`… ${done} documents`))
+    console.log(
+      `${made.documents} hostile documents (${made.refused} that opening a file refuses), seed ${seed}: ${made.pages} pages and ${made.pictures} pictures opened, ${made.links} links; no script ran, no request left`,
     )
     return 0
   }

@@ -2,6 +2,7 @@
 import { DEFAULT_FAMILY } from '../document/resolve'
 import type { LineHeight } from '../document/schema'
 import { FALLBACK, familyNamed } from '../text/fonts'
+import { cssString } from './escape'
 
 /** What a declaration goes back to when a narrower view drops it. */
 export const INITIAL: Record<string, string> = {
@@ -78,10 +79,7 @@ export function fontStack(family: string): string {
       familyNamed(family)?.category ?? ''
     ] ?? 'sans-serif'
   const own = familyNamed(family) ? family : DEFAULT_FAMILY
-  return [own, ...FALLBACK.filter((each) => each !== own)]
-    .map((each) => `"${each}"`)
-    .concat(generic)
-    .join(', ')
+  return [own, ...FALLBACK.filter((each) => each !== own)].map(cssString).concat(generic).join(', ')
 }
 
 /** Four sides as the shortest shorthand. */

@@ -7,6 +7,7 @@ import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, placeColumns, shapesHeight } from '../layout/style'
 import { fontStack, lineHeight, num, percent, px, shorthand } from './css'
+import { cssColor, isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { customProperty } from './names'
 
@@ -23,7 +24,7 @@ class Writer {
   ) {}
 
   set(property: string, value: string | undefined) {
-    if (value !== undefined) this.out.set(property, value)
+    if (value !== undefined && isCssValue(value)) this.out.set(property, value)
   }
 
   /** A length prop: its token's custom property when it refers to one. */
@@ -35,8 +36,7 @@ class Writer {
 
   color(key: 'fill' | 'borderColor' | 'color'): string | undefined {
     const raw = this.raw[key]
-    if (raw?.startsWith('{')) return `var(${customProperty(raw)})`
-    return raw
+    return raw === undefined ? undefined : colorText(raw)
   }
 }
 
@@ -334,7 +334,7 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
 }
 
 function colorText(raw: string): string {
-  return raw.startsWith('{') ? `var(${customProperty(raw)})` : raw
+  return raw.startsWith('{') ? `var(${customProperty(raw)})` : cssColor(raw)
 }
 
 function writeLook(writer: Writer, node: Node) {

@@ -1,5 +1,7 @@
 /** File, class and custom property names for the handoff. */
 
+import { pathPart } from './escape'
+
 /** `Hero words` → `hero-words`; always a valid CSS identifier. */
 export function slug(name: string, fallback = 'block'): string {
   const plain = name
@@ -20,9 +22,15 @@ export const customProperty = (reference: string) =>
     .map((part) => slug(part, 'token'))
     .join('-')}`
 
-/** Page path → file: `/` → `index.html`, `/catalogue` → `catalogue/index.html`. */
+/** Page path → file: `/` → `index.html`, `/catalogue` → `catalogue/index.html`. Always below the site's own folder. */
 export const pageFileName = (path: string) =>
-  path === '/' ? 'index.html' : `${path.replace(/^\/|\/$/g, '')}/index.html`
+  [
+    ...path
+      .split('/')
+      .filter((part) => /^[a-z0-9_-]+$/.test(part))
+      .map(pathPart),
+    'index.html',
+  ].join('/')
 
 /** `../` as often as a page's file lies deep. */
 export const rootOf = (path: string) => '../'.repeat(pageFileName(path).split('/').length - 1)
@@ -44,10 +52,3 @@ export class ClassNames {
     return candidate
   }
 }
-
-/** Text of an element: what cannot be seen is written by its name. */
-export const escapeText = (text: string) =>
-  escapeHtml(text).replaceAll('\u00a0', '&nbsp;').replaceAll('\u00ad', '&shy;')
-
-export const escapeHtml = (text: string) =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')

@@ -1,9 +1,11 @@
 /** The whole handoff as files: HTML, CSS, pictures, font files to add, tokens and the project itself. */
 import type { Document, Node, Page } from '../document/document'
+import { linkFrom, pageLinked } from '../document/links'
 import { cascaded } from '../document/resolve'
-import type { Span } from '../document/schema'
+import { type Span, TAGS } from '../document/schema'
 import { collapseSpaces } from '../text/spans'
-import { escapeHtml, escapeText, pageFileName, rootOf, slug } from './names'
+import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
+import { pageFileName, rootOf, slug } from './names'
 import { spanClasses, styleSite } from './stylesheet'
 
 export type SiteFiles = {
@@ -33,7 +35,7 @@ function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
   const taken = new Set<string>()
   for (const id of [...used].sort()) {
     const asset = doc.assets.get(id)!
-    const base = slug(asset.name.replace(/\.[a-z0-9]+$/i, ''), 'picture')
+    const base = pathPart(slug(asset.name.replace(/\.[a-z0-9]+$/i, ''), 'picture'))
     let name = base
     for (let n = 2; taken.has(name); n++) name = `${base}-${n}`
     taken.add(name)
@@ -41,6 +43,10 @@ function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
   }
   return names
 }
+
+/** A tag that blocks may have. */
+const tagOf = (tag: string | undefined, otherwise: string) =>
+  tag !== undefined && (TAGS as readonly string[]).includes(tag) ? tag : otherwise
 
 class PageWriter {
   private readonly lines: string[] = []
@@ -59,8 +65,9 @@ class PageWriter {
       '<html lang="en">',
       '  <head>',
       '    <meta charset="utf-8">',
+      `    <meta http-equiv="Content-Security-Policy" content="${POLICY}">`,
       '    <meta name="viewport" content="width=device-width, initial-scale=1">',
-      `    <title>${escapeHtml(`${this.page.name} · ${this.doc.name}`)}</title>`,
+      `    <title>${htmlText(`${this.page.name} · ${this.doc.name}`)}</title>`,
       `    <link rel="stylesheet" href="${root}styles.css">`,
       '  </head>',
       '  <body>',
@@ -83,14 +90,16 @@ class PageWriter {
   }
 
   private attributes(node: Node): string {
-    const mark = this.options.mark ? ` data-node="${node.id}"` : ''
+    const mark = this.options.mark ? ` data-node="${htmlAttribute(node.id)}"` : ''
     return ` class="${this.classes.get(node.id)}"${mark}`
   }
 
   private link(target: string): string {
-    if (!target.startsWith('/')) return escapeHtml(target)
-    const page = [...this.doc.pages.values()].find((each) => each.path === target)
-    return escapeHtml(page ? `${rootOf(this.page.path)}${pageFileName(page.path)}` : target)
+    const linked = pageLinked(target) ?? pageLinked(linkFrom(this.doc.pages.values(), target))
+    if (!linked) return htmlAddress(target)
+    const page = this.doc.pages.get(linked.page)
+    // Its page is gone: it leads nowhere.
+    return page ? htmlAddress(`${rootOf(this.page.path)}${pageFileName(page.path)}${linked.rest}`) : '#'
   }
 
   private block(node: Node, depth: number) {
@@ -102,11 +111,13 @@ class PageWriter {
       const source =
         props.asset && asset ? `${rootOf(this.page.path)}${this.pictures.get(props.asset)}` : PLACEHOLDER
       const size = asset ? ` width="${asset.width}" height="${asset.height}"` : ''
-      this.lines.push(`${pad}<img${attributes} src="${source}" alt="${escapeHtml(props.alt ?? '')}"${size}>`)
+      this.lines.push(
+        `${pad}<img${attributes} src="${source}" alt="${htmlAttribute(props.alt ?? '')}"${size}>`,
+      )
       return
     }
     if (node.kind === 'text' || node.kind === 'button') {
-      const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : (props.tag ?? 'p')
+      const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : tagOf(props.tag, 'p')
       let extra = ''
       if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
       if (tag === 'button') extra = ' type="button"'
@@ -115,7 +126,7 @@ class PageWriter {
       )
       return
     }
-    const tag = props.tag ?? (node.kind === 'section' ? 'section' : 'div')
+    const tag = tagOf(props.tag, node.kind === 'section' ? 'section' : 'div')
     const href = tag === 'a' ? ` href="${this.link(props.link ?? '#')}"` : ''
     if (node.children.length === 0) {
       this.lines.push(`${pad}<${tag}${attributes}${href}></${tag}>`)
@@ -131,7 +142,7 @@ class PageWriter {
     return collapseSpaces(spans)
       .filter((span) => span.text !== '')
       .map((span) => {
-        let html = escapeText(span.text).replaceAll('\n', '<br>')
+        let html = htmlText(span.text).replaceAll('\n', '<br>')
         const classes = spanClasses(span)
         const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
         if (span.italic) html = `<em${attribute}>${html}</em>`
@@ -144,6 +155,9 @@ class PageWriter {
   }
 }
 
+/** The page runs no script and asks nobody but its own folder for anything; whoever builds on it may open what they need. */
+const POLICY =
+  "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'"
 /** A grey field for a picture that has not been chosen. */
 const PLACEHOLDER =
   'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22300%22 height=%22200%22%3E%3Crect width=%22300%22 height=%22200%22 fill=%22%23d8d4ca%22/%3E%3C/svg%3E'

@@ -8,6 +8,7 @@ import { declaredOrder, type FontFile, filesNeeded, fontFile } from '../text/fon
 import { transformCase } from '../text/spans'
 import { fontStack, INITIAL, num, px, unit } from './css'
 import { columnsOf, type Declarations, declarationsOf, type Place } from './declarations'
+import { cssColor, cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
 
@@ -156,14 +157,14 @@ function collect(
     if (span.color)
       spans.set(
         inkClass(span.color),
-        `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : span.color}`,
+        `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : cssColor(span.color)}`,
       )
   })
 }
 
 function fontFace(file: FontFile, path: string): string {
   return `@font-face {
-  font-family: "${file.family}";
+  font-family: ${cssString(file.family)};
   font-style: ${file.italic ? 'italic' : 'normal'};
   font-weight: ${file.weights[0]} ${file.weights[1]};
   font-display: swap;
@@ -192,7 +193,9 @@ function rootRule(doc: Document): string {
         `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
       )
     } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
-    else lines.push(`${property}: ${token.value}`)
+    else if (token.type === 'fontFamily') lines.push(`${property}: ${cssString(token.value)}`)
+    else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
+    else lines.push(`${property}: ${cssColor(token.value)}`)
   }
   for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
@@ -263,5 +266,5 @@ function mediaText(view: View, rules: Rule[]): string {
       return change ? [ruleText(`.${rule.className}`, change, '  ')] : []
     }),
   ]
-  return `/* ${view.name.replace(/\*\//g, '')} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner.join('\n\n')}\n}`
+  return `/* ${cssComment(view.name)} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner.join('\n\n')}\n}`
 }

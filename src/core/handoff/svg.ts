@@ -8,7 +8,7 @@ import type { PageLayout } from '../layout/page'
 import type { Paragraph } from '../text/paragraph'
 import type { GlyphRun } from '../text/shape'
 import { num } from './css'
-import { escapeHtml } from './names'
+import { cssColor, htmlAttribute, isCssValue } from './escape'
 
 class SvgWriter {
   readonly body: string[] = []
@@ -26,7 +26,8 @@ class SvgWriter {
       group.push(
         `transform="rotate(${num(resolved.rotate)} ${num(left + box.width / 2)} ${num(top + box.height / 2)})"`,
       )
-    if (resolved.blend !== 'normal') group.push(`style="mix-blend-mode:${resolved.blend}"`)
+    if (resolved.blend !== 'normal' && isCssValue(resolved.blend!))
+      group.push(`style="mix-blend-mode:${htmlAttribute(resolved.blend!)}"`)
     const radius = Math.min(resolved.radius, box.width / 2, box.height / 2)
     if (group.length > 0) this.body.push(`<g ${group.join(' ')}>`)
     this.fill(box, left, top, radius)
@@ -130,7 +131,7 @@ class SvgWriter {
       `<clipPath id="${id}"><rect ${frame(x, y, width, height)} rx="${num(radius)}"/></clipPath>`,
     )
     this.body.push(
-      `<g clip-path="url(#${id})"><image ${frame(x + fitted.x, y + fitted.y, fitted.width, fitted.height)} preserveAspectRatio="none" href="data:${asset.type};base64,${asset.data}"/></g>`,
+      `<g clip-path="url(#${id})"><image ${frame(x + fitted.x, y + fitted.y, fitted.width, fitted.height)} preserveAspectRatio="none" href="${htmlAttribute(`data:${asset.type};base64,${asset.data}`)}"/></g>`,
     )
   }
 
@@ -197,8 +198,9 @@ function paint(
   name: string = kind,
   opacity = `${kind}-opacity`,
 ): string {
-  const alpha = color.length === 9 ? Number.parseInt(color.slice(7), 16) / 255 : 1
-  return `${name}="${color.slice(0, 7)}"${alpha < 1 ? ` ${opacity}="${num(alpha)}"` : ''}`
+  const safe = cssColor(color)
+  const alpha = safe.length === 9 ? Number.parseInt(safe.slice(7), 16) / 255 : 1
+  return `${name}="${safe.startsWith('#') ? safe.slice(0, 7) : 'none'}"${alpha < 1 ? ` ${opacity}="${num(alpha)}"` : ''}`
 }
 
 /** `object-fit` and `object-position`: where the picture lies in its box, px. */
@@ -231,7 +233,7 @@ export function pageSvg(doc: Document, layout: PageLayout, crop?: number): strin
   const width = layout.root.width
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}" height="${num(height)}" viewBox="0 0 ${num(width)} ${num(height)}">` +
-    `<title>${escapeHtml(doc.pages.get(layout.page)?.name ?? '')}</title><defs>${writer.defs.join('')}</defs>` +
+    `<title>${htmlAttribute(doc.pages.get(layout.page)?.name ?? '')}</title><defs>${writer.defs.join('')}</defs>` +
     `<rect width="100%" height="100%" fill="#ffffff"/>${writer.body.join('')}</svg>`
   )
 }
