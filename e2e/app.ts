@@ -5,6 +5,9 @@ import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
 import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
 
+/** What a page of the app says of itself with each request. */
+export const SPEAKING = { 'X-Just-Lattice': 'test' }
+
 export const test = base.extend<{ desk: Page }, { app: Running }>({
   app: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner demands a pattern
@@ -20,12 +23,12 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
   /** A project of its own with the demo's content, open: no test sees what another did. */
   desk: async ({ page, app }, use) => {
     const file = await readFile(DEMO_FILE, 'utf8')
-    const made = await page.request.post(`${app.address}api/projects`, { data: { file } })
+    const made = await page.request.post(`${app.address}api/projects`, { data: { file }, headers: SPEAKING })
     const { id } = (await made.json()) as { id: string }
     await page.goto(`${app.address}projects/${id}`)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
     await use(page)
-    await page.request.delete(`${app.address}api/projects/${id}`)
+    await page.request.delete(`${app.address}api/projects/${id}`, { headers: SPEAKING })
   },
 })
 

@@ -18,7 +18,7 @@ import { starterProject } from '../src/core/shelf/starter'
 import { FontLibrary } from '../src/core/text/fonts'
 import { ParagraphCache } from '../src/core/text/paragraph-cache'
 import { loadFonts } from '../src/server/fonts'
-import { test as appTest, stored } from './app'
+import { test as appTest, SPEAKING, stored } from './app'
 
 const widths = Array.from({ length: 17 }, (_, i) => 320 + i * 100)
 
@@ -219,7 +219,10 @@ appTest(
   async ({ page, app }) => {
     const file = CASES['text: lines are as high as their largest span (CSS Inline 3 §5)']
     const { id } = await (
-      await page.request.post(`${app.address}api/projects`, { data: { file: JSON.stringify(file) } })
+      await page.request.post(`${app.address}api/projects`, {
+        data: { file: JSON.stringify(file) },
+        headers: SPEAKING,
+      })
     ).json()
     await page.goto(`${app.address}projects/${id}`)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
