@@ -178,7 +178,7 @@ test('a link that could run something is refused where it is typed, and stays th
   await row(desk, 'Header').click()
   await desk.keyboard.press('ArrowRight')
   await desk.locator('[data-sheet=desktop] [data-node]', { hasText: 'Sign in' }).last().click()
-  const field = desk.getByLabel('Leads to')
+  const field = desk.getByRole('textbox', { name: 'Leads to' })
   await field.fill('javascript:alert(1)')
   await field.press('Enter')
   await expect(desk.getByRole('alert')).toContainText('“javascript:” is not handed off')
@@ -188,8 +188,19 @@ test('a link that could run something is refused where it is typed, and stays th
   await expect(desk.getByRole('alert')).toHaveCount(0)
   await saved(desk)
   expect(JSON.stringify(await stored(desk))).toContain('"link":"page:page-catalogue"')
-  // The page is renamed and moved: the link still leads there, and shows where.
   await expect(field).toHaveValue('/catalogue')
+  // The page moves to another path: the link still leads there, and shows where.
+  const project = desk.url().replace('/projects/', '/api/projects/')
+  const { revision, head } = await (await desk.request.get(project)).json()
+  const edits = [{ op: 'page-meta', id: 'page-catalogue', set: { path: '/seeds' } }]
+  await desk.request.post(`${project}/edits`, {
+    data: { base: revision, head, key: 'moved', at: Date.now(), edits },
+    headers: SPEAKING,
+  })
+  await expect(field).toHaveValue('/seeds')
+  const { unzipSync } = await import('fflate')
+  const files = unzipSync(new Uint8Array(await (await desk.request.get(`${project}/handoff.zip`)).body()))
+  expect(new TextDecoder().decode(files['index.html'])).toContain('href="seeds/index.html"')
 })
 
 test('old unsaved edits of the version before are not forgotten', async ({ desk }) => {

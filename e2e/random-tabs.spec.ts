@@ -89,7 +89,8 @@ const shown = (page: Page) =>
     .locator('[role=treeitem][aria-level="1"]')
     .evaluateAll((rows) => rows.map((each) => each.textContent?.replace(/\s+/g, ' ').trim()))
 
-test(`three real tabs, seed ${SEED}`, async ({ app, request }, info) => {
+test('three real tabs at random', async ({ app, request }, info) => {
+  console.log(`three real tabs: seed ${SEED}`)
   const made = await request.post(`${app.address}api/projects`, {
     data: { file: await readFile(DEMO_FILE, 'utf8') },
     headers: SPEAKING,
