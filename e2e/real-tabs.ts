@@ -26,10 +26,24 @@ export async function killBrowser(profile: string) {
 
 /** A section's height, typed in the ledger. */
 export async function setHeight(page: Page, name: string, px: string) {
-  await page
-    .getByRole('button', { name: new RegExp(`^Height of ${name}`) })
+  await heightButton(page, name).click()
+  await page.keyboard.type(px)
+  await page.keyboard.press('Enter')
+}
+
+const heightButton = (page: Page, name: string) =>
+  page
+    .getByRole('button', { name: new RegExp(`^Height of ${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })
     .first()
-    .click()
+
+/** As `setHeight`; nothing when somebody else removes the section just then. */
+export async function setHeightIfThere(page: Page, name: string, px: string) {
+  try {
+    await heightButton(page, name).click({ timeout: 5000 })
+  } catch (error) {
+    if ((await heightButton(page, name).count()) > 0) throw error
+    return
+  }
   await page.keyboard.type(px)
   await page.keyboard.press('Enter')
 }

@@ -108,7 +108,11 @@ export function WordsLine({
         }}
       />
       {problem && (
-        <span role="alert" className="w-full pb-1 text-[12px] text-error">
+        <span
+          role="alert"
+          ref={(alert) => alert?.scrollIntoView({ block: 'nearest' })}
+          className="w-full pb-1 text-[12px] text-error"
+        >
           {problem}.
         </span>
       )}
