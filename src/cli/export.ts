@@ -7,6 +7,7 @@ import type { Document } from '../core/document/document'
 import { pageFileName, slug } from '../core/handoff/names'
 import { projectFile, tokensFile } from '../core/handoff/site'
 import { pageSvg } from '../core/handoff/svg'
+import { withCleanPictures } from '../server/clean-svg'
 import { siteBytes } from '../server/handoff'
 import { layoutPage } from '../server/pictures'
 import { openFile, pathFrom, Refusal, readArgs } from './refusal'
@@ -22,11 +23,12 @@ const KINDS: Record<string, (doc: Document, mark: boolean) => Promise<Files>> = 
 }
 
 async function eachView(
-  doc: Document,
+  given: Document,
   ending: string,
   make: (svg: string, width: number, height: number) => Promise<string | Uint8Array>,
 ): Promise<Files> {
   const files: Files = new Map()
+  const doc = await withCleanPictures(given)
   for (const page of doc.pagesInOrder()) {
     for (const view of doc.viewsOf(page)) {
       const layout = await layoutPage(doc, page.id, view.width)

@@ -3,11 +3,12 @@ import { mkdir, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import type { Page } from '@playwright/test'
+import type { Browser, Page } from '@playwright/test'
 import { launch } from './browser'
 import { readArgs } from './refusal'
 import { buildWeb, serve } from './serve'
 
+const VIEWPORT = { width: 1280, height: 800 }
 const OUT = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url))
 
 async function tour(page: Page, address: string) {
@@ -210,6 +211,31 @@ async function planning(page: Page) {
   await shot('pins')
 }
 
+/** A change that came too late: made offline to a section that somebody else removes. */
+async function settingAside(browser: Browser, address: string) {
+  const contexts = await Promise.all([1, 2].map(() => browser.newContext({ viewport: VIEWPORT })))
+  const [late, other] = await Promise.all(contexts.map((context) => context.newPage()))
+  for (const page of [late, other]) {
+    await page.goto(address)
+    await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
+    await page.getByRole('treeitem', { name: 'Quote', exact: true }).waitFor()
+  }
+  await contexts[0].setOffline(true)
+  await late.getByRole('button', { name: /^Height of Quote/ }).click()
+  await late.keyboard.type('444')
+  await late.keyboard.press('Enter')
+  await late.locator('[data-saved=waiting]').waitFor()
+  await other.getByRole('treeitem', { name: 'Quote', exact: true }).click()
+  await other.keyboard.press('Delete')
+  await other.locator('[data-saved=saved]').waitFor()
+  await contexts[0].setOffline(false)
+  await late.getByRole('button', { name: 'Understood' }).click()
+  await late.locator('[data-saved=saved]').waitFor()
+  await late.getByRole('treeitem', { name: 'Footer', exact: true }).click()
+  await late.getByRole('button', { name: '1 set aside' }).click()
+  await late.screenshot({ path: join(OUT, 'set-aside.png') })
+}
+
 export async function screenshots(args: string[]): Promise<number> {
   readArgs(args, {})
   await buildWeb()
@@ -218,12 +244,13 @@ export async function screenshots(args: string[]): Promise<number> {
   const running = await serve({ data, port: 0, demo: true })
   const browser = await launch()
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    const page = await browser.newPage({ viewport: VIEWPORT })
     await tour(page, running.address)
     await page.keyboard.press('Escape')
     await arranging(page)
     await page.keyboard.press('Escape')
     await planning(page)
+    await settingAside(browser, running.address)
   } finally {
     await browser.close()
     await running.stop()

@@ -41,8 +41,9 @@ export class Document extends Tree {
   accept(next: Draft) {
     if (next.base !== this || next.tick !== this.tick)
       throw new Error('this version was made from another document, or from one that has moved on')
-    const { name, views, tokens, tokenTable } = next
-    Object.assign(this, { name, views, tokens, tokenTable })
+    // What seldom changes is not written when it did not: engines take it for constant as long as nobody does.
+    for (const key of ['name', 'views', 'tokens', 'tokenTable'] as const)
+      if (this[key] !== next[key]) Object.assign(this, { [key]: next[key] })
     next.pages.writeTo(this.pages as Map<string, Page>)
     next.assets.writeTo(this.assets as Map<string, Asset>)
     this.freeSlots.length -= Math.min(next.slotsTaken, this.freeSlots.length)
