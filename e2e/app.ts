@@ -2,11 +2,18 @@
 import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, expect, type Page } from '@playwright/test'
+import { type APIRequestContext, test as base, expect, type Page } from '@playwright/test'
 import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
 
 /** What a page of the app says of itself with each request. */
 export const SPEAKING = { 'X-Just-Lattice': 'test' }
+
+/** A new project with the demo's content. @returns its address */
+export async function newProject(request: APIRequestContext, app: Running): Promise<string> {
+  const file = await readFile(DEMO_FILE, 'utf8')
+  const made = await request.post(`${app.address}api/projects`, { data: { file }, headers: SPEAKING })
+  return `${app.address}projects/${((await made.json()) as { id: string }).id}`
+}
 
 export const test = base.extend<{ desk: Page }, { app: Running }>({
   app: [
@@ -22,13 +29,11 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
   ],
   /** A project of its own with the demo's content, open: no test sees what another did. */
   desk: async ({ page, app }, use) => {
-    const file = await readFile(DEMO_FILE, 'utf8')
-    const made = await page.request.post(`${app.address}api/projects`, { data: { file }, headers: SPEAKING })
-    const { id } = (await made.json()) as { id: string }
-    await page.goto(`${app.address}projects/${id}`)
+    const url = await newProject(page.request, app)
+    await page.goto(url)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
     await use(page)
-    await page.request.delete(`${app.address}api/projects/${id}`, { headers: SPEAKING })
+    await page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
   },
 })
 

@@ -1,9 +1,7 @@
 /** Nothing is lost: killed browsers, streams that break, changes that come too late, panels that fail. */
-import { readFile } from 'node:fs/promises'
 import { type BrowserContext, chromium } from '@playwright/test'
 import { LAUNCH } from '../src/cli/browser'
-import { DEMO_FILE } from '../src/cli/serve'
-import { expect, row, SPEAKING, saved, setValue, stored, test } from './app'
+import { expect, newProject, row, SPEAKING, saved, setValue, stored, test } from './app'
 import { killBrowser, setHeight } from './real-tabs'
 
 const waiting = '[data-saved=waiting]'
@@ -17,11 +15,7 @@ test('a browser killed right after “Kept in this browser” has it when it is 
   app,
   request,
 }, info) => {
-  const made = await request.post(`${app.address}api/projects`, {
-    data: { file: await readFile(DEMO_FILE, 'utf8') },
-    headers: SPEAKING,
-  })
-  const url = `${app.address}projects/${((await made.json()) as { id: string }).id}`
+  const url = await newProject(request, app)
   const profile = info.outputPath('profile')
   let context = await ownBrowser(profile)
   let page = context.pages()[0]
@@ -45,11 +39,7 @@ test('two tabs of one browser offline: each keeps its own; when it is killed, th
   app,
   request,
 }, info) => {
-  const made = await request.post(`${app.address}api/projects`, {
-    data: { file: await readFile(DEMO_FILE, 'utf8') },
-    headers: SPEAKING,
-  })
-  const url = `${app.address}projects/${((await made.json()) as { id: string }).id}`
+  const url = await newProject(request, app)
   const profile = info.outputPath('profile')
   let context = await ownBrowser(profile)
   const [one, other] = [context.pages()[0], await context.newPage()]
@@ -130,6 +120,37 @@ test('a change that comes too late is set aside, listed, and put back as a new s
   expect(sections.at(-2)?.props.height).toEqual({ kind: 'exact', px: 444 })
   expect(sections.at(-2)?.children?.length).toBeGreaterThan(0)
   await context.close()
+})
+
+test('where the browser keeps nothing, that is said, and leaving is asked about', async ({
+  app,
+  request,
+  page,
+  context,
+}) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(IDBFactory.prototype, 'open', {
+      value: () => {
+        throw new DOMException('forbidden', 'SecurityError')
+      },
+    })
+  })
+  await page.goto(await newProject(request, app))
+  await row(page, 'Quote').waitFor()
+  await context.setOffline(true)
+  await setHeight(page, 'Quote', '446')
+  const state = page.locator('[data-saved=unkept]')
+  await expect(state).toHaveText('Not saved, not kept')
+  await expect(state).toHaveAttribute('title', /keeps nothing for this page.*Leave this tab open/)
+  const asked = page.waitForEvent('dialog')
+  const left = page.close({ runBeforeUnload: true })
+  const dialog = await asked
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.dismiss()
+  await left
+  await context.setOffline(false)
+  await saved(page)
+  expect((await stored(page)).pages[0].sections[3].props.height).toEqual({ kind: 'exact', px: 446 })
 })
 
 test('undo leaves alone what somebody else has changed since', async ({ desk, context }) => {

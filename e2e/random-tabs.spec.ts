@@ -2,15 +2,13 @@
  * Three tabs of a real browser do what comes, over a network that loses requests and answers; they are reloaded, closed, and
  * the browser is killed: in the end all show what the server has, and nothing that was said to be kept is missing.
  */
-import { readFile } from 'node:fs/promises'
 import { type BrowserContext, chromium, type Page } from '@playwright/test'
 import fc from 'fast-check'
 import { LAUNCH } from '../src/cli/browser'
-import { DEMO_FILE } from '../src/cli/serve'
-import { expect, row, SPEAKING, saved, stored, test } from './app'
+import { expect, newProject, row, saved, stored, test } from './app'
 import { killBrowser, setHeight, setHeightIfThere } from './real-tabs'
 
-const SEED = Number(process.env.LATTICE_SEED ?? Math.floor(Math.random() * 2 ** 31))
+const SEED = Number(process.env.LATTICE_SEED ?? 1)
 const TABS = 3
 const ACTS = 36
 
@@ -91,11 +89,7 @@ const shown = (page: Page) =>
 
 test('three real tabs at random', async ({ app, request }, info) => {
   console.log(`three real tabs: seed ${SEED}`)
-  const made = await request.post(`${app.address}api/projects`, {
-    data: { file: await readFile(DEMO_FILE, 'utf8') },
-    headers: SPEAKING,
-  })
-  const url = `${app.address}projects/${((await made.json()) as { id: string }).id}`
+  const url = await newProject(request, app)
   const desk = await Desk.open(url, info.outputPath('profile'))
   const [acts] = fc.sample(fc.array(act, { minLength: ACTS, maxLength: ACTS }), { seed: SEED, numRuns: 1 })
   let kills = 0

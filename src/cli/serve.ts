@@ -51,10 +51,11 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const pool = openPool(database.address)
   try {
     await migrate(pool)
-    const { app, projects } = createApp(pool, log, { hosts: options.hosts })
+    const { app, projects, streams } = createApp(pool, log, { hosts: options.hosts })
     if (options.demo) await loadDemo(projects, options.data)
     const { server, port } = await listen(app, options.port)
     const stop = async () => {
+      streams.end()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)

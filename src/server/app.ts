@@ -12,6 +12,7 @@ import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
 import { knownHosts, sameOrigin } from './same-origin'
+import { Streams } from './stream'
 
 const WEB = fileURLToPath(new URL('../../dist/web/', import.meta.url))
 
@@ -25,10 +26,11 @@ export function createApp(
   pool: Pool,
   log: Logger,
   options: AppOptions = {},
-): { app: Express; projects: Projects } {
+): { app: Express; projects: Projects; streams: Streams } {
   const limits = { ...LIMITS, ...options.limits }
   const app = express()
   const projects = new Projects(pool)
+  const streams = new Streams(projects)
   app.disable('x-powered-by')
   app.use(
     helmet({
@@ -59,7 +61,7 @@ export function createApp(
     response.json({ ok: true })
   })
   app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
-  app.use('/api', projectRoutes(projects))
+  app.use('/api', projectRoutes(projects, streams))
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
     app.use(express.static(WEB, { index: false, maxAge: '1h' }))
@@ -69,7 +71,7 @@ export function createApp(
     })
   }
   app.use(problemHandler(log))
-  return { app, projects }
+  return { app, projects, streams }
 }
 
 /** Listens on loopback. Port 0: any free one. */

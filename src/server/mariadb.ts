@@ -42,15 +42,7 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
   await mkdir(folder, { recursive: true })
   const data = join(folder, 'mariadb')
   const user = userInfo().username
-  if (!existsSync(join(data, 'mysql'))) {
-    await run('mariadb-install-db', [
-      '--no-defaults',
-      `--datadir=${data}`,
-      `--user=${user}`,
-      '--skip-test-db',
-      '--auth-root-authentication-method=normal',
-    ])
-  }
+  if (!existsSync(join(data, 'mysql'))) await install(data, user)
   const password = await secret(join(folder, 'database-password'))
   const init = join(folder, 'database-init.sql')
   await writeFile(
@@ -98,6 +90,33 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
     await rm(runtime, { recursive: true, force: true })
   }
   return { address, stop }
+}
+
+/** Tries to make a data folder; a machine that stands still for too long can make the first try fail. */
+const INSTALL_TRIES = 3
+
+/** @throws when the folder cannot be made, with what the program said */
+async function install(data: string, user: string) {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      await run('mariadb-install-db', [
+        '--no-defaults',
+        `--datadir=${data}`,
+        `--user=${user}`,
+        '--skip-test-db',
+        '--auth-root-authentication-method=normal',
+      ])
+      return
+    } catch (error) {
+      // Nothing of ours is in it yet.
+      await rm(data, { recursive: true, force: true })
+      const { stderr = '', stdout = '' } = error as { stderr?: string; stdout?: string }
+      if (attempt === INSTALL_TRIES)
+        throw new Error(
+          `MariaDB could not make its data folder ${data}:\n${`${stdout}\n${stderr}`.slice(-2000)}`,
+        )
+    }
+  }
 }
 
 /** A server of ours whose app was killed still holds the data: it is shut down cleanly first. */

@@ -16,7 +16,10 @@ import { Problem } from './problem'
 const SNAPSHOT_EVERY = 40
 const CACHE_MOST = 20
 
-export type Loaded = { id: string; name: string; revision: number; head: string; doc: Document }
+/** A project as of a revision; `head`: the key of the batch that made it, or ''. */
+export type ReadProject = { id: string; name: string; revision: number; head: string; file: ProjectFile }
+type Held = { revision: number; doc: Document }
+type Reader = Parameters<typeof sql.newestSnapshot>[0]
 /** Edits made on `base`, whose batch had the key `head`. */
 export type NewBatch = { base: number; head: string; key: string; by: string; at: number; edits: unknown[] }
 type Listener = (batch: SavedBatch) => void
@@ -35,7 +38,7 @@ const batchOf = (row: sql.BatchRow): SavedBatch => ({
 
 export class Projects {
   /** Documents as of a revision; only ever a shortcut for reading the log. */
-  private readonly cache = new Map<string, { revision: number; doc: Document }>()
+  private readonly cache = new Map<string, Held>()
   private readonly listeners = new Map<string, Set<Listener>>()
 
   constructor(readonly pool: Pool) {}
@@ -53,22 +56,31 @@ export class Projects {
     return sql.listProjects(this.pool)
   }
 
-  /** @throws Problem 404 */
-  async load(id: string): Promise<Loaded> {
-    const row = await sql.findProject(this.pool, id)
-    if (!row || row.deleted_at) throw gone(id)
-    const doc = await this.documentAt(this.pool, id, row.revision)
-    const head = (await sql.keyOf(this.pool, id, row.revision)) ?? ''
-    return { id, name: doc.name, revision: row.revision, head, doc }
+  /** The project at one revision, as a file: what is held here goes on while who reads waits for something. @throws Problem 404 */
+  async read(id: string): Promise<ReadProject> {
+    for (;;) {
+      const { name, revision, head } = await this.state(id)
+      const held = await this.heldAt(this.pool, id, revision)
+      // Nothing is waited for from here on. Moved on meanwhile: the next state is as good.
+      if (held.revision === revision) return { id, name, revision, head, file: held.doc.toFile() }
+    }
   }
 
-  private async documentAt(
-    db: Parameters<typeof sql.newestSnapshot>[0],
-    id: string,
-    revision: number,
-  ): Promise<Document> {
+  /** Where a project is. @throws Problem 404 */
+  async state(id: string): Promise<{ name: string; revision: number; head: string }> {
+    const row = await sql.findProject(this.pool, id)
+    if (!row || row.deleted_at) throw gone(id)
+    return {
+      name: row.name,
+      revision: row.revision,
+      head: (await sql.keyOf(this.pool, id, row.revision)) ?? '',
+    }
+  }
+
+  /** The document held here, at `revision` or, when another request brought it forward, later. */
+  private async heldAt(db: Reader, id: string, revision: number): Promise<Held> {
     let held = this.cache.get(id)
-    if (!held || held.revision > revision) {
+    if (!held) {
       const snapshot = await sql.newestSnapshot(db, id)
       if (!snapshot) throw gone(id)
       held = {
@@ -79,7 +91,7 @@ export class Projects {
     if (held.revision < revision) {
       for (const batch of await sql.batchesAfter(db, id, held.revision)) {
         // Another request may have brought the same document forward while this one waited.
-        if (batch.revision !== held.revision + 1 || batch.revision > revision) continue
+        if (batch.revision !== held.revision + 1) continue
         replay(held.doc, JSON.parse(batch.edits) as unknown[], batch.version)
         held.revision = batch.revision
       }
@@ -87,7 +99,7 @@ export class Projects {
     this.cache.delete(id)
     this.cache.set(id, held)
     if (this.cache.size > CACHE_MOST) this.cache.delete(this.cache.keys().next().value!)
-    return held.doc
+    return held
   }
 
   /** Batches after a revision. */
@@ -103,11 +115,6 @@ export class Projects {
   /** Which of some batches are in the log. */
   known(id: string, keys: readonly string[]) {
     return sql.revisionsOfKeys(this.pool, id, keys)
-  }
-
-  async state(id: string): Promise<{ revision: number; head: string }> {
-    const revision = (await sql.findProject(this.pool, id))?.revision ?? 0
-    return { revision, head: (await sql.keyOf(this.pool, id, revision)) ?? '' }
   }
 
   /**
@@ -149,7 +156,11 @@ export class Projects {
         missed: (await sql.batchesAfter(db, id, base)).map(batchOf),
       })
     }
-    const doc = await this.documentAt(db, id, row.revision)
+    const own = await this.heldAt(db, id, row.revision)
+    // Set back: what is held here is not the log's any more.
+    if (own.revision !== row.revision)
+      throw new Error(`held at ${own.revision}, the log is at ${row.revision}`)
+    const { doc } = own
     const { draft, refused } = rehearse(doc, edits)
     if (refused.length > 0) throw refusal(refused)
     const revision = row.revision + 1
@@ -185,10 +196,8 @@ export class Projects {
   }
 
   async duplicate(id: string): Promise<{ id: string }> {
-    const { doc } = await this.load(id)
-    const file = structuredClone(doc.toFile())
-    file.name = `${file.name} copy`.slice(0, 200)
-    return this.create(file)
+    const { file } = await this.read(id)
+    return this.create({ ...file, name: `${file.name} copy`.slice(0, 200) })
   }
 
   async setDeleted(id: string, deleted: boolean) {

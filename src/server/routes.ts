@@ -2,6 +2,7 @@
 import { json, type Request, Router } from 'express'
 import { nanoid } from 'nanoid'
 import * as v from 'valibot'
+import { Document } from '../core/document/document'
 import { FormatError, openProject } from '../core/document/open'
 import { IdSchema } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
@@ -15,7 +16,7 @@ import { coverSvg } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
 import { SPEAKER } from './same-origin'
-import { streamProject } from './stream'
+import type { Streams } from './stream'
 
 const Name = v.pipe(
   v.string(),
@@ -51,7 +52,7 @@ const idOf = (request: Request, param: 'id' | 'parked' = 'id') => {
   return result.output
 }
 
-export function projectRoutes(projects: Projects): Router {
+export function projectRoutes(projects: Projects, streams: Streams): Router {
   const router = Router()
   const small = json({ limit: MOST_BATCH })
 
@@ -80,8 +81,7 @@ export function projectRoutes(projects: Projects): Router {
   })
 
   router.get('/projects/:id', async (request, response) => {
-    const { id, name, revision, head, doc } = await projects.load(idOf(request))
-    response.json({ id, name, revision, head, file: doc.toFile() })
+    response.json(await projects.read(idOf(request)))
   })
 
   router.post('/projects/:id/edits', small, async (request, response) => {
@@ -93,7 +93,7 @@ export function projectRoutes(projects: Projects): Router {
   router.get('/projects/:id/edits', async (request, response) => {
     const id = idOf(request)
     const since = Number(request.query.since)
-    const { revision } = await projects.load(id)
+    const { revision } = await projects.state(id)
     if (!Number.isInteger(since) || since < 0)
       throw new Problem(400, 'Bad request', 'since: a revision is needed')
     if (!(await projects.goesOnFrom(id, since, String(request.query.head ?? ''))))
@@ -117,21 +117,22 @@ export function projectRoutes(projects: Projects): Router {
   router.put('/projects/:id/parked/:parked', small, async (request, response) => {
     const id = idOf(request)
     const parked = idOf(request, 'parked')
-    await projects.load(id)
+    await projects.state(id)
     await insertParked(projects.pool, id, parked, JSON.stringify(body(ParkedBody, request)))
     response.json({ dismissed: await isDismissed(projects.pool, id, parked) })
   })
 
   router.delete('/projects/:id/parked/:parked', async (request, response) => {
     const id = idOf(request)
-    await projects.load(id)
+    await projects.state(id)
     await dismissParked(projects.pool, id, idOf(request, 'parked'))
     response.status(204).end()
   })
 
-  router.get('/projects/:id/stream', (request, response, next) =>
-    streamProject(projects, idOf(request), request, response).catch(next),
-  )
+  router.get('/projects/:id/stream', async (request, response) => {
+    const { since, head } = request.query
+    await streams.join(idOf(request), Number(since), typeof head === 'string' ? head : '', response)
+  })
 
   router.patch('/projects/:id', small, async (request, response) => {
     const { name } = body(v.strictObject({ name: Name }), request)
@@ -164,7 +165,8 @@ export function projectRoutes(projects: Projects): Router {
   })
 
   router.get('/projects/:id/picture.svg', async (request, response) => {
-    const { doc, revision } = await projects.load(idOf(request))
+    const id = idOf(request)
+    const { revision } = await projects.state(id)
     const tag = `"${revision}"`
     response.setHeader('ETag', tag)
     response.setHeader('Cache-Control', 'no-cache')
@@ -172,12 +174,13 @@ export function projectRoutes(projects: Projects): Router {
       response.status(304).end()
       return
     }
-    response.type('image/svg+xml').send(await coverSvg(doc))
+    const { file } = await projects.read(id)
+    response.type('image/svg+xml').send(await coverSvg(Document.fromFile(file)))
   })
 
   router.get('/projects/:id/handoff.zip', async (request, response) => {
-    const { doc, name } = await projects.load(idOf(request))
-    const zip = await siteZip(doc)
+    const { file, name } = await projects.read(idOf(request))
+    const zip = await siteZip(Document.fromFile(file))
     response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'project')}.zip"`)
     response.type('application/zip').send(Buffer.from(zip))
   })

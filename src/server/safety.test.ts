@@ -198,11 +198,26 @@ describe('when it breaks', () => {
     },
   )
 
+  test('a commit that loses against another one is tried again, and goes well', async () => {
+    const id = await running.create()
+    let lost = 0
+    const again = breaking((own) =>
+      lost++ < 3 ? Promise.reject(Object.assign(new Error('Deadlock found'), { errno: 1213 })) : own(),
+    )
+    const projects = new Projects(again)
+    const page = (await projects.read(id)).file.pages[0].id
+    const edits = [{ op: 'insert', parent: page, tree: section('s') }]
+    expect(await projects.append(id, { base: 0, head: '', key: 'k', by: 'tab', at: 0, edits })).toEqual({
+      revision: 1,
+    })
+    expect(lost).toBe(4)
+    expect((await running.fileOf(id)).pages[0].sections.length).toBe(1)
+  })
+
   test('after an unexpected fault the document is read anew', async () => {
     const id = await running.create()
     const projects = new Projects(breaking((own) => own()))
-    const { doc } = await projects.load(id)
-    const page = doc.pagesInOrder()[0].id
+    const page = (await projects.read(id)).file.pages[0].id
     const batch = {
       base: 0,
       head: '',
@@ -214,7 +229,6 @@ describe('when it breaks', () => {
     await expect(projects.append(id, { ...batch, by: 'x'.repeat(200) })).rejects.toThrow(
       'nothing was committed',
     )
-    expect((await projects.load(id)).doc).not.toBe(doc)
     expect(await projects.append(id, batch)).toEqual({ revision: 1 })
   })
 })
@@ -240,7 +254,7 @@ describe('edits that mean harm', () => {
     // Another project, and this one read from its log, are as they should be.
     expect((await running.ask(`/projects/${await running.create()}`)).status).toBe(200)
     const fresh = new Projects(running.pool)
-    expect((await fresh.load(id)).doc.toFile()).toEqual(await running.fileOf(id))
+    expect((await fresh.read(id)).file).toEqual(await running.fileOf(id))
   })
 
   test('nor with bodies of any shape, on any route', async () => {

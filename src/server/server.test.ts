@@ -3,7 +3,8 @@ import { readFile } from 'node:fs/promises'
 import { unzipSync } from 'fflate'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
+import type { ProjectFile } from '../core/document/schema'
 import { createApp } from './app'
 import { section, type TestServer, testServer } from './test-server'
 
@@ -101,7 +102,7 @@ describe('the log', () => {
     )
     expect(rows.map((each) => each.revision)).toEqual([0, 40])
     const fresh = createApp(running.pool, pino({ level: 'silent' })).projects
-    expect((await fresh.load(id)).doc.toFile()).toEqual(await fileOf(id))
+    expect((await fresh.read(id)).file).toEqual(await fileOf(id))
   })
 
   test.each([
@@ -147,6 +148,59 @@ describe('the stream', () => {
     expect(heard).toContain('"after":"one"')
     expect(heard).not.toContain('"key":"one"')
     stop.abort()
+  })
+
+  test('three hundred that are opened and dropped leave nothing behind; three hundred that stay cost one look at the log', async () => {
+    const id = await create()
+    const ends: AbortController[] = []
+    const dropped = Array.from({ length: 300 }, async (_, i) => {
+      const stop = new AbortController()
+      // Some before there is an answer, some just after.
+      setTimeout(() => stop.abort(), i % 30)
+      await fetch(`${running.base}/projects/${id}/stream?since=0&head=`, { signal: stop.signal }).catch(
+        () => undefined,
+      )
+    })
+    await Promise.all(dropped)
+    await expect.poll(() => running.streams.open).toEqual({ streams: 0, projects: 0 })
+    await Promise.all(
+      Array.from({ length: 300 }, async () => {
+        const stop = new AbortController()
+        ends.push(stop)
+        await fetch(`${running.base}/projects/${id}/stream?since=0&head=`, { signal: stop.signal })
+      }),
+    )
+    expect(running.streams.open).toEqual({ streams: 300, projects: 1 })
+    const asked = vi.spyOn(running.projects, 'since')
+    await expect.poll(() => asked.mock.calls.length, { timeout: 10_000 }).toBeGreaterThan(1)
+    expect(asked.mock.calls.length).toBeLessThan(5)
+    asked.mockRestore()
+    for (const stop of ends) stop.abort()
+    await expect.poll(() => running.streams.open).toEqual({ streams: 0, projects: 0 })
+  })
+
+  test('who does not read is cut off, and hears everything when they come back', async () => {
+    const id = await create()
+    const response = await fetch(`${running.base}/projects/${id}/stream?since=0&head=`)
+    await expect.poll(() => running.streams.open.streams).toBe(1)
+    const name = 'x'.repeat(400_000)
+    const page = (await fileOf(id)).pages[0].id
+    let revision = 0
+    // Texts that nobody reads fill what the network holds, and then what the server lets wait.
+    for (; revision < 80 && running.streams.open.streams > 0; revision++) {
+      const tree = {
+        ...section(`s${revision}`),
+        children: [
+          { id: `t${revision}`, kind: 'text', name: 'T', order: 'a0', props: { spans: [{ text: name }] } },
+        ],
+      }
+      expect(
+        (await append(id, `k${revision}`, revision, [{ op: 'insert', parent: page, tree }])).status,
+      ).toBe(200)
+    }
+    expect(running.streams.open.streams).toBe(0)
+    await response.body?.cancel().catch(() => undefined)
+    expect((await running.projects.since(id, 0)).length).toBe(revision)
   })
 
   test('who comes from another log is told so, and nothing else', async () => {
@@ -202,21 +256,15 @@ test('with the database down it says so; when it is back, nothing acknowledged i
 test('several app servers before one database: each brings itself up to date', async () => {
   const id = await create('Shared')
   const other = createApp(running.pool, pino({ level: 'silent' })).projects
-  await other.load(id)
+  await other.read(id)
   for (let i = 0; i < 5; i++) expect((await insert(id, `m${i}`, i, `s${i}`)).status).toBe(200)
   // Asked many times at once while it is behind, every answer is the whole document.
-  const loaded = await Promise.all(Array.from({ length: 6 }, () => other.load(id)))
-  for (const { doc, revision } of loaded) {
+  const loaded = await Promise.all(Array.from({ length: 6 }, () => other.read(id)))
+  for (const { file, revision } of loaded) {
     expect(revision).toBe(5)
-    expect(doc.pagesInOrder().flatMap((page) => doc.node(page.id).children)).toEqual([
-      's0',
-      's1',
-      's2',
-      's3',
-      's4',
-    ])
+    expect(file.pages[0].sections.map((each) => each.id)).toEqual(['s0', 's1', 's2', 's3', 's4'])
   }
-  const page = loaded[0].doc.pagesInOrder()[0].id
+  const page = loaded[0].file.pages[0].id
   await other.append(id, {
     base: 5,
     head: 'm4',
@@ -233,4 +281,39 @@ test('several app servers before one database: each brings itself up to date', a
     's4',
     's9',
   ])
+})
+
+test('a read is one revision, whatever is appended meanwhile by this server and another', async () => {
+  const id = await create('Read')
+  const page = (await fileOf(id)).pages[0].id
+  const other = createApp(running.pool, pino({ level: 'silent' })).projects
+  let revision = 0
+  let done = false
+  const write = async () => {
+    for (; revision < 80; revision++) {
+      const edits = [{ op: 'insert', parent: page, tree: section(`s${revision}`) }]
+      const batch = {
+        base: revision,
+        head: revision === 0 ? '' : `w${revision - 1}`,
+        key: `w${revision}`,
+        at: 0,
+        edits,
+      }
+      if (revision % 3 === 0) await other.append(id, { ...batch, by: 'other' })
+      else expect((await ask(`/projects/${id}/edits`, 'POST', batch)).status).toBe(200)
+    }
+    done = true
+  }
+  let reads = 0
+  const read = async () => {
+    while (!done) {
+      const { body } = await ask(`/projects/${id}`)
+      const [home] = (body.file as unknown as ProjectFile).pages
+      expect(home.sections.length).toBe(body.revision)
+      expect(body.head).toBe(home.sections.length === 0 ? '' : `w${home.sections.length - 1}`)
+      reads++
+    }
+  }
+  await Promise.all([write(), read(), read(), read(), read()])
+  expect(reads).toBeGreaterThan(20)
 })

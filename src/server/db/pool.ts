@@ -26,14 +26,37 @@ export class RolledBack extends Error {
   override name = 'RolledBack'
 }
 
+/** Deadlock or failed certification (in a cluster), and a lock that was waited for too long: another try may go well. */
+const AGAIN = new Set([1213, 1205])
+const TRIES = 6
+
+const isAgain = (error: unknown) => AGAIN.has((error as { errno?: number }).errno ?? 0)
+
 /**
- * Runs `work` in one transaction.
+ * Runs `work` in one transaction, and again when others' transactions were in its way: `work` may run several times.
  * @throws what `work` throws for its caller (`passes`); RolledBack or CommitUnknown for everything else
  */
 export async function transaction<T>(
   pool: Pool,
   work: (connection: PoolConnection) => Promise<T>,
   passes: (error: unknown) => boolean = () => false,
+): Promise<T> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await once(pool, work, passes)
+    } catch (error) {
+      const { cause } = error as { cause?: unknown }
+      if (!(error instanceof RolledBack) || !isAgain(cause) || attempt === TRIES) throw error
+      // Not all at the same moment again.
+      await new Promise((resolve) => setTimeout(resolve, Math.random() * 20 * 2 ** attempt))
+    }
+  }
+}
+
+async function once<T>(
+  pool: Pool,
+  work: (connection: PoolConnection) => Promise<T>,
+  passes: (error: unknown) => boolean,
 ): Promise<T> {
   let connection: PoolConnection | undefined
   let committing = false
@@ -46,7 +69,8 @@ export async function transaction<T>(
     connection.release()
     return result
   } catch (error) {
-    if (committing) {
+    // A commit that lost against another one was rolled back; that is known.
+    if (committing && !isAgain(error)) {
       // A connection in an unknown state is not used again.
       connection?.destroy()
       throw new CommitUnknown('the connection broke while committing', { cause: error })

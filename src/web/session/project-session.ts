@@ -24,6 +24,8 @@ export type SaveState = { kind: 'saved' | 'saving' | 'waiting' | 'unkept'; detai
 /** A gesture's changes are kept and sent when this long nothing followed, or at the latest after `LATEST`; ms. */
 const SOON = 150
 const LATEST = 1000
+/** The history is kept when it has rested this long, ms. */
+const REMEMBER = 400
 
 /** What sessions of a tab that were closed are still writing. */
 const leaving = new Map<string, Promise<void>>()
@@ -80,7 +82,8 @@ export class ProjectSession implements Sender {
     watchTabs(id, ports, logs.keys(), { replica, timers, signal: ended.signal }, (batches, tab) =>
       session.adopt(batches, tab),
     )
-    globalThis.addEventListener?.('pagehide', session.settle)
+    globalThis.addEventListener?.('pagehide', session.leave)
+    globalThis.addEventListener?.('beforeunload', session.askToStay)
     globalThis.addEventListener?.('online', session.courier.tryNow)
     void session.courier.send()
     return session
@@ -104,11 +107,11 @@ export class ProjectSession implements Sender {
   get saveState(): SaveState {
     const { pending } = this.replica
     const { fault } = this.writeAhead
-    const { trouble, sending } = this.courier
+    const { trouble } = this.courier
     if (pending.length === 0) return { kind: 'saved' }
-    if (fault !== undefined && (trouble !== undefined || !sending))
-      return { kind: 'unkept', detail: trouble === undefined ? fault : `${fault}, and ${trouble}` }
-    if (trouble === undefined || !this.writeAhead.holds(pending)) return { kind: 'saving' }
+    if (trouble === undefined) return { kind: 'saving' }
+    if (fault !== undefined) return { kind: 'unkept', detail: `${fault}, and ${trouble}` }
+    if (!this.writeAhead.holds(pending)) return { kind: 'saving' }
     return { kind: 'waiting', detail: trouble }
   }
 
@@ -194,9 +197,24 @@ export class ProjectSession implements Sender {
   }
 
   private keep(park: readonly Parked[] = [], from?: string) {
-    const { pending, history, revision, head } = this.replica
+    this.timers.after('history', REMEMBER, this.remember)
+    return this.writeAhead.write(this.replica.pending, park, from)
+  }
+
+  /** The history, for a reload; it may be long, so not with every edit. */
+  private readonly remember = () => {
+    const { history, revision, head } = this.replica
     rememberHistory(this.ports.store, this.id, history, revision, head)
-    return this.writeAhead.write(pending, park, from)
+  }
+
+  private readonly leave = () => {
+    this.settle()
+    this.remember()
+  }
+
+  /** What is neither saved nor kept would be lost with the tab. */
+  private readonly askToStay = (event: Event) => {
+    if (this.saveState.kind === 'unkept') event.preventDefault()
   }
 
   // ——— what was left ———
@@ -250,9 +268,10 @@ export class ProjectSession implements Sender {
   }
 
   close() {
-    this.settle()
+    this.leave()
     leaving.set(this.ports.tabs.id, this.writeAhead.idle)
-    globalThis.removeEventListener?.('pagehide', this.settle)
+    globalThis.removeEventListener?.('pagehide', this.leave)
+    globalThis.removeEventListener?.('beforeunload', this.askToStay)
     globalThis.removeEventListener?.('online', this.courier.tryNow)
     this.courier.end()
     this.ended.abort()

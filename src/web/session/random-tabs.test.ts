@@ -4,7 +4,7 @@
  */
 import fc from 'fast-check'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { type FakeTab, type Fate, fileOf, insert, pad, World } from './test-world'
+import { type FakeTab, type Fate, fileOf, insert, pad, settled, World } from './test-world'
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -14,16 +14,6 @@ afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
 })
-
-async function settled<T>(promise: Promise<T>): Promise<T> {
-  let done = false
-  const both = promise.finally(() => {
-    done = true
-  })
-  both.catch(() => undefined)
-  while (!done) await vi.advanceTimersByTimeAsync(5)
-  return both
-}
 
 const act = fc.record({
   tab: fc.nat(2),

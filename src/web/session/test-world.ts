@@ -1,5 +1,6 @@
 /** A world for sessions under test: one server, tabs that come and go, and a network between them that fails. */
 import 'fake-indexeddb/auto'
+import { vi } from 'vitest'
 import { Document } from '../../core/document/document'
 import type { ProjectFile } from '../../core/document/schema'
 import { readEdit, rehearse } from '../../core/edits/apply'
@@ -20,12 +21,14 @@ const STREAM = 20
 
 const clone = <T>(value: T): T => structuredClone(value)
 
+type Stream = { tell(batch: SavedBatch): void; lost(): void }
+
 /** Answers as the real one does: one log, a key for each batch, 409 with what was missed. */
 export class FakeServer {
   doc: Document
   log: SavedBatch[] = []
   readonly parked = new Map<string, Parked | undefined>()
-  readonly streams = new Set<(batch: SavedBatch) => void>()
+  readonly streams = new Set<Stream>()
   /** Answers instead of the real ones, for the next appends. */
   readonly faults: ApiError[] = []
   appends = 0
@@ -54,13 +57,19 @@ export class FakeServer {
     this.doc.accept(draft)
     const batch = { revision: base + 1, key, after: head, by, at: new Date(at).toISOString(), edits }
     this.log.push(batch)
-    for (const tell of this.streams) tell(batch)
+    for (const stream of this.streams) stream.tell(batch)
     return { revision: batch.revision }
   }
 
   since(revision: number, head: string): SavedBatch[] {
     if (this.keyAt(revision) !== head) throw new ApiError(409, 'apart', { apart: true })
     return clone(this.log.slice(revision))
+  }
+
+  /** Every stream ends, as when a server goes. */
+  breakStreams() {
+    for (const stream of this.streams) stream.lost()
+    this.streams.clear()
   }
 
   /** Back to an earlier state, as from a backup. */
@@ -175,9 +184,12 @@ export class FakeTab {
       setTimeout(() => {
         if (open && !this.dead) then()
       }, STREAM)
-    const tell = (batch: SavedBatch) => {
-      const copy = clone(batch)
-      if (!this.deaf) later(() => heard.edits(copy))
+    const stream: Stream = {
+      tell: (batch) => {
+        const copy = clone(batch)
+        if (!this.deaf) later(() => heard.edits(copy))
+      },
+      lost: () => later(() => heard.lost()),
     }
     later(() => {
       if (this.fates[0] === 'lost') return heard.lost()
@@ -189,11 +201,11 @@ export class FakeTab {
       }
       heard.ready()
       for (const batch of missed) if (!this.deaf) heard.edits(batch)
-      server.streams.add(tell)
+      server.streams.add(stream)
     })
     return () => {
       open = false
-      server.streams.delete(tell)
+      server.streams.delete(stream)
     }
   }
 }
@@ -289,3 +301,14 @@ export const insert = (id: string): Edit => ({
   parent: 'home',
   tree: { id, kind: 'section', name: id, order: 'a5', props: {} },
 })
+
+/** What a promise comes to while time goes on; under fake timers. */
+export async function settled<T>(promise: Promise<T>): Promise<T> {
+  let done = false
+  const both = promise.finally(() => {
+    done = true
+  })
+  both.catch(() => undefined)
+  while (!done) await vi.advanceTimersByTimeAsync(5)
+  return both
+}
