@@ -1,8 +1,8 @@
 /** A MariaDB server of our own: private data folder, loopback, own port and socket. */
 import { type ChildProcess, execFile, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { existsSync } from 'node:fs'
-import { mkdir, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { createWriteStream, existsSync, type WriteStream } from 'node:fs'
+import { mkdir, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
 import { tmpdir, userInfo } from 'node:os'
 import { join } from 'node:path'
@@ -59,37 +59,93 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
   const used = port ?? (await freePort())
   // A socket's path may be 107 bytes long at most, whatever the project's folder is.
   const runtime = await mkdtemp(join(tmpdir(), 'just-lattice-'))
-  const child = spawn(
-    'mariadbd',
-    [
-      '--no-defaults',
-      `--datadir=${data}`,
-      `--user=${user}`,
-      '--bind-address=127.0.0.1',
-      `--port=${used}`,
-      `--socket=${join(runtime, 'db.sock')}`,
-      `--pid-file=${join(folder, PID_FILE)}`,
-      `--init-file=${init}`,
-      '--skip-name-resolve',
-      '--skip-log-bin',
-      '--max-allowed-packet=256M',
-      '--innodb-buffer-pool-size=128M',
-      '--innodb-flush-log-at-trx-commit=1',
-      '--character-set-server=utf8mb4',
-    ],
-    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
-  )
-  let tail = ''
-  child.stderr!.on('data', (chunk: Buffer) => {
-    tail = (tail + chunk.toString()).slice(-4000)
-  })
+  const args = [
+    '--no-defaults',
+    `--datadir=${data}`,
+    `--user=${user}`,
+    '--bind-address=127.0.0.1',
+    `--port=${used}`,
+    `--socket=${join(runtime, 'db.sock')}`,
+    `--pid-file=${join(folder, PID_FILE)}`,
+    `--init-file=${init}`,
+    '--skip-name-resolve',
+    '--skip-log-bin',
+    '--max-allowed-packet=256M',
+    '--innodb-buffer-pool-size=128M',
+    '--innodb-flush-log-at-trx-commit=1',
+    '--character-set-server=utf8mb4',
+  ]
   const address: DatabaseAddress = { host: '127.0.0.1', port: used, user: USER, password, database: DATABASE }
-  await whenUp(child, address, () => tail)
+  const server = new WatchedServer(args, address, await openLog(folder))
+  await server.start()
   const stop = async () => {
-    await ended(child, () => child.kill('SIGTERM'))
+    await server.stop()
     await rm(runtime, { recursive: true, force: true })
   }
   return { address, stop }
+}
+
+/** Bytes of the database's own log before a new file is begun; the one before is kept. */
+const MOST_LOG = 10_000_000
+
+async function openLog(folder: string): Promise<WriteStream> {
+  const path = join(folder, 'mariadb.log')
+  const size = await stat(path).then(
+    (found) => found.size,
+    () => 0,
+  )
+  if (size > MOST_LOG) await rename(path, `${path}.before`)
+  return createWriteStream(path, { flags: 'a' })
+}
+
+/** Longest wait before a database that ended is started again, ms. */
+const LONGEST_WAIT = 10_000
+
+/** The database's process: started again whenever it ends without having been asked to. */
+class WatchedServer {
+  private child: ChildProcess | undefined
+  private stopping = false
+  private tail = ''
+
+  constructor(
+    private readonly args: readonly string[],
+    private readonly address: DatabaseAddress,
+    private readonly log: WriteStream,
+  ) {}
+
+  /** @throws when it does not come up, with the last lines of its log */
+  async start() {
+    const child = spawn('mariadbd', [...this.args], { stdio: ['ignore', 'ignore', 'pipe'], detached: true })
+    this.child = child
+    child.stderr!.on('data', (chunk: Buffer) => {
+      this.tail = (this.tail + chunk.toString()).slice(-4000)
+      this.log.write(chunk)
+    })
+    await whenUp(child, this.address, () => this.tail)
+    child.once('exit', () => void this.again())
+    // It may have ended while it was asked whether it is up.
+    if (child.exitCode !== null || child.signalCode !== null) void this.again()
+  }
+
+  private async again() {
+    for (let wait = 200; !this.stopping; wait = Math.min(2 * wait, LONGEST_WAIT)) {
+      this.log.write(
+        `${new Date().toISOString()} the server ended without having been asked to; it is started again\n`,
+      )
+      try {
+        return await this.start()
+      } catch {
+        await new Promise((resolve) => setTimeout(resolve, wait))
+      }
+    }
+  }
+
+  async stop() {
+    this.stopping = true
+    const { child } = this
+    if (child) await ended(child, () => child.kill('SIGTERM'))
+    await new Promise<void>((resolve) => this.log.end(resolve))
+  }
 }
 
 /** Tries to make a data folder; a machine that stands still for too long can make the first try fail. */

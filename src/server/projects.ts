@@ -1,4 +1,5 @@
 /** Projects as logs of edits: loading, appending, copying. */
+import { createHash } from 'node:crypto'
 import type { Pool } from 'mysql2/promise'
 import { nanoid } from 'nanoid'
 import { Document } from '../core/document/document'
@@ -43,12 +44,19 @@ export class Projects {
 
   constructor(readonly pool: Pool) {}
 
-  async create(file: ProjectFile, id = nanoid(12)): Promise<{ id: string }> {
+  /** @param key the same again makes no second project and gives the same answer */
+  async create(file: ProjectFile, key = nanoid()): Promise<{ id: string }> {
     const checked = checkProject(file)
-    await transaction(this.pool, async (db) => {
-      await sql.insertProject(db, id, checked.name)
-      await sql.insertSnapshot(db, id, 0, JSON.stringify(checked))
-    })
+    const id = createHash('sha256').update(key).digest('base64url').slice(0, 12)
+    try {
+      await transaction(this.pool, async (db) => {
+        await sql.insertProject(db, id, checked.name)
+        await sql.insertSnapshot(db, id, 0, JSON.stringify(checked))
+      })
+    } catch (error) {
+      const isThere = (error as { cause?: { code?: string } }).cause?.code === 'ER_DUP_ENTRY'
+      if (!isThere) throw error
+    }
     return { id }
   }
 

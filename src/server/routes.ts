@@ -24,7 +24,11 @@ const Name = v.pipe(
   v.minLength(1, 'a name is needed'),
   v.maxLength(200, 'a name of at most 200 characters'),
 )
-const CreateBody = v.union([v.strictObject({ name: Name }), v.strictObject({ file: v.string() })])
+/** `key`: whoever hears no answer asks again with the same. */
+const CreateBody = v.union([
+  v.strictObject({ name: Name, key: v.optional(IdSchema) }),
+  v.strictObject({ file: v.string(), key: v.optional(IdSchema) }),
+])
 const AppendBody = v.strictObject({
   base: v.pipe(v.number(), v.integer(), v.minValue(0)),
   /** The key of the batch that made `base`; '' for the project as it was made. */
@@ -72,7 +76,7 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
     const asked = body(CreateBody, request)
     try {
       const file = 'file' in asked ? openProject(asked.file).toFile() : starterProject(asked.name, nanoid(10))
-      response.status(201).json(await projects.create(file))
+      response.status(201).json(await projects.create(file, asked.key))
     } catch (error) {
       if (error instanceof FormatError)
         throw new Problem(422, 'Cannot be opened', error.message, { path: error.path, reason: error.reason })

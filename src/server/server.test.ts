@@ -1,11 +1,13 @@
 /** The server against a real MariaDB on a free loopback port. */
 import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import { unzipSync } from 'fflate'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import type { ProjectFile } from '../core/document/schema'
 import { createApp } from './app'
+import { migrate } from './db/migrate'
 import { section, type TestServer, testServer } from './test-server'
 
 let running: TestServer
@@ -35,6 +37,16 @@ describe('projects', () => {
     expect(names).not.toContain('Renamed')
     await ask(`/projects/${id}/restore`, 'POST', {})
     expect((await fileOf(id)).name).toBe('Renamed')
+  })
+
+  test('made twice with one key: one project', async () => {
+    const before = ((await ask('/projects')).body as unknown as unknown[]).length
+    const made = await Promise.all(
+      [1, 2, 3].map(() => ask('/projects', 'POST', { name: 'Once', key: 'the-same' })),
+    )
+    expect(new Set(made.map((answer) => answer.body.id)).size).toBe(1)
+    expect(made.map((answer) => answer.status)).toEqual([201, 201, 201])
+    expect(((await ask('/projects')).body as unknown as unknown[]).length).toBe(before + 1)
   })
 
   test('a file opens as it is, or is refused with place and reason, and nothing is stored', async () => {
@@ -251,6 +263,24 @@ test('with the database down it says so; when it is back, nothing acknowledged i
   expect(down.body.detail).toContain('cannot be reached')
   await running.startDatabase()
   expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
+})
+
+test('a database that is killed is started again; what was acknowledged is there', async () => {
+  const id = await create('Killed')
+  await insert(id, 'kept', 0, 's1')
+  process.kill(Number(await readFile(join(running.folder, 'mariadb.pid'), 'utf8')), 'SIGKILL')
+  await expect.poll(async () => (await ask('/health')).status, { timeout: 60_000 }).toBe(200)
+  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
+  expect((await insert(id, 'next', 1, 's2')).status).toBe(200)
+  expect(await readFile(join(running.folder, 'mariadb.log'), 'utf8')).toContain('it is started again')
+})
+
+test('several servers that start at once migrate one after the other, once', async () => {
+  await running.pool.query('DROP TABLE parked')
+  await running.pool.query('ALTER TABLE edits DROP COLUMN author, DROP COLUMN made_at, DROP COLUMN version')
+  await running.pool.query("DELETE FROM migrations WHERE name LIKE '002%'")
+  const applied = await Promise.all([1, 2, 3].map(() => migrate(running.pool)))
+  expect(applied.flat()).toEqual(['002-authors-and-parked.sql'])
 })
 
 test('several app servers before one database: each brings itself up to date', async () => {

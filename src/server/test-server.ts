@@ -72,6 +72,7 @@ export async function testServer(options: AppOptions = {}) {
     append(id, key, revision, [{ op: 'insert', parent: (await fileOf(id)).pages[0].id, tree: section(name) }])
 
   return {
+    folder,
     base,
     port,
     pool,

@@ -1,4 +1,5 @@
 /** The typed client: the only place that talks HTTP to the server. The frame of everything that comes back is checked. */
+import { nanoid } from 'nanoid'
 import * as v from 'valibot'
 import { checkedBefore } from '../core/document/open'
 import type { ProjectFile } from '../core/document/schema'
@@ -77,12 +78,24 @@ async function ask<S extends v.GenericSchema>(
   return v.parse(schema, await response.json())
 }
 
+/** Makes a project once: when no answer is heard, or it is not known whether it was made, asks again with the same key. */
+async function make(what: { name: string } | { file: string }): Promise<{ id: string }> {
+  const body = { ...what, key: nanoid(16) }
+  const once = () => ask(Created, '/api/projects', 'POST', body)
+  try {
+    return await once()
+  } catch (error) {
+    if (!(error instanceof ApiError) || (error.status !== 0 && error.status !== 503)) throw error
+    return once()
+  }
+}
+
 const at = (id: string, rest = '') => `/api/projects/${encodeURIComponent(id)}${rest}`
 
 export const api = {
   list: () => ask(ProjectList, '/api/projects'),
-  create: (name: string) => ask(Created, '/api/projects', 'POST', { name }),
-  openFile: (file: string) => ask(Created, '/api/projects', 'POST', { file }),
+  create: (name: string) => make({ name }),
+  openFile: (file: string) => make({ file }),
   rename: (id: string, name: string) => ask(v.object({ revision: v.number() }), at(id), 'PATCH', { name }),
   duplicate: (id: string) => ask(Created, at(id, '/duplicate'), 'POST', {}),
   remove: (id: string) => ask(undefined, at(id), 'DELETE'),

@@ -1,6 +1,7 @@
 /** Numbered `.sql` files, applied once each, in order. */
+import { randomUUID } from 'node:crypto'
 import { readdir, readFile } from 'node:fs/promises'
-import type { Pool, RowDataPacket } from 'mysql2/promise'
+import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { Umzug } from 'umzug'
 
 const folder = new URL('migrations/', import.meta.url)
@@ -12,7 +13,44 @@ const statementsOf = (sql: string) =>
     .map((each) => each.trim())
     .filter(Boolean)
 
-export async function migrate(pool: Pool): Promise<string[]> {
+/** How long a lease on migrating lasts when its holder dies, s; and how long others wait for it, ms. */
+const LEASE = 120
+const MOST_WAIT = 300_000
+
+/**
+ * Runs `work` while no other app server does: a lease in a table, since locks by name hold on one node of a cluster only.
+ * @throws when the lease cannot be had
+ */
+async function alone<T>(pool: Pool, work: () => Promise<T>): Promise<T> {
+  await pool.query(
+    'CREATE TABLE IF NOT EXISTS migration_lease (id TINYINT NOT NULL PRIMARY KEY, holder VARCHAR(64) NOT NULL, until DATETIME(3) NOT NULL)',
+  )
+  await pool.query("INSERT IGNORE INTO migration_lease (id, holder, until) VALUES (1, '', '2000-01-01')")
+  const holder = randomUUID()
+  const began = Date.now()
+  for (;;) {
+    const [taken] = await pool.execute<ResultSetHeader>(
+      'UPDATE migration_lease SET holder = ?, until = CURRENT_TIMESTAMP(3) + INTERVAL ? SECOND WHERE id = 1 AND until < CURRENT_TIMESTAMP(3)',
+      [holder, LEASE],
+    )
+    if (taken.affectedRows === 1) break
+    if (Date.now() - began > MOST_WAIT)
+      throw new Error('another server has been migrating the database for too long')
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  try {
+    return await work()
+  } finally {
+    await pool.execute("UPDATE migration_lease SET until = '2000-01-01' WHERE id = 1 AND holder = ?", [
+      holder,
+    ])
+  }
+}
+
+/** Brings the database up to date; several servers that start at once do so one after the other. @returns what was applied */
+export const migrate = (pool: Pool): Promise<string[]> => alone(pool, () => applyAll(pool))
+
+async function applyAll(pool: Pool): Promise<string[]> {
   const files = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort()
   await pool.query(
     'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(100) NOT NULL PRIMARY KEY, applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3))',
