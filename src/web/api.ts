@@ -75,7 +75,9 @@ async function ask<S extends v.GenericSchema>(
     )
   }
   if (!schema) return undefined as v.InferOutput<S>
-  return v.parse(schema, await response.json())
+  const answer = v.safeParse(schema, await response.json().catch(() => undefined))
+  if (!answer.success) throw new ApiError(response.status, 'the server’s answer cannot be read')
+  return answer.output
 }
 
 /** Makes a project once: when no answer is heard, or it is not known whether it was made, asks again with the same key. */

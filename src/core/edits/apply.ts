@@ -6,7 +6,7 @@ import { FormatError } from '../document/format-error'
 import { checkPlain } from '../document/plain'
 import { type Edit, EditError } from './edit'
 import { refuse } from './edit-module'
-import { moduleFor, moduleOf } from './registry'
+import { moduleOf } from './registry'
 
 /** Reads one edit from outside. @throws EditError */
 export function readEdit(value: unknown): Edit {
@@ -37,7 +37,9 @@ function asEditError(error: unknown): unknown {
  */
 export function applyTo(draft: Draft, edit: Edit): Edit {
   try {
-    return moduleFor(edit).apply(draft, edit)
+    // What a store kept may be of another version than this.
+    const module = moduleOf(edit.op) ?? refuse('a change of a kind that is not known here')
+    return module.apply(draft, edit)
   } catch (error) {
     throw asEditError(error)
   }

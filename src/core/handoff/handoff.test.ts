@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { loadFonts } from '../../server/fonts'
 import { Document } from '../document/document'
 import type { NodeTree, ProjectFile, Props } from '../document/schema'
+import { applyEdit } from '../edits/apply'
 import { PageLayout } from '../layout/page'
 import { starterProject, viewFor } from '../shelf/starter'
 import { ParagraphCache } from '../text/paragraph-cache'
@@ -285,5 +286,43 @@ describe('SVG', () => {
     expect(box('cover', 0).x).toBe(-0)
     expect(box('contain')).toEqual({ x: 0, y: 25, width: 100, height: 50 })
     expect(box('fill')).toEqual({ x: 0, y: 0, width: 100, height: 100 })
+  })
+})
+
+describe('what is handed off does no harm', () => {
+  const link = (target: string) => text('Go', { tag: 'a', link: target })
+  const hrefs = (html: string) => [...html.matchAll(/href="([^"]*)"/g)].map((match) => match[1]).slice(1)
+
+  test('a link to a page follows it to another path, and leads nowhere when it is gone', () => {
+    const doc = project([link('page:about#team'), link('page:gone'), link('/about')], {}, (file) => {
+      file.pages.push({ id: 'about', name: 'About', path: '/about', order: 'a5', views: [], sections: [] })
+    })
+    expect(hrefs(site(doc).html)).toEqual(['about/index.html#team', '#', 'about/index.html'])
+    applyEdit(doc, { op: 'page-meta', id: 'about', set: { path: '/who/we-are' } })
+    expect(hrefs(site(doc).html)).toEqual(['who/we-are/index.html#team', '#', '/about'])
+  })
+
+  test('links that may not be followed lead nowhere', () => {
+    const bad = ['javascript:alert(1)', ' java\nscript:alert(1)', 'data:text/html,x', '//elsewhere.test']
+    expect(hrefs(site(project(bad.map(link))).html)).toEqual(bad.map(() => '#'))
+  })
+
+  test('tokens, views and names stay what they are in the style sheet', () => {
+    const doc = project([text('A')], {}, (file) => {
+      file.views[1].name = '**// body{color:red} /*'
+      Object.assign(file.tokens, {
+        odd: { $type: 'fontFamily', a: { $value: 'x";}*{color:red}' }, b: { $value: '{no.such}' } },
+      })
+    })
+    const { css } = site(doc)
+    expect(css).toContain('--odd-a: "x\\";}*{color:red}";')
+    expect(css).not.toContain('--odd-b')
+    expect(css.match(/\/\* [^\n]* \*\/\n@media/g)).toEqual(['/* ** // body{color:red} /* */\n@media'])
+  })
+
+  test('every page carries a policy that runs no script', () => {
+    expect(site(project([])).html).toContain(
+      `<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'self';`,
+    )
   })
 })

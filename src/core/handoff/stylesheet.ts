@@ -181,7 +181,9 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
 function rootRule(doc: Document): string {
   const lines: string[] = []
   for (const name of doc.tokenTable.names()) {
-    const token = doc.tokenTable.lookup(name)!
+    const token = doc.tokenTable.lookup(name)
+    // One that says nothing usable, as an old store may hold, is not handed off.
+    if (!token) continue
     const property = customProperty(name)
     if (token.type === 'typography') {
       const { fontFamily, fontSize, fontWeight, lineHeight, letterSpacing } = token.value

@@ -7,7 +7,7 @@ import type { NodeTree, Props } from '../document/schema'
 import type { Tree } from '../document/tree'
 import type { Edit, SetEdit } from '../edits/edit'
 import { type Change, mergeEdits } from '../edits/merge'
-import { moduleFor } from '../edits/registry'
+import { moduleOf } from '../edits/registry'
 
 /** One thing parked: edits that failed for one reason. */
 export type Parked = {
@@ -28,9 +28,11 @@ export type Lost = { change: Change; reason: string }
 /** Most edits that are said one by one. */
 const MOST_WORDS = 12
 
+const wordsOf = (edit: Edit, tree: Tree) => moduleOf(edit.op)?.words(edit, tree) ?? `“${edit.op}”`
+
 /** The outermost block that is gone and that the edit is about, by its id in `before`. */
 function lostBlock(edit: Edit, before: Tree, now: Tree): string | undefined {
-  const named = moduleFor(edit).blocks(edit)[0]
+  const named = moduleOf(edit.op)?.blocks(edit)[0]
   const missing = (id: string) => before.nodes.has(id) && !now.nodes.has(id)
   let lost: string | undefined
   if (named !== undefined && missing(named)) {
@@ -70,7 +72,7 @@ export function park(
       out.push(parked)
     }
     parked.edits.push(edit)
-    if (parked.words.length < MOST_WORDS) parked.words.push(moduleFor(edit).words(edit, before))
+    if (parked.words.length < MOST_WORDS) parked.words.push(wordsOf(edit, before))
     else if (parked.words.length === MOST_WORDS) parked.words.push('… and more')
   }
   return out

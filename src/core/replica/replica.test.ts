@@ -301,6 +301,24 @@ describe('what is heard', () => {
     for (const doc of [log.doc, one.doc, late.doc]) expect(doc.node('a').props.paddingTop).toBe(5)
   })
 
+  test('a change of a kind that is not known here is set aside, and the others arrive', () => {
+    const { log, one } = two()
+    const strange = { op: 'fold', node: 'a' } as unknown as Edit
+    const parked = one.adopt([
+      {
+        key: 'k',
+        at: 0,
+        changes: [
+          { id: 'x', edit: strange },
+          { id: 'y', edit: set('a', { paddingTop: 5 }) },
+        ],
+      },
+    ])
+    expect(parked).toMatchObject([{ reason: 'a change of a kind that is not known here', words: ['“fold”'] }])
+    sync(log, one)
+    expect(log.doc.node('a').props.paddingTop).toBe(5)
+  })
+
   test('an acknowledgement behind others’ batches waits for them', () => {
     const { log, one, other } = two()
     sync(log, other)

@@ -8,7 +8,7 @@ import type { ProjectFile } from '../document/schema'
 import { applyTo } from '../edits/apply'
 import { type Edit, EditError } from '../edits/edit'
 import { type Change, mergeInto } from '../edits/merge'
-import { moduleFor } from '../edits/registry'
+import { moduleOf } from '../edits/registry'
 import { History, type Step } from './history'
 import { type Lost, type Parked, park } from './parked'
 import { Meanwhile } from './since'
@@ -311,7 +311,7 @@ export class Replica {
     const put: Put = new Map()
     for (const change of this.pending.flatMap((batch) => batch.changes)) {
       let edit: Edit | undefined = change.edit
-      const { rebase } = moduleFor(edit)
+      const rebase = moduleOf(edit.op)?.rebase
       if (rebase) for (const over of foreign) edit = edit && rebase(edit, over, since)
       // Nothing left: what was wanted is so already.
       if (!edit) continue

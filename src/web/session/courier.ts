@@ -82,14 +82,14 @@ export class Courier {
 
   /** @returns in how many ms to try again */
   private async failed(error: unknown, batch: PendingBatch): Promise<number> {
+    if (error instanceof Diverged) return this.afterReadingAnew()
     if (!(error instanceof ApiError)) throw error
     const { status, problem } = error
     if (status === 409 && Array.isArray(problem.missed)) {
       this.receive(problem.missed as SavedBatch[])
       return 0
     }
-    if (status === 409 && problem.apart)
-      return (await this.readAnew()) ? 0 : this.later('the server does not answer')
+    if (status === 409 && problem.apart) return this.afterReadingAnew()
     if (status === 422 || status === 400 || status === 413) {
       this.refused(batch, error)
       return 0
@@ -100,6 +100,10 @@ export class Courier {
         LAST_RETRY,
       )
     return this.later(status === 0 ? 'the server does not answer' : error.message)
+  }
+
+  private async afterReadingAnew(): Promise<number> {
+    return (await this.readAnew()) ? 0 : this.later('the server does not answer')
   }
 
   private later(trouble: string, ms?: number): number {

@@ -13,41 +13,62 @@ export type Tabs = {
 const KEY = 'just-lattice:tab'
 const lockOf = (tab: string) => `just-lattice:tab:${tab}`
 
-/** Takes a lock for the rest of the tab's life. @returns false when somebody holds it */
-function hold(name: string): Promise<boolean> {
+/** How long a reloaded page waits for the page before it to let go of its lock, ms. */
+const PATIENCE = 1500
+/** Where there are no locks (pages that do not come over TLS or from this machine): who says nothing for so long is gone, ms. */
+const SILENCE = 4000
+
+/** Takes a lock for the rest of the tab's life. @returns false when somebody holds it and does not let go */
+async function hold(name: string): Promise<boolean> {
   return new Promise((resolve) => {
-    void navigator.locks.request(name, { ifAvailable: true }, (lock) => {
-      resolve(lock !== null)
-      return lock ? new Promise(() => undefined) : undefined
-    })
+    navigator.locks
+      .request(name, { signal: AbortSignal.timeout(PATIENCE) }, () => {
+        resolve(true)
+        return new Promise(() => undefined)
+      })
+      .catch(() => resolve(false))
   })
 }
 
 let own: Promise<string> | undefined
 
-/** The same after a reload; another one in a tab that was duplicated, and while the page before is still closing. */
+/** The same after a reload; another one in a tab that was duplicated. */
 function ownId(): Promise<string> {
   own ??= (async () => {
     const before = sessionStorage.getItem(KEY)
-    const id = before && (await hold(lockOf(before))) ? before : nanoid(16)
-    if (id !== before) await hold(lockOf(id))
+    // Without locks a duplicated tab could not be told from a reloaded one: the log of before is taken over as any other.
+    const same = before !== null && hasLocks() && (await hold(lockOf(before)))
+    const id = same ? before : nanoid(16)
+    if (!same && hasLocks()) await hold(lockOf(id))
     sessionStorage.setItem(KEY, id)
     return id
   })()
   return own
 }
 
+const hasLocks = () => navigator.locks !== undefined
+
 export async function browserTabs(): Promise<Tabs> {
+  /** Tabs that have said that they are there. */
+  const heardOf = new Set<string>()
   return {
     id: await ownId(),
     whenGone(other, then, signal) {
-      navigator.locks.request(lockOf(other), { signal }, then).catch(() => undefined)
+      if (hasLocks()) {
+        navigator.locks.request(lockOf(other), { signal }, then).catch(() => undefined)
+        return
+      }
+      const timer = setTimeout(() => {
+        if (!heardOf.has(other)) void then()
+      }, SILENCE)
+      signal.addEventListener('abort', () => clearTimeout(timer))
     },
     announce(project, heard, signal) {
       const channel = new BroadcastChannel(`just-lattice:${project}`)
       const say = (what: 'opened' | 'here') =>
         ownId().then((id) => signal.aborted || channel.postMessage({ what, id }))
       channel.onmessage = ({ data }: MessageEvent<{ what: string; id: string }>) => {
+        heardOf.add(data.id)
         heard(data.id)
         if (data.what === 'opened') void say('here')
       }
