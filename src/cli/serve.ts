@@ -11,6 +11,7 @@ import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
 import { openPool } from '../server/db/pool'
 import { type MariaDb, startMariaDb } from '../server/mariadb'
+import { compressAssets } from './compress'
 import { numberOption, pathFrom, Refusal, readArgs } from './refusal'
 import { newestSource } from './sources'
 
@@ -29,6 +30,7 @@ export async function buildWeb() {
     { cwd: ROOT, stdio: ['ignore', 2, 2] },
   )
   if (result.status !== 0) throw new Error('the web app could not be built')
+  await compressAssets(join(ROOT, 'dist/web/assets'))
 }
 
 export type Running = { address: string; port: number; database: MariaDb; stop: () => Promise<void> }

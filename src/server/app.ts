@@ -7,6 +7,7 @@ import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
+import sirv from 'sirv'
 import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
@@ -64,7 +65,11 @@ export function createApp(
   app.use('/api', projectRoutes(projects, streams))
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
-    app.use(express.static(WEB, { index: false, maxAge: '1h' }))
+    // Named by their content: they never change. Compressed when they were built.
+    app.use(
+      '/assets',
+      sirv(`${WEB}assets`, { brotli: true, gzip: true, immutable: true, maxAge: 31_536_000, etag: true }),
+    )
     app.get(/^\/(?!api\/|fonts\/|assets\/).*/, (_, response) => {
       response.setHeader('Cache-Control', 'no-cache')
       response.sendFile('index.html', { root: WEB })

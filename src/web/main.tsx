@@ -1,7 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
-import { EditorScreen } from './editor/editor'
 import { restoreTheme } from './editor/theme'
 import { ProjectsScreen } from './projects/projects-screen'
 import './theme.css'
@@ -10,7 +9,12 @@ restoreTheme()
 const client = new QueryClient({ defaultOptions: { queries: { retry: 1 } } })
 const router = createBrowserRouter([
   { path: '/', element: <ProjectsScreen /> },
-  { path: '/projects/:id', element: <EditorScreen /> },
+  {
+    path: '/projects/:id',
+    // The editor and the shaping of text are not fetched before a project is opened.
+    lazy: async () => ({ Component: (await import('./editor/editor')).EditorScreen }),
+    hydrateFallbackElement: <main className="grid h-full place-items-center soft">Opening …</main>,
+  },
   { path: '*', element: <ProjectsScreen /> },
 ])
 

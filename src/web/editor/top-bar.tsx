@@ -16,23 +16,13 @@ import { slug } from '../../core/handoff/names'
 import { projectFile } from '../../core/handoff/site'
 import { pageSvg } from '../../core/handoff/svg'
 import { api } from '../api'
+import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
-
-export function Mark() {
-  return (
-    <svg width="24" height="20" viewBox="0 0 24 20" aria-hidden="true">
-      <path
-        fill="var(--color-primary)"
-        d="M0 2h3.6v16H0zM6.8 5h3.6v13H6.8zM13.6 9h3.6v9h-3.6zM20.4 13H24v5h-3.6z"
-      />
-    </svg>
-  )
-}
 
 export function TopBar() {
   const editor = useEditor()
