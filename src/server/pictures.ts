@@ -1,4 +1,5 @@
 /** Pages as pictures, from the core's own layout. */
+import { Resvg } from '@resvg/resvg-js'
 import type { Document } from '../core/document/document'
 import { pageSvg } from '../core/handoff/svg'
 import { PageLayout } from '../core/layout/page'
@@ -15,10 +16,33 @@ export async function layoutPage(doc: Document, pageId: string, width?: number):
   return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs)
 }
 
-/** The first page's first screen, as SVG. */
-export async function coverSvg(doc: Document): Promise<string> {
+/** Width of a cover, px: about twice what a card on the projects screen shows. */
+const COVER_WIDTH = 560
+const EMPTY = '<svg xmlns="http://www.w3.org/2000/svg" width="1440" height="900"/>'
+
+/** The first page's first screen, as PNG. */
+export async function cover(doc: Document): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
-  if (!page) return '<svg xmlns="http://www.w3.org/2000/svg" width="1440" height="900"/>'
-  const layout = await layoutPage(doc, page.id)
-  return pageSvg(doc, layout, layout.view.fold)
+  const layout = page && (await layoutPage(doc, page.id))
+  const svg = layout ? pageSvg(doc, layout, layout.view.fold) : EMPTY
+  return new Resvg(svg, { fitTo: { mode: 'width', value: COVER_WIDTH } }).render().asPng()
+}
+
+/** Covers that were drawn, the last of each project; each is drawn once, however many ask for it at once. */
+export class Covers {
+  private readonly drawn = new Map<string, { revision: number; png: Promise<Uint8Array> }>()
+
+  constructor(private readonly most = 200) {}
+
+  of(id: string, revision: number, read: () => Promise<Document>): Promise<Uint8Array> {
+    const known = this.drawn.get(id)
+    if (known?.revision === revision) return known.png
+    const png = read().then(cover)
+    this.drawn.delete(id)
+    this.drawn.set(id, { revision, png })
+    // What could not be drawn is tried again.
+    png.catch(() => this.drawn.delete(id))
+    if (this.drawn.size > this.most) this.drawn.delete(this.drawn.keys().next().value!)
+    return png
+  }
 }

@@ -12,7 +12,7 @@ import { dismissParked, insertParked, isDismissed, listParked } from './db/parke
 import { openType, woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
-import { coverSvg } from './pictures'
+import { Covers } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
 import { SPEAKER } from './same-origin'
@@ -58,6 +58,7 @@ const idOf = (request: Request, param: 'id' | 'parked' = 'id') => {
 
 export function projectRoutes(projects: Projects, streams: Streams): Router {
   const router = Router()
+  const covers = new Covers()
   const small = json({ limit: MOST_BATCH })
 
   router.get('/projects', async (_, response) => {
@@ -168,7 +169,7 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
     response.status(201).json(await projects.duplicate(idOf(request)))
   })
 
-  router.get('/projects/:id/picture.svg', async (request, response) => {
+  router.get('/projects/:id/picture.png', async (request, response) => {
     const id = idOf(request)
     const { revision } = await projects.state(id)
     const tag = `"${revision}"`
@@ -178,8 +179,8 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
       response.status(304).end()
       return
     }
-    const { file } = await projects.read(id)
-    response.type('image/svg+xml').send(await coverSvg(Document.fromFile(file)))
+    const png = await covers.of(id, revision, async () => Document.fromFile((await projects.read(id)).file))
+    response.type('image/png').send(Buffer.from(png))
   })
 
   router.get('/projects/:id/handoff.zip', async (request, response) => {

@@ -294,7 +294,7 @@ describe('edits that mean harm', () => {
     expect((await running.fileOf(id)).views.map((view) => view.id)).toEqual(['desktop', 'mobile'])
     for (const other of [id, await running.create()]) {
       expect((await running.ask(`/projects/${other}`)).status).toBe(200)
-      expect((await fetch(`${running.base}/projects/${other}/picture.svg`)).status).toBe(200)
+      expect((await fetch(`${running.base}/projects/${other}/picture.png`)).status).toBe(200)
     }
   })
 })

@@ -244,8 +244,19 @@ test('the handoff is a zip whose project is the project; the picture is the page
     ]),
   )
   expect(JSON.parse(new TextDecoder().decode(files['project.json']))).toEqual(JSON.parse(demo))
-  const picture = await (await fetch(`${running.base}/projects/${id}/picture.svg`)).text()
-  expect(picture).toMatch(/^<svg .*width="1440" height="900"/)
+  const answers = await Promise.all([1, 2, 3].map(() => fetch(`${running.base}/projects/${id}/picture.png`)))
+  const [picture, ...others] = await Promise.all(
+    answers.map(async (each) => Buffer.from(await each.arrayBuffer())),
+  )
+  // A PNG's size stands in its first chunk, the width at byte 16.
+  expect([picture.readUInt32BE(16), picture.readUInt32BE(20)]).toEqual([560, 350])
+  expect(picture.length).toBeLessThan(40_000)
+  for (const other of others) expect(other.equals(picture)).toBe(true)
+  const tag = answers[0].headers.get('etag')!
+  const again = await fetch(`${running.base}/projects/${id}/picture.png`, {
+    headers: { 'If-None-Match': tag },
+  })
+  expect(again.status).toBe(304)
 })
 
 test('pages carry a policy that allows no code from strings', async () => {

@@ -102,7 +102,7 @@ export const api = {
   duplicate: (id: string) => ask(Created, at(id, '/duplicate'), 'POST', {}),
   remove: (id: string) => ask(undefined, at(id), 'DELETE'),
   restore: (id: string) => ask(undefined, at(id, '/restore'), 'POST', {}),
-  pictureUrl: (id: string, revision: number) => at(id, `/picture.svg?revision=${revision}`),
+  pictureUrl: (id: string, revision: number) => at(id, `/picture.png?revision=${revision}`),
   handoffUrl: (id: string) => at(id, '/handoff.zip'),
   streamUrl: (id: string, since: number, head: string) =>
     at(id, `/stream?since=${since}&head=${encodeURIComponent(head)}`),
