@@ -19,7 +19,7 @@ const CACHE_MOST = 20
 
 /** A project as of a revision; `head`: the key of the batch that made it, or ''. */
 export type ReadProject = { id: string; name: string; revision: number; head: string; file: ProjectFile }
-type Held = { revision: number; doc: Document }
+type Held = { revision: number; head: string; doc: Document }
 type Reader = Parameters<typeof sql.newestSnapshot>[0]
 /** Edits made on `base`, whose batch had the key `head`. */
 export type NewBatch = { base: number; head: string; key: string; by: string; at: number; edits: unknown[] }
@@ -66,11 +66,16 @@ export class Projects {
 
   /** The project at one revision, as a file: what is held here goes on while who reads waits for something. @throws Problem 404 */
   async read(id: string): Promise<ReadProject> {
-    for (;;) {
+    for (let before: number | undefined; ; ) {
       const { name, revision, head } = await this.state(id)
+      // Still behind what is held here: the log was set back under this server.
+      if (revision === before) this.cache.delete(id)
       const held = await this.heldAt(this.pool, id, revision)
       // Nothing is waited for from here on. Moved on meanwhile: the next state is as good.
-      if (held.revision === revision) return { id, name, revision, head, file: held.doc.toFile() }
+      if (held.revision === revision && held.head === head)
+        return { id, name, revision, head, file: held.doc.toFile() }
+      if (held.revision === revision) this.cache.delete(id)
+      before = revision
     }
   }
 
@@ -87,27 +92,33 @@ export class Projects {
 
   /** The document held here, at `revision` or, when another request brought it forward, later. */
   private async heldAt(db: Reader, id: string, revision: number): Promise<Held> {
-    let held = this.cache.get(id)
-    if (!held) {
-      const snapshot = await sql.newestSnapshot(db, id)
-      if (!snapshot) throw gone(id)
-      held = {
-        revision: snapshot.revision,
-        doc: Document.fromFile(JSON.parse(snapshot.document) as ProjectFile),
-      }
-    }
+    const held = this.cache.get(id) ?? (await this.newestHeld(db, id))
     if (held.revision < revision) {
       for (const batch of await sql.batchesAfter(db, id, held.revision)) {
         // Another request may have brought the same document forward while this one waited.
         if (batch.revision !== held.revision + 1) continue
+        if (batch.after !== held.head) {
+          // The log was set back and went on another way: what is held here is not its past.
+          this.cache.delete(id)
+          return this.heldAt(db, id, revision)
+        }
         replay(held.doc, JSON.parse(batch.edits) as unknown[], batch.version)
         held.revision = batch.revision
+        held.head = batch.batch_key
       }
     }
     this.cache.delete(id)
     this.cache.set(id, held)
     if (this.cache.size > CACHE_MOST) this.cache.delete(this.cache.keys().next().value!)
     return held
+  }
+
+  private async newestHeld(db: Reader, id: string): Promise<Held> {
+    const snapshot = await sql.newestSnapshot(db, id)
+    if (!snapshot) throw gone(id)
+    const { revision, document } = snapshot
+    const head = (await sql.keyOf(db, id, revision)) ?? ''
+    return { revision, head, doc: Document.fromFile(JSON.parse(document) as ProjectFile) }
   }
 
   /** Batches after a revision. */
@@ -165,8 +176,8 @@ export class Projects {
       })
     }
     const own = await this.heldAt(db, id, row.revision)
-    // Set back: what is held here is not the log's any more.
-    if (own.revision !== row.revision)
+    // Set back: what is held here is not the log's any more; it is read anew when this is asked again.
+    if (own.revision !== row.revision || own.head !== head)
       throw new Error(`held at ${own.revision}, the log is at ${row.revision}`)
     const { doc } = own
     const { draft, refused } = rehearse(doc, edits)
@@ -188,6 +199,7 @@ export class Projects {
       if (held?.doc !== doc || held.revision !== row.revision) return
       doc.accept(draft)
       held.revision = revision
+      held.head = key
     }
     return { revision, saved: { revision, key, after: head, by, at: made.toISOString(), edits }, accept }
   }

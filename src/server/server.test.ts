@@ -324,6 +324,26 @@ test('several app servers before one database: each brings itself up to date', a
   ])
 })
 
+test('a log that is set back under a running server, and goes on another way, is read as it is', async () => {
+  const id = await create('Set back')
+  for (let i = 0; i < 3; i++) await insert(id, `b${i}`, i, `s${i}`)
+  const { pool } = running
+  await pool.query('DELETE FROM edits WHERE project_id = ? AND revision > 1', [id])
+  await pool.query('UPDATE projects SET revision = 1 WHERE id = ?', [id])
+  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s0'])
+  const other = createApp(pool, pino({ level: 'silent' })).projects
+  const page = (await other.read(id)).file.pages[0].id
+  const edit = (name: string) => [{ op: 'insert', parent: page, tree: section(name) }]
+  for (const [base, head, key, name] of [
+    [1, 'b0', 'c1', 's8'],
+    [2, 'c1', 'c2', 's9'],
+  ] as const)
+    await other.append(id, { base, head, key, by: 'other', at: 0, edits: edit(name) })
+  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s0', 's8', 's9'])
+  expect((await insert(id, 'b3', 3, 's5')).status).toBe(200)
+  expect((await other.read(id)).file).toEqual(await fileOf(id))
+})
+
 test('a read is one revision, whatever is appended meanwhile by this server and another', async () => {
   const id = await create('Read')
   const page = (await fileOf(id)).pages[0].id

@@ -49,8 +49,8 @@ export class Courier {
     batch.sent = true
     this.sender.stateChanged()
     let again = 0
+    const { revision: base, head } = this.replica
     try {
-      const { revision: base, head } = this.replica
       const edits = batch.changes.map((change) => change.edit)
       const sent = { base, head, key: batch.key, at: batch.at, edits }
       const { revision } = await this.wire.append(this.project, sent)
@@ -59,7 +59,7 @@ export class Courier {
       this.arrived(batch.key, revision)
     } catch (error) {
       if (this.ended) return
-      again = await this.failed(error, batch)
+      again = await this.failed(error, batch, base)
     } finally {
       this.sending = false
     }
@@ -81,13 +81,13 @@ export class Courier {
   }
 
   /** @returns in how many ms to try again */
-  private async failed(error: unknown, batch: PendingBatch): Promise<number> {
+  private async failed(error: unknown, batch: PendingBatch, base: number): Promise<number> {
     if (error instanceof Diverged) return this.afterReadingAnew()
     if (!(error instanceof ApiError)) throw error
     const { status, problem } = error
     if (status === 409 && Array.isArray(problem.missed)) {
       this.receive(problem.missed as SavedBatch[])
-      return 0
+      return this.replica.revision > base ? 0 : this.later('the server does not say what was missed')
     }
     if (status === 409 && problem.apart) return this.afterReadingAnew()
     if (status === 422 || status === 400 || status === 413) {
@@ -103,7 +103,9 @@ export class Courier {
   }
 
   private async afterReadingAnew(): Promise<number> {
-    return (await this.readAnew()) ? 0 : this.later('the server does not answer')
+    if (!(await this.readAnew())) return this.later('the server does not answer')
+    // Again and again: it may be one that is not up to date yet.
+    return this.attempts++ === 0 ? 0 : backoff(this.attempts)
   }
 
   private later(trouble: string, ms?: number): number {
@@ -114,7 +116,8 @@ export class Courier {
 
   /** The server will never take the batch as it is: what is wrong in it is set aside, the rest goes again. */
   private refused(batch: PendingBatch, error: ApiError) {
-    const refused = error.problem.refused as { index: number; reason: string }[] | undefined
+    const named = error.problem.refused as { index: number; reason: string }[] | undefined
+    const refused = named?.some(({ index }) => batch.changes[index]) ? named : undefined
     if (!refused && this.replica.split(batch.key)) return this.sender.moved(false, [])
     const reasons = refused ?? [{ index: 0, reason: error.message }]
     this.sender.moved(true, this.replica.refuse(batch.key, reasons))
