@@ -271,6 +271,19 @@ describe('taking back', () => {
     expect(one.history.redos.length).toBe(0)
   })
 
+  test('what is gone is said without its id; the rest of the step is taken back', () => {
+    const { log, one, other } = two()
+    one.commit([set('a1', { fontSize: 20 }), set('b', { rowGap: 9 })], 'Change')
+    sync(log, one)
+    sync(log, other)
+    other.commit([{ op: 'remove', node: 'a1' }], 'Remove')
+    sync(log, other)
+    one.receive(log.batches)
+    expect(one.undo()).toBe('somebody else has removed what it changed')
+    sync(log, one)
+    expect(log.doc.node('b').props.rowGap).toBeUndefined()
+  })
+
   test('a gesture is one step and one change a block', () => {
     const { log, one } = two()
     for (let i = 1; i <= 30; i++)

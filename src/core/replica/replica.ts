@@ -90,7 +90,9 @@ export class Replica {
           changes.push({ id: this.who.makeId(), edit: inverse, inverse: applyTo(draft, inverse) })
         } catch (error) {
           if (!(error instanceof EditError)) throw error
-          problem ??= error.message
+          const about = moduleOf(inverse.op)?.blocks(inverse)[0]
+          const isGone = about !== undefined && !draft.nodes.has(about)
+          problem ??= isGone ? 'somebody else has removed what it changed' : error.message
         }
       }
     }
