@@ -18,13 +18,14 @@ export async function layoutPage(doc: Document, pageId: string, width?: number):
 
 /** Width of a cover, px: about twice what a card on the projects screen shows. */
 const COVER_WIDTH = 560
-const EMPTY = '<svg xmlns="http://www.w3.org/2000/svg" width="1440" height="900"/>'
-
 /** The first page's first screen, as PNG. */
 export async function cover(doc: Document): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
   const layout = page && (await layoutPage(doc, page.id))
-  const svg = layout ? pageSvg(doc, layout, layout.view.fold) : EMPTY
+  const { width, fold } = layout?.view ?? doc.views[0]
+  const drawn = layout ? pageSvg(doc, layout, fold) : ''
+  // As high as the first screen, however little there is on the page.
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="#ffffff"/>${drawn}</svg>`
   return new Resvg(svg, { fitTo: { mode: 'width', value: COVER_WIDTH } }).render().asPng()
 }
 

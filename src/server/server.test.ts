@@ -39,6 +39,13 @@ describe('projects', () => {
     expect((await fileOf(id)).name).toBe('Renamed')
   })
 
+  test('an empty project has a cover too, of the same shape as any', async () => {
+    const answer = await fetch(`${running.base}/projects/${await create('Empty')}/picture.png`)
+    expect(answer.status).toBe(200)
+    const png = Buffer.from(await answer.arrayBuffer())
+    expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([560, 350])
+  })
+
   test('made twice with one key: one project', async () => {
     const before = ((await ask('/projects')).body as unknown as unknown[]).length
     const made = await Promise.all(
