@@ -1,105 +1,9 @@
 /** Copies of one project that hear of each other late: what each sees, what is saved, what can be taken back. */
-import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ordersAt } from '../arrange/order'
 import { Document } from '../document/document'
-import type { NodeTree, ProjectFile } from '../document/schema'
-import { applyEdit, rehearse } from '../edits/apply'
-import { type Edit, EditError } from '../edits/edit'
-import { starterProject, viewFor } from '../shelf/starter'
-import { type Parked, putBackEdits, valueEdits } from './parked'
-import { Replica, type SavedBatch } from './replica'
-
-const tree = (id: string, kind: NodeTree['kind'], children: NodeTree[] = []): NodeTree => ({
-  id,
-  kind,
-  name: id.toUpperCase(),
-  order: 'a0',
-  props: {},
-  children,
-})
-
-function project(): ProjectFile {
-  const file = starterProject('Test', 'home')
-  file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
-    ...tree(id, 'section', [
-      { ...tree(`${id}1`, 'text'), props: { spans: [{ text: id }] } },
-      { ...tree(`${id}2`, 'box'), order: 'a1' },
-    ]),
-    order: `a${i}`,
-  }))
-  return file
-}
-
-/** What a server does: one log, a batch is taken when it was made on its end. */
-class Log {
-  readonly doc: Document
-  batches: SavedBatch[] = []
-  constructor(readonly file: ProjectFile = project()) {
-    this.doc = Document.fromFile(structuredClone(file))
-  }
-  get head() {
-    return this.batches.at(-1)?.key ?? ''
-  }
-  append(key: string, edits: Edit[], by: string): SavedBatch {
-    const { draft, refused } = rehearse(this.doc, edits)
-    expect(refused).toEqual([])
-    this.doc.accept(draft)
-    const batch = {
-      revision: this.batches.length + 1,
-      key,
-      after: this.head,
-      by,
-      at: '',
-      edits: structuredClone(edits),
-    }
-    this.batches.push(batch)
-    return batch
-  }
-}
-
-let made = 0
-function copy(log: Log, by: string): Replica {
-  const doc = Document.fromFile(structuredClone(log.doc.toFile()))
-  return new Replica(doc, log.batches.length, log.head, { by, now: () => 0, makeId: () => `${by}-${made++}` })
-}
-
-/** Hears all, then sends all, hearing before each. @returns what was set aside */
-function sync(log: Log, replica: Replica): Parked[] {
-  const parked = replica.receive(log.batches)
-  for (let batch = replica.pending[0]; batch; batch = replica.pending[0]) {
-    batch.sent = true
-    const edits = batch.changes.map((change) => change.edit)
-    const { refused } = rehearse(log.doc, edits)
-    if (refused.length > 0) parked.push(...replica.refuse(batch.key, refused))
-    else expect(replica.acknowledge(batch.key, log.append(batch.key, edits, 'x').revision)).toBe(true)
-  }
-  return parked
-}
-
-const file = (doc: Document) => JSON.stringify(doc.toFile())
-const set = (node: string, props: Record<string, unknown>, view?: string): Edit => ({
-  op: 'set',
-  node,
-  ...(view ? { view } : {}),
-  props,
-})
-const insert = (
-  doc: Document,
-  parent: string,
-  id: string,
-  index = 0,
-  kind: NodeTree['kind'] = 'box',
-): Edit => ({
-  op: 'insert',
-  parent,
-  tree: { ...tree(id, kind), order: ordersAt(doc, parent, index, 1)[0] },
-})
-function two() {
-  const log = new Log()
-  return { log, one: copy(log, 'one'), other: copy(log, 'other') }
-}
-const order = (doc: Document, id = 'home') => doc.node(id).children
+import type { Edit } from '../edits/edit'
+import { putBackEdits, valueEdits } from './parked'
+import { copy, file, insert, Log, next, order, project, set, sync, two } from './test-log'
 
 describe('rebasing edit by edit', () => {
   test('fifty edits made while somebody removed one of the blocks: forty-nine arrive, one is set aside', () => {
@@ -139,7 +43,7 @@ describe('rebasing edit by edit', () => {
     expect(lost.block?.tree.children?.[0].props).toEqual({ fill: '#112233' })
     expect(moved.words).toEqual(['Move “A1” in “C2”'])
     // Put back as a new block, at its place, with everything in it.
-    const edits = putBackEdits(one.doc, lost, 'home', () => `id${made++}`)
+    const edits = putBackEdits(one.doc, lost, 'home', () => `id${next()}`)
     one.commit(edits, 'Put back')
     expect(sync(log, one)).toEqual([])
     const back = log.doc.node(order(log.doc)[2])
@@ -390,86 +294,4 @@ describe('what is heard', () => {
     sync(log, one)
     expect(log.doc.node('a').props).toEqual({})
   })
-})
-
-/** An edit that fits `doc` mostly, by numbers. */
-function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): Edit {
-  const blocks = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
-  const boxes = blocks.filter((node) => node.kind === 'box' || node.kind === 'section')
-  const one = blocks[a % Math.max(1, blocks.length)]?.id ?? 'none'
-  const host = boxes[b % Math.max(1, boxes.length)]?.id ?? 'none'
-  const id = `${by}${made++}`
-  switch (kind % 10) {
-    case 0:
-    case 1:
-      return set(one, { paddingTop: b }, b % 3 === 0 ? 'mobile' : undefined)
-    case 2:
-      return { op: 'remove', node: one }
-    case 3:
-      return { op: 'move', node: one, parent: host, order: `a${b % 6}` }
-    case 4:
-    case 5:
-      return doc.nodes.has(host) ? insert(doc, host, id, b % 3) : insert(doc, 'home', id, b % 3, 'section')
-    case 6: {
-      const { id: _, ...values } = viewFor('v', 'Tablet', 700 + (b % 3), doc.views[0])
-      return { op: 'views', change: { [`v${a % 2}`]: b % 2 ? values : null, mobile: { fold: 600 + b } } }
-    }
-    case 7:
-      return b % 3
-        ? { op: 'page', id, page: { id, name: id, path: `/p${b % 2}`, order: 'a1', views: [], sections: [] } }
-        : { op: 'page-meta', id: [...doc.pages.keys()][a % doc.pages.size], set: { path: `/p${b % 4}` } }
-    case 8:
-      return {
-        op: 'token',
-        name: `t.n${a % 3}`,
-        token: b % 2 ? { $type: 'number', $value: b % 4 ? b : `{t.n${(a + 1) % 3}}` } : null,
-      }
-    default:
-      return { op: 'meta', node: one, name: id }
-  }
-}
-
-test('whatever copies do, in whatever order they hear of it: all see what the server has, and nothing vanishes', () => {
-  const act = fc.record({
-    who: fc.nat(2),
-    what: fc.constantFrom('edit', 'edit', 'edit', 'gesture', 'undo', 'redo', 'sync', 'hear'),
-    numbers: fc.tuple(fc.nat(99), fc.nat(99), fc.nat(99)),
-  })
-  fc.assert(
-    fc.property(fc.array(act, { maxLength: 60 }), (acts) => {
-      const log = new Log()
-      const copies = ['x', 'y', 'z'].map((by) => copy(log, by))
-      const parked: Parked[] = []
-      const inserted: string[] = []
-      for (const { who, what, numbers } of acts) {
-        const replica = copies[who]
-        if (what === 'sync') parked.push(...sync(log, replica))
-        else if (what === 'hear') parked.push(...replica.receive(log.batches))
-        else if (what === 'undo') replica.undo()
-        else if (what === 'redo') replica.redo()
-        else {
-          try {
-            const edit = someEdit(replica.doc, 'xyz'[who], numbers)
-            replica.commit([edit], what, what === 'gesture' ? 'g' : undefined)
-            if (edit.op === 'insert') inserted.push(edit.tree.id)
-          } catch (error) {
-            if (!(error instanceof EditError)) throw error
-          }
-        }
-      }
-      for (const replica of [...copies, ...copies]) parked.push(...sync(log, replica))
-      for (const replica of copies) {
-        expect(file(replica.doc)).toBe(file(log.doc))
-        expect(replica.pending).toEqual([])
-      }
-      // The log alone gives the same.
-      const again = Document.fromFile(structuredClone(log.file))
-      for (const batch of log.batches) for (const edit of batch.edits) applyEdit(again, edit)
-      expect(file(again)).toBe(file(log.doc))
-      // What was made is saved or set aside, one of the two.
-      const found = JSON.stringify([log.batches, parked])
-      for (const id of inserted) expect(found).toContain(`"${id}"`)
-    }),
-    { numRuns: 300 },
-  )
 })
