@@ -135,9 +135,9 @@ test('three real tabs at random', async ({ app, request }, info) => {
   await expect(desk.pages[1].locator('[data-saved=waiting]')).toBeVisible()
   await desk.kill()
   for (const page of desk.pages) await saved(page)
-  await expect
-    .poll(async () => JSON.stringify((await stored(desk.pages[0])).pages[0].sections[0].props.height))
-    .toContain('777')
+  // It arrived, whatever another tab's own unsent change of the same height made of it after that.
+  const log = `${url.replace('/projects/', '/api/projects/')}/edits?since=0&head=`
+  await expect.poll(async () => (await request.get(log)).text()).toContain('{"kind":"exact","px":777}')
   const server = (await stored(desk.pages[0])).pages[0].sections.map((each) => each.name)
   for (const page of desk.pages) {
     await expect.poll(() => shown(page)).toEqual(await shown(desk.pages[0]))

