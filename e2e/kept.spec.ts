@@ -1,23 +1,26 @@
 /** Nothing is lost: killed browsers, streams that break, changes that come too late, panels that fail. */
-import { type BrowserContext, chromium } from '@playwright/test'
+import { type APIRequestContext, chromium, type TestInfo } from '@playwright/test'
 import { LAUNCH } from '../src/cli/browser'
+import type { Running } from '../src/cli/serve'
 import { expect, newProject, row, SPEAKING, saved, setValue, stored, test } from './app'
 import { killBrowser, setHeight } from './real-tabs'
 
 const waiting = '[data-saved=waiting]'
 
-/** A browser of its own with a profile that stays, on a project of its own. */
-async function ownBrowser(profile: string): Promise<BrowserContext> {
-  return chromium.launchPersistentContext(profile, { ...LAUNCH, viewport: { width: 1280, height: 800 } })
+/** A project of its own, and a profile whose browser can be killed and opened again. */
+async function ownProfile(app: Running, request: APIRequestContext, info: TestInfo) {
+  const profile = info.outputPath('profile')
+  const reopen = () =>
+    chromium.launchPersistentContext(profile, { ...LAUNCH, viewport: { width: 1280, height: 800 } })
+  return { url: await newProject(request, app), profile, reopen }
 }
 
 test('a browser killed right after “Kept in this browser” has it when it is back', async ({
   app,
   request,
 }, info) => {
-  const url = await newProject(request, app)
-  const profile = info.outputPath('profile')
-  let context = await ownBrowser(profile)
+  const { url, profile, reopen } = await ownProfile(app, request, info)
+  let context = await reopen()
   let page = context.pages()[0]
   await page.goto(url)
   await row(page, 'Quote').waitFor()
@@ -26,7 +29,7 @@ test('a browser killed right after “Kept in this browser” has it when it is 
   await expect(page.locator(waiting)).toContainText('Kept in this browser')
   await killBrowser(profile)
 
-  context = await ownBrowser(profile)
+  context = await reopen()
   page = context.pages()[0]
   await page.goto(url)
   await expect(page.locator('[data-height-of]').nth(3)).toHaveText('417')
@@ -39,9 +42,8 @@ test('two tabs of one browser offline: each keeps its own; when it is killed, th
   app,
   request,
 }, info) => {
-  const url = await newProject(request, app)
-  const profile = info.outputPath('profile')
-  let context = await ownBrowser(profile)
+  const { url, profile, reopen } = await ownProfile(app, request, info)
+  let context = await reopen()
   const [one, other] = [context.pages()[0], await context.newPage()]
   for (const page of [one, other]) {
     await page.goto(url)
@@ -54,7 +56,7 @@ test('two tabs of one browser offline: each keeps its own; when it is killed, th
   await expect(other.locator(waiting)).toBeVisible()
   await killBrowser(profile)
 
-  context = await ownBrowser(profile)
+  context = await reopen()
   const page = context.pages()[0]
   await page.goto(url)
   await expect(page.locator('[data-height-of]').nth(3)).toHaveText('421')
