@@ -1,8 +1,10 @@
-/** Writes demo/hollow-oak.json: the demo project in the open format. Run with `npm run demo:build`. */
+/** Writes demo/hollow-oak.lattice: the demo project in the open format. Run with `npm run demo:build`. */
 import { writeFileSync } from 'node:fs'
 import { generateNKeysBetween } from 'fractional-indexing'
+import { nameOf } from '../src/core/blobs/blobs'
+import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
-import { checkProject } from '../src/core/document/open'
+import { projectArchive } from '../src/core/document/save'
 import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
@@ -14,14 +16,13 @@ const b = new Builder(views)
 let count = 0
 const makeId = () => `oak-${String(++count).padStart(3, '0')}`
 
-const assets: Asset[] = Object.entries(PICTURES).map(([id, picture]) => ({
-  id,
-  name: picture.name,
-  type: 'image/svg+xml',
-  width: picture.width,
-  height: picture.height,
-  data: Buffer.from(picture.svg).toString('base64'),
-}))
+const blobs = new Map<string, Uint8Array>()
+const assets: Asset[] = Object.entries(PICTURES).map(([id, { name, width, height, svg }]) => {
+  const bytes = new TextEncoder().encode(svg)
+  const named = nameOf(bytes)
+  blobs.set(named.hash, bytes)
+  return { id, name, type: 'image/svg+xml', width, height, ...named }
+})
 
 const LINKS: Record<string, string> = {
   Catalogue: '/catalogue',
@@ -133,6 +134,6 @@ const project: ProjectFile = {
   }),
 }
 
-const checked = Document.fromFile(checkProject(JSON.parse(JSON.stringify(project)))).toFile()
-writeFileSync(new URL('hollow-oak.json', import.meta.url), `${JSON.stringify(checked, null, 1)}\n`)
-console.log(`demo/hollow-oak.json: ${pages.length} pages, ${count} blocks, ${assets.length} pictures`)
+const checked = Document.fromFile(checkProject(JSON.parse(JSON.stringify(project))))
+writeFileSync(new URL('hollow-oak.lattice', import.meta.url), projectArchive(checked, blobs))
+console.log(`demo/hollow-oak.lattice: ${pages.length} pages, ${count} blocks, ${assets.length} pictures`)
