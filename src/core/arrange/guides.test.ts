@@ -76,7 +76,15 @@ describe('tracing', () => {
   })
   test('a sheet is as tall as its tracing', () => {
     const { doc, layout, run } = page()
-    const asset = { id: 'p', name: 'p', type: 'image/png' as const, width: 10, height: 600, data: '' }
+    const asset = {
+      id: 'p',
+      name: 'p',
+      type: 'image/png' as const,
+      width: 10,
+      height: 600,
+      size: 0,
+      hash: '0'.repeat(64),
+    }
     run([
       { op: 'asset', id: 'p', asset },
       { op: 'aid', page: layout.page, id: 't', aid: tracing },

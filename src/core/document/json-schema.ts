@@ -15,7 +15,7 @@ export function jsonSchemaOfFormat(): JsonSchema {
   const list = (ref: string) => ({ type: 'array', items: { $ref: `#/$defs/${ref}` } })
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
-    title: 'Just Lattice project, version 1',
+    title: 'Just Lattice project, version 2',
     ...project,
     properties: { ...project.properties, pages: list('page') },
     $defs: {

@@ -1,15 +1,17 @@
 /**
- * The open document format, version 1: what a project file may hold.
+ * The open document format, version 2: what a project file may hold.
  * CSS-shaped: a property means what the CSS property of that name means.
  * Lengths are CSS px unless a field says otherwise.
  */
 import * as v from 'valibot'
+import { HASH, MOST_BLOB } from '../blobs/blobs'
+import { PICTURE_TYPES } from '../blobs/picture-type'
 import { linkProblem } from './links'
 import { isOrderKey, MAX_ORDER_KEY } from './order-keys'
 import { isInherited } from './plain'
 
 export const FORMAT = 'just-lattice'
-export const VERSION = 1
+export const VERSION = 2
 /** Deepest nesting of blocks that a file may hold. */
 export const MAX_DEPTH = 64
 /** Longest single text, in UTF-16 code units. */
@@ -29,6 +31,8 @@ export const IdSchema = v.pipe(
   v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id of 1 to 64 letters, digits, - or _'),
   v.check((id) => !isInherited(id), 'an id that is not a name of every object, such as “constructor”'),
 )
+/** The name of bytes that lie outside the document: see `core/blobs`. */
+export const HashSchema = v.pipe(v.string(), v.regex(HASH, 'a SHA-256 in 64 small hexadecimal digits'))
 /** Where a link leads: see `links.ts`. */
 export const LinkSchema = v.pipe(
   v.string(),
@@ -292,11 +296,13 @@ export const ViewSchema = v.strictObject({
 export const AssetSchema = v.strictObject({
   id: IdSchema,
   name: shortText,
-  type: v.picklist(['image/svg+xml', 'image/png', 'image/jpeg', 'image/webp']),
+  type: v.picklist(PICTURE_TYPES),
   width: v.pipe(finite, v.minValue(1), v.maxValue(20_000)),
   height: v.pipe(finite, v.minValue(1), v.maxValue(20_000)),
-  /** The file's bytes, base64. */
-  data: v.pipe(v.string(), v.maxLength(16_000_000), v.regex(/^[A-Za-z0-9+/]*={0,2}$/, 'base64')),
+  /** Bytes of the file, which lies outside the document. */
+  size: v.pipe(finite, v.integer(), v.minValue(0), v.maxValue(MOST_BLOB)),
+  /** SHA-256 of the file. */
+  hash: HashSchema,
 })
 
 /** What helps to draw a page at one view and is never handed off. Lengths px on the sheet. */

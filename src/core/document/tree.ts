@@ -114,8 +114,8 @@ export abstract class Tree {
     return { ...page, sections: this.node(id).children.map((child) => this.tree(child)) }
   }
 
-  /** The whole project in the open format. Two equal documents give equal files. */
-  toFile(): ProjectFile {
+  /** The project without what is on its pages. */
+  frame(): Omit<ProjectFile, 'pages'> & { pages: Page[] } {
     return {
       format: FORMAT,
       version: VERSION,
@@ -123,8 +123,14 @@ export abstract class Tree {
       tokens: this.tokens,
       views: this.views,
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
-      pages: this.pagesInOrder().map((page) => this.pageFile(page.id)),
+      pages: this.pagesInOrder(),
     }
+  }
+
+  /** The whole project in the open format. Two equal documents give equal files. */
+  toFile(): ProjectFile {
+    const { pages, ...rest } = this.frame()
+    return { ...rest, pages: pages.map((page) => this.pageFile(page.id)) }
   }
 }
 

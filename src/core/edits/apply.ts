@@ -8,6 +8,9 @@ import { type Edit, EditError } from './edit'
 import { refuse } from './edit-module'
 import { moduleOf } from './registry'
 
+/** For who rehearses edits and has them accepted later. */
+export type { Draft } from '../document/draft'
+
 /** Reads one edit from outside. @throws EditError */
 export function readEdit(value: unknown): Edit {
   try {

@@ -1,8 +1,8 @@
 /** Puts a picture into the project, or takes it out. */
 import * as v from 'valibot'
-import { AssetSchema, IdSchema } from '../document/schema'
+import { type Asset, AssetSchema, IdSchema } from '../document/schema'
 import type { Tree } from '../document/tree'
-import type { AssetEdit } from './edit'
+import type { AssetEdit, Edit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
 
@@ -17,6 +17,10 @@ function userOf(tree: Tree, id: string): string | undefined {
       return `a tracing on ${page.name}`
   return undefined
 }
+
+/** The pictures that edits bring, each with the place of its edit among them. */
+export const picturesIn = (edits: readonly Edit[]): { index: number; asset: Asset }[] =>
+  edits.flatMap((edit, index) => (edit.op === 'asset' && edit.asset ? [{ index, asset: edit.asset }] : []))
 
 export const asset: EditModule<AssetEdit> = {
   op: 'asset',

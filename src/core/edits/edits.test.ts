@@ -110,7 +110,15 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
         id: `picture${b % 2}`,
         asset:
           c % 3
-            ? { id: `picture${b % 2}`, name: `P${c}`, type: 'image/png', width: 4, height: 3, data: '' }
+            ? {
+                id: `picture${b % 2}`,
+                name: `P${c}`,
+                type: 'image/png',
+                width: 4,
+                height: 3,
+                size: 9,
+                hash: `${c % 10}`.repeat(64),
+              }
             : null,
       }
     default:

@@ -85,7 +85,7 @@ test('hostile names, types and depths: refused or applied, nothing in between', 
         applyEdit(doc, readEdit(value))
         taken++
         // What was taken can be written and opened again.
-        expect(openProject(JSON.stringify(doc.toFile())).toFile()).toEqual(doc.toFile())
+        expect(openProject(JSON.stringify(doc.toFile())).document.toFile()).toEqual(doc.toFile())
       } catch (error) {
         if (!(error instanceof EditError)) throw error
         expect(JSON.stringify(doc.toFile())).toBe(before)

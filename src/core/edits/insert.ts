@@ -1,6 +1,6 @@
 /** Puts a block, with what is in it, into another or on a page. */
 import * as v from 'valibot'
-import { checkTrees } from '../document/open'
+import { checkTrees } from '../document/check'
 import { IdSchema } from '../document/schema'
 import type { InsertEdit, RemoveEdit } from './edit'
 import type { EditModule } from './edit-module'

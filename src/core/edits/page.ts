@@ -1,6 +1,6 @@
 /** Makes a page, or takes one away with everything on it. */
 import * as v from 'valibot'
-import { check, checkTrees } from '../document/open'
+import { check, checkTrees } from '../document/check'
 import { freePath } from '../document/paths'
 import { IdSchema, PageOwnSchema } from '../document/schema'
 import type { PageEdit } from './edit'

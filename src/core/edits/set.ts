@@ -1,6 +1,6 @@
 /** Sets properties of a block, on every view or from one view on; `null` puts one back. */
 import * as v from 'valibot'
-import { check } from '../document/open'
+import { check } from '../document/check'
 import { IdSchema, type PropKey, type Props, PropsSchema } from '../document/schema'
 import type { PropChanges, SetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'

@@ -1,6 +1,6 @@
 /** Adds, changes and takes away views, each by its id: what one person does to one view leaves the others alone. */
 import * as v from 'valibot'
-import { check, checkViews } from '../document/open'
+import { check, checkViews } from '../document/check'
 import { IdSchema, MAX_VIEWS, type View, ViewSchema } from '../document/schema'
 import type { Tree } from '../document/tree'
 import type { ViewsEdit, ViewValues } from './edit'

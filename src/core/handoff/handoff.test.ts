@@ -33,7 +33,7 @@ function project(
   return Document.fromFile(file)
 }
 const site = (doc: Document, mark = false) => {
-  const { text: files } = buildSite(doc, { mark })
+  const { text: files } = buildSite(doc, new Map(), { mark })
   return { html: files.get('index.html')!, css: files.get('styles.css')!, files }
 }
 /** The declarations of the first rule for a selector, in the media query named or outside of any. */
@@ -236,13 +236,16 @@ describe('CSS', () => {
   })
   test('only fonts that are used, with the ranges they cover', () => {
     const doc = project([text('Łąka', { fontFamily: 'Bitter' })])
-    expect(buildSite(doc).fonts).toEqual(['bitter-latin-ext-wght-normal', 'bitter-latin-wght-normal'])
+    expect(buildSite(doc, new Map()).fonts).toEqual([
+      'bitter-latin-ext-wght-normal',
+      'bitter-latin-wght-normal',
+    ])
     expect(site(doc).css).toContain('src: url("fonts/bitter-latin-ext-wght-normal.woff2")')
   })
   test('the same document gives the same files', () => {
     const doc = project([text('Hello'), text('World')], { flow: 'row' })
-    const once = [...buildSite(doc).text]
-    expect([...buildSite(Document.fromFile(structuredClone(doc.toFile()))).text]).toEqual(once)
+    const once = [...buildSite(doc, new Map()).text]
+    expect([...buildSite(Document.fromFile(structuredClone(doc.toFile())), new Map()).text]).toEqual(once)
   })
 })
 
@@ -266,6 +269,7 @@ describe('SVG', () => {
     svg = pageSvg(
       doc,
       new PageLayout(doc, 'home', 'desktop', 1440, new ParagraphCache(await loadFonts(doc))),
+      new Map(),
       200,
     )
   })

@@ -1,4 +1,5 @@
-/** The whole handoff as files: HTML, CSS, pictures, font files to add, tokens and the project itself. */
+/** The whole handoff as files: HTML, CSS, pictures, font files to add, and tokens. */
+import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
 import { linkFrom, pageLinked } from '../document/links'
 import { cascaded } from '../document/resolve'
@@ -11,8 +12,8 @@ import { spanClasses, styleSite } from './stylesheet'
 export type SiteFiles = {
   /** Text files by path. */
   text: Map<string, string>
-  /** Binary files by path, base64. */
-  base64: Map<string, string>
+  /** Pictures by path. */
+  pictures: Map<string, Uint8Array>
   /** Font files to be put at `fonts/<id>.woff2`. */
   fonts: string[]
 }
@@ -164,10 +165,9 @@ const PLACEHOLDER =
 
 /** W3C Design Tokens of the project: its own tokens as they stand. */
 export const tokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
-export const projectFile = (doc: Document) => `${JSON.stringify(doc.toFile(), null, 1)}\n`
 
-/** Builds every file of the site. Pure; fonts are named, not read. */
-export function buildSite(doc: Document, options: SiteOptions = {}): SiteFiles {
+/** Builds every file of the site. Pure; fonts are named, not read. @param blobs the project's pictures */
+export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}): SiteFiles {
   const pages = doc.pagesInOrder()
   const site = styleSite(doc, pages)
   const pictures = pictureNames(doc, site.assets)
@@ -176,8 +176,10 @@ export function buildSite(doc: Document, options: SiteOptions = {}): SiteFiles {
     text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
   text.set('styles.css', site.css)
   text.set('tokens.json', tokensFile(doc))
-  text.set('project.json', projectFile(doc))
-  const base64 = new Map<string, string>()
-  for (const [id, path] of pictures) base64.set(path, doc.assets.get(id)!.data)
-  return { text, base64, fonts: site.fonts.map((file) => file.id) }
+  const bytes = new Map<string, Uint8Array>()
+  for (const [id, path] of pictures) {
+    const blob = blobs.get(doc.assets.get(id)!.hash)
+    if (blob) bytes.set(path, blob)
+  }
+  return { text, pictures: bytes, fonts: site.fonts.map((file) => file.id) }
 }

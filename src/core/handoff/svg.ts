@@ -1,4 +1,5 @@
 /** A page drawn as SVG from the core's own boxes and glyphs: pictures of pages, PNG and PDF are made from it. */
+import { type Blobs, dataUrl } from '../blobs/blobs'
 import type { Document } from '../document/document'
 import type { Resolved } from '../document/resolve'
 import { textOffset } from '../layout/baseline'
@@ -14,7 +15,10 @@ class SvgWriter {
   readonly body: string[] = []
   readonly defs: string[] = []
   private count = 0
-  constructor(private readonly doc: Document) {}
+  constructor(
+    private readonly doc: Document,
+    private readonly blobs: Blobs,
+  ) {}
 
   box(box: LayoutBox, x: number, y: number) {
     const { resolved } = box
@@ -121,7 +125,8 @@ class SvgWriter {
     const y = top + box.borT + box.padT
     const width = Math.max(0, box.width - box.padX)
     const height = Math.max(0, box.height - box.padY)
-    if (!asset) {
+    const bytes = asset && this.blobs.get(asset.hash)
+    if (!asset || !bytes) {
       this.body.push(`<rect ${frame(x, y, width, height)} rx="${num(radius)}" fill="#d8d4ca"/>`)
       return
     }
@@ -131,7 +136,7 @@ class SvgWriter {
       `<clipPath id="${id}"><rect ${frame(x, y, width, height)} rx="${num(radius)}"/></clipPath>`,
     )
     this.body.push(
-      `<g clip-path="url(#${id})"><image ${frame(x + fitted.x, y + fitted.y, fitted.width, fitted.height)} preserveAspectRatio="none" href="${htmlAttribute(`data:${asset.type};base64,${asset.data}`)}"/></g>`,
+      `<g clip-path="url(#${id})"><image ${frame(x + fitted.x, y + fitted.y, fitted.width, fitted.height)} preserveAspectRatio="none" href="${htmlAttribute(dataUrl(asset.type, bytes))}"/></g>`,
     )
   }
 
@@ -225,9 +230,9 @@ export function fitPicture(
   }
 }
 
-/** The page as an SVG document; `crop` limits the height, px. */
-export function pageSvg(doc: Document, layout: PageLayout, crop?: number): string {
-  const writer = new SvgWriter(doc)
+/** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px */
+export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
+  const writer = new SvgWriter(doc, blobs)
   for (const section of paintOrder(layout.root)) writer.box(section, 0, 0)
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
   const width = layout.root.width
