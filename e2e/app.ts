@@ -4,13 +4,16 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type APIRequestContext, test as base, expect, type Page } from '@playwright/test'
 import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
+import { openProject } from '../src/core/document/open'
+import { projectJson } from '../src/core/document/save'
 
 /** What a page of the app says of itself with each request. */
 export const SPEAKING = { 'X-Just-Lattice': 'test' }
 
 /** A new project with the demo's content. @returns its address */
 export async function newProject(request: APIRequestContext, app: Running): Promise<string> {
-  const file = await readFile(DEMO_FILE, 'utf8')
+  // Its pictures are here already: the demo project shows them.
+  const file = projectJson(openProject(await readFile(DEMO_FILE)).document)
   const made = await request.post(`${app.address}api/projects`, { data: { file }, headers: SPEAKING })
   return `${app.address}projects/${((await made.json()) as { id: string }).id}`
 }

@@ -1,6 +1,9 @@
 /** What cannot be right is said where it was given, and changes nothing. */
 import { readFile } from 'node:fs/promises'
 import { DEMO_FILE } from '../src/cli/serve'
+import { writeArchive } from '../src/core/blobs/archive'
+import { openProject } from '../src/core/document/open'
+import { projectJson } from '../src/core/document/save'
 import { expect, row, saved, setValue, stored, test } from './app'
 
 test('a broken project file: the place and the reason, nothing imported', async ({ page, app }) => {
@@ -8,19 +11,30 @@ test('a broken project file: the place and the reason, nothing imported', async 
   const cards = page.locator('[data-project]')
   await expect(cards).not.toHaveCount(0)
   const before = await cards.count()
-  const demo = await readFile(DEMO_FILE, 'utf8')
-  const open = (name: string, text: string) =>
+  const archive = await readFile(DEMO_FILE)
+  const { document, blobs } = openProject(archive)
+  const demo = projectJson(document)
+  const open = (name: string, content: string | Uint8Array) =>
     page
       .getByLabel('Project file')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+      .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) })
   await open('cut.json', demo.slice(0, 5000))
   await expect(page.getByRole('alert')).toContainText('cut short')
-  await open('newer.json', demo.replace('"version": 1', '"version": 9'))
+  await open('newer.json', demo.replace('"version": 2', '"version": 9'))
   await expect(page.getByRole('alert')).toContainText('version: this file is of version 9')
   const twice = JSON.parse(demo)
   twice.pages[1].sections[0].id = twice.pages[0].sections[0].id
   await open('twice.json', JSON.stringify(twice))
   await expect(page.getByRole('alert')).toContainText('pages[1].sections[0].id')
+  // Its pictures are not in it; a picture in it is spoilt; the archive is cut short.
+  await open('alone.json', demo)
+  await expect(page.getByRole('alert')).toContainText('choose the .lattice file')
+  const [[hash, bytes]] = blobs
+  const spoilt = Uint8Array.from(bytes, (byte, i) => (i === 99 ? byte ^ 1 : byte))
+  await open('spoilt.lattice', writeArchive(demo, new Map([...blobs, [hash, spoilt]])))
+  await expect(page.getByRole('alert')).toContainText(`blobs/${hash}: the picture`)
+  await open('short.lattice', archive.subarray(0, 9000))
+  await expect(page.getByRole('alert')).toContainText('short.lattice')
   await page.getByRole('button', { name: 'Understood' }).click()
   await page.reload()
   await expect(cards).toHaveCount(before)

@@ -1,6 +1,7 @@
 /** The lattice asked of every view, what would no longer fit, and layout in a worker. */
+
+import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
-import { checkProject } from '../src/core/document/open'
 import { PageLayout } from '../src/core/layout/page'
 import { ParagraphCache } from '../src/core/text/paragraph-cache'
 import { loadFonts } from '../src/server/fonts'

@@ -1,4 +1,5 @@
 /** The browser is the oracle: what is handed off lays out in Chromium as the core says, box for box, line for line. */
+
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
@@ -8,10 +9,12 @@ import { compareDocument } from '../src/cli/conformance/compare'
 import { documents } from '../src/cli/conformance/documents'
 import type { Feature } from '../src/cli/conformance/features'
 import { shelfProject } from '../src/cli/conformance/shelf-project'
+import { standIns } from '../src/cli/conformance/stand-in'
 import { DEMO_FILE } from '../src/cli/serve'
 import { blockAt } from '../src/core/arrange/hit'
+import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
-import { checkProject } from '../src/core/document/open'
+import { openProject } from '../src/core/document/open'
 import { buildSite } from '../src/core/handoff/site'
 import { PageLayout } from '../src/core/layout/page'
 import { starterProject } from '../src/core/shelf/starter'
@@ -29,7 +32,7 @@ test.beforeAll(async () => {
 test.afterAll(() => viewer.close())
 
 test('the demo, every page, at every hundredth px from 320 to 1920', async () => {
-  const file = JSON.parse(await readFile(DEMO_FILE, 'utf8'))
+  const file = openProject(await readFile(DEMO_FILE)).document.toFile()
   for (const index of file.pages.keys()) {
     const result = await compareDocument(viewer, file, widths, index)
     expect(result.boxes).toBeGreaterThan(300)
@@ -143,7 +146,7 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
       1440,
       new ParagraphCache(new FontLibrary()),
     )
-    await viewer.show(buildSite(doc, { mark: true }), 'index.html', 1440, 900)
+    await viewer.show(buildSite(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
     const at = Array.from({ length: 320 }, (_, i) => ({
       x: 11.3 + (i % 20) * 27,
       y: 9.6 + Math.floor(i / 20) * 25,
@@ -252,7 +255,7 @@ appTest(
       `${run}('[data-sheet=wide] [data-node="${text}"]', ${sheet.width / 1440})`,
     )) as [string, number][]
     const doc = Document.fromFile(checkProject(structuredClone(file)))
-    await viewer.show(buildSite(doc, { mark: true }), 'index.html', 1440, 900)
+    await viewer.show(buildSite(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
     const shipped = (await viewer.page.evaluate(`${run}('[data-node="${text}"]', 1)`)) as [string, number][]
     expect(drawn.map(([word]) => word)).toEqual(shipped.map(([word]) => word))
     expect(new Set(shipped.map(([, bottom]) => Math.round(bottom))).size).toBeGreaterThan(2)

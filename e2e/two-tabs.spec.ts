@@ -43,7 +43,7 @@ test('while the database is down edits are kept; they go out when it is back', a
   await row(page, 'Quote').waitFor()
 
   // Only the database stops; the app server stays.
-  await running.database.stop()
+  await running.database!.stop()
   await page.getByRole('button', { name: /^Height of Quote/ }).click()
   await page.keyboard.type('321')
   await page.keyboard.press('Enter')

@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { unzipSync } from 'fflate'
 import { SiteViewer } from '../src/cli/browser'
+import { openProject } from '../src/core/document/open'
 import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 
 test('from an empty project to a page handed off', async ({ page, app }) => {
@@ -148,7 +149,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   ])
   const files = unzipSync(await readFile(await download.path()))
   const text = (name: string) => new TextDecoder().decode(files[name])
-  expect(JSON.parse(text('project.json'))).toEqual(beforeReload)
+  expect(openProject(files['project.lattice']).document.toFile()).toEqual(beforeReload)
   expect(text('market-day/index.html')).toContain('<h1')
   expect(text('market-day/index.html')).not.toContain('style=')
   expect(text('styles.css')).toContain('@media (max-width:')
@@ -156,7 +157,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(Object.keys(files).some((name) => name.endsWith('.woff2'))).toBe(true)
   const viewer = await SiteViewer.open()
   await viewer.show(
-    { text: new Map(Object.keys(files).map((name) => [name, text(name)])), base64: new Map(), fonts: [] },
+    { text: new Map(Object.keys(files).map((name) => [name, text(name)])), pictures: new Map(), fonts: [] },
     'market-day/index.html',
     1512,
     900,
@@ -167,11 +168,17 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(words.name).toBe('Hero words')
 
   // The project file opens again as another project, the same in every part.
-  const projectText = text('project.json')
+  await page.getByRole('button', { name: 'Hand off' }).click()
+  const [projectFile] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /Project file/ }).click(),
+  ])
+  expect(projectFile.suggestedFilename()).toMatch(/\.lattice$/)
+  const again = await readFile(await projectFile.path())
+  // Made here or by the server: the same bytes.
+  expect(again.equals(files['project.lattice'])).toBe(true)
   await page.goto(app.address)
-  await page
-    .getByLabel('Project file')
-    .setInputFiles({ name: 'again.json', mimeType: 'application/json', buffer: Buffer.from(projectText) })
+  await page.getByLabel('Project file').setInputFiles({ name: 'again.lattice', mimeType: '', buffer: again })
   await page.locator('[data-sheet]').first().waitFor()
   expect(await stored(page)).toEqual(beforeReload)
 })

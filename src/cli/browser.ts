@@ -67,8 +67,8 @@ export class SiteViewer {
       const contentType = TYPES[path.split('.').pop()!] ?? 'application/octet-stream'
       const text = viewer.files?.text.get(path)
       if (text !== undefined) return route.fulfill({ body: text, contentType })
-      const base64 = viewer.files?.base64.get(path)
-      if (base64 !== undefined) return route.fulfill({ body: Buffer.from(base64, 'base64'), contentType })
+      const picture = viewer.files?.pictures.get(path)
+      if (picture !== undefined) return route.fulfill({ body: Buffer.from(picture), contentType })
       const font = /^fonts\/(.+)\.woff2$/.exec(path)
       if (font) return route.fulfill({ body: await woff2(font[1]), contentType })
       return route.fulfill({ status: 404, body: '' })

@@ -7,10 +7,12 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openProject } from '../core/document/open'
+import { projectJson } from '../core/document/save'
 
 const MAIN = fileURLToPath(new URL('main.ts', import.meta.url))
 const LOADER = fileURLToPath(new URL('../../node_modules/tsx/dist/loader.mjs', import.meta.url))
-const DEMO = fileURLToPath(new URL('../../demo/hollow-oak.json', import.meta.url))
+const DEMO = fileURLToPath(new URL('../../demo/hollow-oak.lattice', import.meta.url))
+const demo = openProject(await readFile(DEMO))
 let folder: string
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'just-lattice-cli-'))
@@ -80,7 +82,7 @@ describe('layout', () => {
     expect(lines['oak-013'].length).toBeGreaterThan(1)
   })
   test('bad files and pages: the place, the reason, status 2', async () => {
-    const broken = JSON.parse(await readFile(DEMO, 'utf8'))
+    const broken = JSON.parse(projectJson(demo.document))
     broken.pages[1].sections[0].props.rowGap = -3
     await writeFile(join(folder, 'broken.json'), JSON.stringify(broken))
     expect(await lattice('layout', 'broken.json')).toMatchObject({
@@ -109,7 +111,17 @@ describe('export', () => {
   test('json opens again identically; tokens are the tokens', async () => {
     await lattice('export', DEMO, '--to', 'json', '--out', 'json')
     const text = await readFile(join(folder, 'json/hollow-oak-seed-library.json'), 'utf8')
-    expect(openProject(text).toFile()).toEqual(JSON.parse(await readFile(DEMO, 'utf8')))
+    expect(openProject(text).document.toFile()).toEqual(demo.document.toFile())
+    // Its pictures lie beside it, and are found there: the archive made of both is the one it came from.
+    expect((await readdir(join(folder, 'json/blobs'))).sort()).toEqual([...demo.blobs.keys()].sort())
+    await lattice('export', 'json/hollow-oak-seed-library.json', '--to', 'lattice', '--out', 'again')
+    expect(await readFile(join(folder, 'again/hollow-oak-seed-library.lattice'))).toEqual(
+      await readFile(DEMO),
+    )
+    await rm(join(folder, 'json/blobs'), { recursive: true })
+    expect(
+      await lattice('export', 'json/hollow-oak-seed-library.json', '--to', 'html', '--out', 'none'),
+    ).toMatchObject({ status: 2, err: expect.stringMatching(/picture “.*” is not in the file/) })
     await lattice('export', DEMO, '--to', 'tokens', '--out', 'tokens')
     expect(JSON.parse(await readFile(join(folder, 'tokens/tokens.json'), 'utf8'))).toEqual(
       JSON.parse(text).tokens,

@@ -3,39 +3,49 @@ import { mkdir, writeFile } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import { Resvg } from '@resvg/resvg-js'
 import PDFDocument from 'pdfkit'
+import { withCleanPictures } from '../core/document/cleaned'
 import type { Document } from '../core/document/document'
+import type { Opened } from '../core/document/open'
+import { namedBy, projectArchive, projectJson } from '../core/document/save'
 import { pageFileName, slug } from '../core/handoff/names'
-import { projectFile, tokensFile } from '../core/handoff/site'
+import { tokensFile } from '../core/handoff/site'
 import { pageSvg } from '../core/handoff/svg'
-import { withCleanPictures } from '../server/clean-svg'
+import { harmless } from '../server/clean-svg'
 import { siteBytes } from '../server/handoff'
 import { layoutPage } from '../server/pictures'
-import { openFile, pathFrom, Refusal, readArgs } from './refusal'
+import { needPictures, openFile, pathFrom, Refusal, readArgs } from './refusal'
 
 type Files = Map<string, string | Uint8Array>
-const KINDS: Record<string, (doc: Document, mark: boolean) => Promise<Files>> = {
-  html: async (doc, mark) => siteBytes(doc, { mark }),
-  svg: (doc) => eachView(doc, 'svg', async (svg) => svg),
-  png: (doc) => eachView(doc, 'png', async (svg) => new Resvg(svg).render().asPng()),
-  pdf: (doc) => eachView(doc, 'pdf', pdf),
-  tokens: async (doc) => new Map([['tokens.json', tokensFile(doc)]]),
-  json: async (doc) => new Map([[`${slug(doc.name, 'project')}.json`, projectFile(doc)]]),
+const KINDS: Record<string, (opened: Opened, mark: boolean) => Promise<Files>> = {
+  html: async ({ document, blobs }, mark) => siteBytes(document, blobs, { mark }),
+  svg: (opened) => eachView(opened, 'svg', async (svg) => svg),
+  png: (opened) => eachView(opened, 'png', async (svg) => new Resvg(svg).render().asPng()),
+  pdf: (opened) => eachView(opened, 'pdf', pdf),
+  tokens: async ({ document }) => new Map([['tokens.json', tokensFile(document)]]),
+  lattice: async ({ document, blobs }) =>
+    new Map([[`${fileName(document)}.lattice`, projectArchive(document, blobs)]]),
+  json: async ({ document, blobs }) =>
+    new Map<string, string | Uint8Array>([
+      [`${fileName(document)}.json`, projectJson(document)],
+      ...[...namedBy(document, blobs)].map(([hash, bytes]) => [`blobs/${hash}`, bytes] as const),
+    ]),
 }
+const fileName = (doc: Document) => slug(doc.name, 'project')
 
 async function eachView(
-  given: Document,
+  given: Opened,
   ending: string,
   make: (svg: string, width: number, height: number) => Promise<string | Uint8Array>,
 ): Promise<Files> {
   const files: Files = new Map()
-  const doc = await withCleanPictures(given)
+  const { document: doc, blobs } = await withCleanPictures(given, harmless)
   for (const page of doc.pagesInOrder()) {
     for (const view of doc.viewsOf(page)) {
       const layout = await layoutPage(doc, page.id, view.width)
       const name = pageFileName(page.path).replace(/(\/)?index\.html$/, '') || 'home'
       files.set(
         `${name}-${view.width}.${ending}`,
-        await make(pageSvg(doc, layout), view.width, layout.height),
+        await make(pageSvg(doc, layout, blobs), view.width, layout.height),
       )
     }
   }
@@ -66,8 +76,9 @@ export async function exportProject(args: string[]): Promise<number> {
   if (values.to === undefined || !Object.hasOwn(KINDS, values.to))
     throw new Refusal(`--to must be one of ${Object.keys(KINDS).join(', ')}`)
   if (values.out === undefined) throw new Refusal('--out must name a folder')
-  const doc = await openFile(positionals[0])
-  const files = await KINDS[values.to](doc, values.mark === true)
+  const opened = await openFile(positionals[0])
+  if (values.to !== 'tokens') needPictures(opened)
+  const files = await KINDS[values.to](opened, values.mark === true)
   const out = pathFrom(values.out)
   for (const [path, content] of files) {
     const target = join(out, path)

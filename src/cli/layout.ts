@@ -6,7 +6,7 @@ import { numberOption, openFile, Refusal, readArgs } from './refusal'
 
 export async function layout(args: string[]): Promise<number> {
   const { values, positionals } = readArgs(args, { page: { type: 'string' }, width: { type: 'string' } }, 1)
-  const doc = await openFile(positionals[0])
+  const { document: doc } = await openFile(positionals[0])
   const pages = doc.pagesInOrder()
   const page =
     values.page === undefined

@@ -9,14 +9,15 @@ import { pino } from 'pino'
 import { openProject } from '../core/document/open'
 import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
-import { openPool } from '../server/db/pool'
+import { addressOf, type DatabaseAddress, openPool } from '../server/db/pool'
+import { keepHouse } from '../server/housekeeping'
 import { type MariaDb, startMariaDb } from '../server/mariadb'
 import { compressAssets } from './compress'
 import { numberOption, pathFrom, Refusal, readArgs } from './refusal'
 import { newestSource } from './sources'
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
-export const DEMO_FILE = join(ROOT, 'demo/hollow-oak.json')
+export const DEMO_FILE = join(ROOT, 'demo/hollow-oak.lattice')
 
 /** Builds the web app unless the last build is newer than every source. */
 export async function buildWeb() {
@@ -33,55 +34,68 @@ export async function buildWeb() {
   await compressAssets(join(ROOT, 'dist/web/assets'))
 }
 
-export type Running = { address: string; port: number; database: MariaDb; stop: () => Promise<void> }
+export type Running = {
+  address: string
+  port: number
+  database: MariaDb | undefined
+  stop: () => Promise<void>
+}
 
 export type ServeOptions = {
-  data: string
+  /** Where the database and the marks of this instance lie; left out: nothing is kept on this machine. */
+  data?: string
   port: number
   demo: boolean
   databasePort?: number
+  /** A database that is there already, or the nodes of its cluster; left out: one of our own in `data`. */
+  databases?: readonly DatabaseAddress[]
   logLevel?: string
   /** Names that the server answers to besides loopback's. */
   hosts?: string[]
 }
 
-/** Starts everything on a data folder. */
+/** Starts everything. */
 export async function serve(options: ServeOptions): Promise<Running> {
-  await claim(options)
+  const { data, databases } = options
+  await claimPort(options.port)
+  if (data) await claimFolder(data)
   const log = pino({ level: options.logLevel ?? process.env.LATTICE_LOG ?? 'warn' })
-  const database = await startMariaDb(options.data, options.databasePort)
-  const pool = openPool(database.address)
+  const database = databases || !data ? undefined : await startMariaDb(data, options.databasePort)
+  const pool = openPool(...(databases ?? [database!.address]))
   try {
     await migrate(pool)
     const { app, projects, streams } = createApp(pool, log, { hosts: options.hosts })
-    if (options.demo) await loadDemo(projects, options.data)
+    if (options.demo) await loadDemo(projects, data)
     const { server, port } = await listen(app, options.port)
+    const stopKeeping = keepHouse(pool, log)
     const stop = async () => {
+      stopKeeping()
       streams.end()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)
-      await database.stop()
-      await rm(join(options.data, 'instance.pid'), { force: true })
+      await database?.stop()
+      if (data) await rm(join(data, 'instance.pid'), { force: true })
     }
     return { address: `http://localhost:${port}/`, port, database, stop }
   } catch (error) {
     await pool.end().catch(() => undefined)
-    await database.stop()
+    await database?.stop()
     throw error
   }
 }
 
-/**
- * Makes sure the port is free and no running instance uses the data folder, before anything is started.
- * @throws Refusal naming the port or the instance
- */
-async function claim({ data, port }: ServeOptions) {
+/** Makes sure that the port is free, before anything is started. @throws Refusal */
+async function claimPort(port: number) {
   await new Promise<void>((resolve, reject) => {
     const probe = createServer()
     probe.once('error', () => reject(new Refusal(`port ${port} is taken; choose another with --port`)))
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
   })
+}
+
+/** Makes sure that no running instance uses the data folder. @throws Refusal naming the instance */
+async function claimFolder(data: string) {
   const lock = join(data, 'instance.pid')
   const owner = Number(await readFile(lock, 'utf8').catch(() => ''))
   if (owner > 0 && owner !== process.pid && existsSync(`/proc/${owner}`)) {
@@ -95,12 +109,28 @@ async function claim({ data, port }: ServeOptions) {
   await writeFile(lock, String(process.pid))
 }
 
+/** Under this key the demo project is made once in a database, whichever of its servers is first. */
+const DEMO_KEY = 'demo-project'
+
 /** The demo project goes in once; what the user makes of it, deleting it included, stays. */
-async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data: string) {
-  const mark = join(data, 'demo-loaded')
-  if (existsSync(mark)) return
-  await projects.create(openProject(await readFile(DEMO_FILE, 'utf8')).toFile())
-  await writeFile(mark, `${new Date().toISOString()}\n`)
+async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data: string | undefined) {
+  const mark = data && join(data, 'demo-loaded')
+  if (mark && existsSync(mark)) return
+  const { document, blobs } = openProject(await readFile(DEMO_FILE))
+  await projects.blobs.add(
+    blobs,
+    new Map([...document.assets.values()].map(({ hash, type }) => [hash, type])),
+  )
+  await projects.create(document.toFile(), DEMO_KEY)
+  if (mark) await writeFile(mark, `${new Date().toISOString()}\n`)
+}
+
+function databaseOption(url: string): DatabaseAddress {
+  try {
+    return addressOf(url)
+  } catch (error) {
+    throw new Refusal(`--database ${url}: ${(error as Error).message}`)
+  }
 }
 
 async function run(args: string[], isDemo: boolean): Promise<number> {
@@ -109,6 +139,8 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     data: { type: 'string' },
     'allow-host': { type: 'string', multiple: true },
     fresh: { type: 'boolean' },
+    database: { type: 'string', multiple: true },
+    stateless: { type: 'boolean' },
   })
   if (values.fresh && !isDemo)
     throw new Refusal('--fresh belongs to “lattice demo”: “start” never throws your data away')
@@ -117,9 +149,18 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
   const data = values.data
     ? pathFrom(values.data)
     : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
+  const databases = values.database?.map(databaseOption)
+  if (values.stateless && !databases)
+    throw new Refusal('--stateless keeps nothing on this machine: say with --database where it is kept')
   if (values.fresh) await rm(data, { recursive: true, force: true })
   await buildWeb()
-  const running = await serve({ data, port, demo: isDemo, hosts: values['allow-host'] })
+  const running = await serve({
+    data: values.stateless ? undefined : data,
+    port,
+    demo: isDemo,
+    databases,
+    hosts: values['allow-host'],
+  })
   console.log(`Just Lattice is at ${running.address}  (Ctrl-C stops it)`)
   // Kept listening: a second Ctrl-C must not cut the database off while it closes.
   await new Promise<void>((resolve) => {

@@ -3,17 +3,23 @@ import { existsSync } from 'node:fs'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
+import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
 import sirv from 'sirv'
+import { blobRoutes } from './blob-routes'
 import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
 import { knownHosts, sameOrigin } from './same-origin'
 import { Streams } from './stream'
+
+/** Streams are sent as they come; pictures and archives are packed already. */
+const compressible: compression.CompressionFilter = (_, response) =>
+  /json|svg/.test(String(response.getHeader('Content-Type')))
 
 const WEB = fileURLToPath(new URL('../../dist/web/', import.meta.url))
 
@@ -61,7 +67,9 @@ export function createApp(
     await pool.query('SELECT 1')
     response.json({ ok: true })
   })
+  app.use('/api', compression({ filter: compressible }))
   app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
+  app.use('/api/blobs', blobRoutes(projects.blobs))
   app.use('/api', projectRoutes(projects, streams))
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {

@@ -1,25 +1,31 @@
 /** The handoff as one zip: HTML, CSS, pictures, fonts with their licences, tokens, the project. */
 import { readFile } from 'node:fs/promises'
 import { zipSync } from 'fflate'
+import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
+import { projectArchive } from '../core/document/save'
 import { buildSite, type SiteOptions } from '../core/handoff/site'
 import { fontFile } from '../core/text/fonts'
 import { cleanPicture } from './clean-svg'
 import { woff2 } from './fonts'
 
 /** Every file by path, as bytes. */
-export async function siteBytes(doc: Document, options: SiteOptions = {}): Promise<Map<string, Uint8Array>> {
-  const site = buildSite(doc, options)
+export async function siteBytes(
+  doc: Document,
+  blobs: Blobs,
+  options: SiteOptions = {},
+): Promise<Map<string, Uint8Array>> {
+  const site = buildSite(doc, blobs, options)
   const files = new Map<string, Uint8Array>()
   for (const [path, text] of site.text) files.set(path, new TextEncoder().encode(text))
-  for (const [path, data] of site.base64) {
-    const bytes = Buffer.from(data, 'base64')
+  for (const [path, bytes] of site.pictures) {
     // A picture that is opened by itself is a document of its own: it must do no harm as one.
     const clean = path.endsWith('.svg')
-      ? new TextEncoder().encode(await cleanPicture(bytes.toString('utf8')))
+      ? new TextEncoder().encode(await cleanPicture(new TextDecoder().decode(bytes)))
       : bytes
     files.set(path, clean)
   }
+  files.set('project.lattice', projectArchive(doc, blobs))
   const families = new Set<string>()
   for (const id of site.fonts) {
     files.set(`fonts/${id}.woff2`, await woff2(id))
@@ -32,8 +38,8 @@ export async function siteBytes(doc: Document, options: SiteOptions = {}): Promi
   return files
 }
 
-export async function siteZip(doc: Document): Promise<Uint8Array> {
-  const files = await siteBytes(doc)
+export async function siteZip(doc: Document, blobs: Blobs): Promise<Uint8Array> {
+  const files = await siteBytes(doc, blobs)
   // A fixed date: the same project gives the same bytes.
   return zipSync(Object.fromEntries(files), { level: 6, mtime: new Date('2026-01-01T00:00:00Z') })
 }

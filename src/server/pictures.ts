@@ -1,10 +1,14 @@
 /** Pages as pictures, from the core's own layout. */
 import { Resvg } from '@resvg/resvg-js'
+import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
+import type { Asset } from '../core/document/schema'
 import { pageSvg } from '../core/handoff/svg'
 import { PageLayout } from '../core/layout/page'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'
+
+type Drawable = { doc: Document; blobs: Blobs }
 
 let paragraphs: ParagraphCache | undefined
 
@@ -18,12 +22,25 @@ export async function layoutPage(doc: Document, pageId: string, width?: number):
 
 /** Width of a cover, px: about twice what a card on the projects screen shows. */
 const COVER_WIDTH = 560
+/** The pictures on the first page. */
+export function* onFirstPage(doc: Document): Generator<Asset> {
+  const page = doc.pagesInOrder()[0]
+  if (!page) return
+  const used = new Set<string>()
+  for (const node of doc.walk(page.id))
+    for (const props of [node.props, ...Object.values(node.overrides)]) if (props.asset) used.add(props.asset)
+  for (const id of used) {
+    const asset = doc.assets.get(id)
+    if (asset) yield asset
+  }
+}
+
 /** The first page's first screen, as PNG. */
-export async function cover(doc: Document): Promise<Uint8Array> {
+async function cover({ doc, blobs }: Drawable): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
   const layout = page && (await layoutPage(doc, page.id))
   const { width, fold } = layout?.view ?? doc.views[0]
-  const drawn = layout ? pageSvg(doc, layout, fold) : ''
+  const drawn = layout ? pageSvg(doc, layout, blobs, fold) : ''
   // As high as the first screen, however little there is on the page.
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="#ffffff"/>${drawn}</svg>`
   return new Resvg(svg, { fitTo: { mode: 'width', value: COVER_WIDTH } }).render().asPng()
@@ -35,7 +52,7 @@ export class Covers {
 
   constructor(private readonly most = 200) {}
 
-  of(id: string, revision: number, read: () => Promise<Document>): Promise<Uint8Array> {
+  of(id: string, revision: number, read: () => Promise<Drawable>): Promise<Uint8Array> {
     const known = this.drawn.get(id)
     if (known?.revision === revision) return known.png
     const png = read().then(cover)

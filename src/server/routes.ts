@@ -1,20 +1,24 @@
 /** The HTTP interface. Everything that comes in is checked here. */
-import { json, type Request, Router } from 'express'
+import { json, Router } from 'express'
 import { nanoid } from 'nanoid'
 import * as v from 'valibot'
-import { Document } from '../core/document/document'
+import { HASH } from '../core/blobs/blobs'
+import { withCleanPictures } from '../core/document/cleaned'
 import { FormatError, openProject } from '../core/document/open'
-import { IdSchema } from '../core/document/schema'
+import { IdSchema, type ProjectFile } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { starterProject } from '../core/shelf/starter'
 import { fontFile } from '../core/text/fonts'
+import { harmless } from './clean-svg'
+import { noteUses } from './db/blobs.sql'
 import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
 import { openType, woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
-import { Covers } from './pictures'
+import { Covers, onFirstPage } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
+import { body, idOf } from './requests'
 import { SPEAKER } from './same-origin'
 import type { Streams } from './stream'
 
@@ -42,18 +46,12 @@ const AppendBody = v.strictObject({
 const KnownBody = v.strictObject({ keys: v.pipe(v.array(IdSchema), v.maxLength(10_000)) })
 const ParkedBody = v.record(v.string(), v.unknown())
 
-function body<S extends v.GenericSchema>(schema: S, request: Request): v.InferOutput<S> {
-  const result = v.safeParse(schema, request.body)
-  if (result.success) return result.output
-  const issue = result.issues[0]
-  const where = (issue.path ?? []).map((step) => String(step.key)).join('.')
-  throw new Problem(400, 'Bad request', `${where ? `${where}: ` : ''}${issue.message}`)
-}
-
-const idOf = (request: Request, param: 'id' | 'parked' = 'id') => {
-  const result = v.safeParse(IdSchema, request.params[param])
-  if (!result.success) throw new Problem(404, 'Not found', 'that is not the id of anything here')
-  return result.output
+/** A project file that was sent as text; pictures that lay in it are put into the store. @throws FormatError */
+async function opened(projects: Projects, text: string): Promise<ProjectFile> {
+  const { document, blobs } = await withCleanPictures(openProject(text), harmless)
+  const assets = [...document.assets.values()]
+  await projects.blobs.add(blobs, new Map(assets.map((asset) => [asset.hash, asset.type])))
+  return document.toFile()
 }
 
 export function projectRoutes(projects: Projects, streams: Streams): Router {
@@ -76,7 +74,8 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
   router.post('/projects', json({ limit: MOST_FILE }), async (request, response) => {
     const asked = body(CreateBody, request)
     try {
-      const file = 'file' in asked ? openProject(asked.file).toFile() : starterProject(asked.name, nanoid(10))
+      const file =
+        'file' in asked ? await opened(projects, asked.file) : starterProject(asked.name, nanoid(10))
       response.status(201).json(await projects.create(file, asked.key))
     } catch (error) {
       if (error instanceof FormatError)
@@ -123,7 +122,9 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
     const id = idOf(request)
     const parked = idOf(request, 'parked')
     await projects.state(id)
-    await insertParked(projects.pool, id, parked, JSON.stringify(body(ParkedBody, request)))
+    const asked = body(ParkedBody, request)
+    await insertParked(projects.pool, id, parked, JSON.stringify(asked))
+    await keepNamed(projects, id, asked)
     response.json({ dismissed: await isDismissed(projects.pool, id, parked) })
   })
 
@@ -179,13 +180,13 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
       response.status(304).end()
       return
     }
-    const png = await covers.of(id, revision, async () => Document.fromFile((await projects.read(id)).file))
+    const png = await covers.of(id, revision, () => projects.whole(id, onFirstPage))
     response.type('image/png').send(Buffer.from(png))
   })
 
   router.get('/projects/:id/handoff.zip', async (request, response) => {
-    const { file, name } = await projects.read(idOf(request))
-    const zip = await siteZip(Document.fromFile(file))
+    const { doc, blobs, name } = await projects.whole(idOf(request))
+    const zip = await siteZip(doc, blobs)
     response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'project')}.zip"`)
     response.type('application/zip').send(Buffer.from(zip))
   })
@@ -194,6 +195,20 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
     throw new Problem(404, 'Not found', `there is nothing at ${request.path}`)
   })
   return router
+}
+
+/** What parked edits would bring back is not collected meanwhile. */
+async function keepNamed(projects: Projects, id: string, { edits }: Record<string, unknown>) {
+  const named = (Array.isArray(edits) ? edits : []).flatMap((edit: { asset?: { hash?: unknown } } | null) => {
+    const hash = edit?.asset?.hash
+    return typeof hash === 'string' && HASH.test(hash) ? [hash] : []
+  })
+  const missing = await projects.blobs.missing(projects.pool, named)
+  const there = named.filter((hash) => !missing.includes(hash))
+  await noteUses(
+    projects.pool,
+    there.map((hash) => [id, hash] as const),
+  )
 }
 
 /** Font files, as shipped for the page and uncompressed for shaping. They never change under their name. */

@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { hostileEdit, nested } from '../core/edits/hostile-edits'
 import { starterProject } from '../core/shelf/starter'
 import { createApp, listen } from './app'
+import { bringUp } from './db/bring-up'
 import { Projects } from './projects'
 import { section, type TestServer, testServer } from './test-server'
 
@@ -354,7 +355,7 @@ describe('the log', () => {
     await pool.query('INSERT INTO projects (id, name, revision) VALUES (?, ?, 3)', ['before', 'Before'])
     await pool.query('INSERT INTO snapshots (project_id, revision, document) VALUES (?, 0, ?)', [
       'before',
-      JSON.stringify(file),
+      JSON.stringify({ ...file, version: 1 }),
     ])
     const tablet = { ...mobile, id: 'tablet', name: 'Tablet', width: 834, breakpoint: 1000 }
     const areas = ['a00', 'a01', 'a02'].map((order, i) => ({
@@ -379,6 +380,7 @@ describe('the log', () => {
         `k${i}`,
         JSON.stringify(edits),
       ])
+    await bringUp(pool)
     const opened = await running.fileOf('before')
     expect(opened.views.map((view) => [view.id, view.fold])).toEqual([
       ['desktop', desktop.fold],

@@ -44,7 +44,11 @@ export const sameOrigin: RequestHandler = (request, _response, next) => {
         `a change needs the header ${SPEAKER} with an id of who makes it`,
       )
     const { 'content-length': length = '0', 'transfer-encoding': chunked } = request.headers
-    if ((length !== '0' || chunked !== undefined) && !request.is('application/json'))
+    // Neither can be sent by a page of another site without its being asked about first.
+    if (
+      (length !== '0' || chunked !== undefined) &&
+      !request.is(['application/json', 'application/octet-stream'])
+    )
       throw new Problem(415, 'Not JSON', 'a change is sent as application/json')
   }
   next()

@@ -5,6 +5,8 @@ import { unzipSync } from 'fflate'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
+import { openProject } from '../core/document/open'
+import { projectJson } from '../core/document/save'
 import type { ProjectFile } from '../core/document/schema'
 import { createApp } from './app'
 import { migrate } from './db/migrate'
@@ -57,9 +59,10 @@ describe('projects', () => {
   })
 
   test('a file opens as it is, or is refused with place and reason, and nothing is stored', async () => {
-    const demo = await readFile(new URL('../../demo/hollow-oak.json', import.meta.url), 'utf8')
+    const earlier = new URL('../core/document/fixtures/project-1.json', import.meta.url)
+    const demo = await readFile(earlier, 'utf8')
     const { body } = await ask('/projects', 'POST', { file: demo })
-    expect(await fileOf(body.id as unknown as string)).toEqual(JSON.parse(demo))
+    expect(await fileOf(body.id as unknown as string)).toEqual(openProject(demo).document.toFile())
     const before = ((await ask('/projects')).body as unknown as unknown[]).length
     const broken = JSON.parse(demo)
     broken.pages[0].sections[1].kind = 'slab'
@@ -233,8 +236,11 @@ describe('the stream', () => {
 })
 
 test('the handoff is a zip whose project is the project; the picture is the page', async () => {
-  const demo = await readFile(new URL('../../demo/hollow-oak.json', import.meta.url), 'utf8')
-  const id = (await ask('/projects', 'POST', { file: demo })).body.id as unknown as string
+  const { document, blobs } = openProject(
+    await readFile(new URL('../../demo/hollow-oak.lattice', import.meta.url)),
+  )
+  for (const { hash, type } of document.assets.values()) await running.sendBlob(blobs.get(hash)!, type)
+  const { id } = (await ask('/projects', 'POST', { file: projectJson(document) })).body as { id: never }
   const files = unzipSync(
     new Uint8Array(await (await fetch(`${running.base}/projects/${id}/handoff.zip`)).arrayBuffer()),
   )
@@ -244,13 +250,13 @@ test('the handoff is a zip whose project is the project; the picture is the page
       'catalogue/index.html',
       'styles.css',
       'tokens.json',
-      'project.json',
+      'project.lattice',
       'pictures/falling-leaves.svg',
       'fonts/fraunces-latin-wght-normal.woff2',
       'fonts/fraunces-LICENSE.txt',
     ]),
   )
-  expect(JSON.parse(new TextDecoder().decode(files['project.json']))).toEqual(JSON.parse(demo))
+  expect(openProject(files['project.lattice'])).toEqual({ document, blobs })
   const answers = await Promise.all([1, 2, 3].map(() => fetch(`${running.base}/projects/${id}/picture.png`)))
   const [picture, ...others] = await Promise.all(
     answers.map(async (each) => Buffer.from(await each.arrayBuffer())),

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
+import { hashOf, PART, partsOf } from '../core/blobs/blobs'
 import type { NodeTree, ProjectFile } from '../core/document/schema'
 import { type AppOptions, createApp, listen } from './app'
 import { migrate } from './db/migrate'
@@ -49,6 +50,22 @@ export async function testServer(options: AppOptions = {}) {
       type: response.headers.get('content-type'),
     }
   }
+  /** Begins a blob and sends its parts. @returns its hash and the last answer */
+  async function sendBlob(bytes: Uint8Array, type: string) {
+    const hash = hashOf(bytes)
+    let answer = await ask(`/blobs/${hash}`, 'POST', { type, size: bytes.length })
+    for (let part = 0; part < partsOf(bytes.length) && answer.status === 200; part++)
+      answer = await sendPart(hash, part, bytes.subarray(part * PART, (part + 1) * PART))
+    return { hash, answer }
+  }
+  async function sendPart(hash: string, part: number, bytes: Uint8Array): Promise<Answer> {
+    const response = await fetch(`${base}/blobs/${hash}/${part}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/octet-stream', 'X-Just-Lattice': 'tab-one' },
+      body: bytes as Uint8Array<ArrayBuffer>,
+    })
+    return { status: response.status, body: await response.json(), type: null }
+  }
   const create = async (name = 'Test') =>
     (await ask('/projects', 'POST', { name })).body.id as unknown as string
   const fileOf = async (id: string) => (await ask(`/projects/${id}`)).body.file as unknown as ProjectFile
@@ -79,6 +96,8 @@ export async function testServer(options: AppOptions = {}) {
     projects,
     streams,
     ask,
+    sendBlob,
+    sendPart,
     create,
     fileOf,
     append,

@@ -1,7 +1,7 @@
 /** The typed client: the only place that talks HTTP to the server. The frame of everything that comes back is checked. */
 import { nanoid } from 'nanoid'
 import * as v from 'valibot'
-import { checkedBefore } from '../core/document/open'
+import { checkedBefore } from '../core/document/check'
 import type { ProjectFile } from '../core/document/schema'
 import type { Edit } from '../core/edits/edit'
 import type { Parked } from '../core/replica/parked'
@@ -40,6 +40,7 @@ const Opened = v.object({
   file: v.unknown(),
 })
 const Known = v.array(v.object({ key: v.string(), revision: v.number() }))
+const BlobAnswer = v.object({ complete: v.boolean(), parts: v.array(v.number()) })
 const ParkedList = v.array(v.object({ id: v.string(), at: v.number(), edits: v.array(v.unknown()) }))
 
 export type ListedProject = v.InferOutput<typeof ProjectList>[number]
@@ -47,33 +48,40 @@ export type ListedProject = v.InferOutput<typeof ProjectList>[number]
 /** Says who speaks; a page of another site cannot send it. */
 const SPEAKER = 'X-Just-Lattice'
 
-async function ask<S extends v.GenericSchema>(
-  schema: S | undefined,
-  path: string,
-  method = 'GET',
-  body?: unknown,
-): Promise<v.InferOutput<S>> {
+/** @param body bytes go as they are, everything else as JSON @throws ApiError */
+async function request(path: string, method = 'GET', body?: unknown): Promise<Response> {
+  const bytes = body instanceof Uint8Array
   let response: Response
   try {
     response = await fetch(path, {
       method,
       headers: {
         [SPEAKER]: speaker(),
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined
+          ? {}
+          : { 'Content-Type': bytes ? 'application/octet-stream' : 'application/json' }),
       },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: body === undefined ? undefined : bytes ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body),
     })
   } catch {
     throw new ApiError(0, 'the server does not answer')
   }
-  if (!response.ok) {
-    const problem = (await response.json().catch(() => ({}))) as Record<string, unknown>
-    throw new ApiError(
-      response.status,
-      typeof problem.detail === 'string' ? problem.detail : `the server answered ${response.status}`,
-      problem,
-    )
-  }
+  if (response.ok) return response
+  const problem = (await response.json().catch(() => ({}))) as Record<string, unknown>
+  throw new ApiError(
+    response.status,
+    typeof problem.detail === 'string' ? problem.detail : `the server answered ${response.status}`,
+    problem,
+  )
+}
+
+async function ask<S extends v.GenericSchema>(
+  schema: S | undefined,
+  path: string,
+  method = 'GET',
+  body?: unknown,
+): Promise<v.InferOutput<S>> {
+  const response = await request(path, method, body)
   if (!schema) return undefined as v.InferOutput<S>
   const answer = v.safeParse(schema, await response.json().catch(() => undefined))
   if (!answer.success) throw new ApiError(response.status, 'the server’s answer cannot be read')
@@ -136,6 +144,15 @@ export const api = {
     ),
   dismiss: (id: string, parked: string) =>
     ask(undefined, at(id, `/parked/${encodeURIComponent(parked)}`), 'DELETE'),
+
+  beginBlob: (hash: string, what: { type: string; size: number }) =>
+    ask(BlobAnswer, `/api/blobs/${hash}`, 'POST', what),
+  sendPart: (hash: string, part: number, bytes: Uint8Array) =>
+    ask(BlobAnswer, `/api/blobs/${hash}/${part}`, 'PUT', bytes),
+  async blob(hash: string): Promise<Uint8Array> {
+    const response = await request(`/api/blobs/${hash}`)
+    return new Uint8Array(await response.arrayBuffer())
+  },
 }
 
 export function readBatch(value: unknown): SavedBatch {

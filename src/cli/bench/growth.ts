@@ -77,13 +77,13 @@ export function bytesPerNode(count: number): number {
 
 /** From the demo's file and its fonts in memory to boxes and lines on every view, ms; nothing shaped before. */
 export async function timeDemo(rounds: number): Promise<number[]> {
-  const text = await readFile(DEMO_FILE, 'utf8')
+  const bytes = await readFile(DEMO_FILE)
   const fonts = new FontLibrary()
-  for (const id of fontsOf(openProject(text))) fonts.add(id, await openType(id))
+  for (const id of fontsOf(openProject(bytes).document)) fonts.add(id, await openType(id))
   const ms: number[] = []
   for (let i = 0; i < rounds; i++) {
     const start = performance.now()
-    const doc = openProject(text)
+    const { document: doc } = openProject(bytes)
     const paragraphs = new ParagraphCache(fonts)
     for (const view of doc.views) new PageLayout(doc, 'page-home', view.id, view.width, paragraphs)
     ms.push(performance.now() - start)

@@ -47,7 +47,7 @@ export async function timeText(
 ): Promise<{ core: number[]; chromium: number[] }> {
   const doc = Document.fromFile(paragraphsProject(count))
   const layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], new ParagraphCache(await loadFonts(doc)))
-  await viewer.show(buildSite(doc), 'index.html', WIDTHS[0] + 100, 900)
+  await viewer.show(buildSite(doc, new Map()), 'index.html', WIDTHS[0] + 100, 900)
   const browser = (width: number) =>
     viewer.page.evaluate((px) => {
       const { body } = document

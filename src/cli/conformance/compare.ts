@@ -1,7 +1,8 @@
 /** Core boxes and lines against Chromium's for one document. */
+
+import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
 import { isText } from '../../core/document/kinds'
-import { checkProject } from '../../core/document/open'
 import type { ProjectFile } from '../../core/document/schema'
 import { pageFileName } from '../../core/handoff/names'
 import { buildSite } from '../../core/handoff/site'
@@ -10,6 +11,7 @@ import { difference, type Rect } from '../../core/layout/rect'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
+import { standIns } from './stand-in'
 
 export const TOLERANCE = 0.5
 
@@ -50,7 +52,7 @@ export async function compareDocument(
   const doc = Document.fromFile(checkProject(structuredClone(file)))
   const fonts = await loadFonts(doc)
   const page = doc.pagesInOrder()[pageIndex]
-  const files = buildSite(doc, { mark: true })
+  const files = buildSite(doc, standIns(doc), { mark: true })
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0 }
   const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)
   const paragraphs = new ParagraphCache(fonts)

@@ -1,5 +1,6 @@
 /** Random documents that reach every feature of the layout, as fast-check arbitraries. */
 import fc from 'fast-check'
+import { nameOf } from '../../core/blobs/blobs'
 import type {
   Asset,
   NodeTree,
@@ -11,6 +12,7 @@ import type {
 } from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
 import type { Feature } from './features'
+import { standIn } from './stand-in'
 import { spans, type } from './texts'
 
 const length = (max: number) =>
@@ -319,16 +321,8 @@ const viewSet: fc.Arbitrary<View[]> = fc
     },
   ])
 
-const ASSET: Asset = {
-  id: 'asset-a',
-  name: 'Field',
-  type: 'image/svg+xml',
-  width: 320,
-  height: 240,
-  data: btoa(
-    '<svg xmlns="http://www.w3.org/2000/svg" width="320" height="240"><rect width="320" height="240" fill="#8fae7c"/></svg>',
-  ),
-}
+const FIELD = { id: 'asset-a', name: 'Field', type: 'image/svg+xml' as const, width: 320, height: 240 }
+const ASSET: Asset = { ...FIELD, ...nameOf(standIn(FIELD)) }
 
 /** Whole projects with one page that use only the given features. */
 export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectFile> {

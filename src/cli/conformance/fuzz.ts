@@ -1,7 +1,7 @@
 /** `lattice conformance --fuzz N`: documents that validate but mean harm; the core must lay them out, finite and in time. */
 import fc from 'fast-check'
+import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
-import { checkProject } from '../../core/document/open'
 import type { NodeTree, ProjectFile, Props, Size } from '../../core/document/schema'
 import { MAX_LENGTH } from '../../core/document/schema'
 import { PageLayout } from '../../core/layout/page'

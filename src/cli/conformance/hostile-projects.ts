@@ -1,9 +1,10 @@
 /** Projects whose names, texts, links, tokens, paths and pictures mean harm to whoever opens what is made of them. */
 import fc from 'fast-check'
+import { type Blobs, nameOf } from '../../core/blobs/blobs'
+import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
 import { FormatError } from '../../core/document/format-error'
 import { linkProblem } from '../../core/document/links'
-import { checkProject } from '../../core/document/open'
 import { safePath } from '../../core/document/paths'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import { shelfProject } from './shelf-project'
@@ -68,9 +69,11 @@ const SVG = [
 const text = fc.oneof(fc.constantFrom(...TEXTS), fc.string({ unit: 'binary', maxLength: 20 }))
 const link = fc.oneof(fc.constantFrom(...LINKS), text)
 
-function picture(id: string, name: string, inside: string, head: string): Asset {
+/** A picture, and its bytes. */
+function picture(id: string, name: string, inside: string, head: string): [Asset, Uint8Array] {
   const svg = `${head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="40" height="30" onload="${RUN}">${inside}<circle r="4"/></svg>`
-  return { id, name, type: 'image/svg+xml', width: 40, height: 30, data: Buffer.from(svg).toString('base64') }
+  const bytes = Buffer.from(svg)
+  return [{ id, name, type: 'image/svg+xml', width: 40, height: 30, ...nameOf(bytes) }, bytes]
 }
 const HEADS = [
   '',
@@ -98,7 +101,7 @@ const attack = fc.record({
 })
 
 /** As a store could hold it that was filled before edits were checked as they are now: read without being checked. */
-export const hostileProjects: fc.Arbitrary<ProjectFile> = fc
+export const hostileProjects: fc.Arbitrary<{ file: ProjectFile; blobs: Blobs }> = fc
   .record({
     attacks: fc.array(attack, { minLength: 8, maxLength: 40 }),
     names: fc.array(text, { minLength: 6, maxLength: 6 }),
@@ -133,7 +136,11 @@ export const hostileProjects: fc.Arbitrary<ProjectFile> = fc
     file.views.forEach((view, i) => {
       view.name = names[i % names.length]
     })
-    file.assets = [picture('bad', names[2], inside.join(''), head), picture('worse', names[3], inside[0], '')]
+    const pictures = [
+      picture('bad', names[2], inside.join(''), head),
+      picture('worse', names[3], inside[0], ''),
+    ]
+    file.assets = pictures.map(([asset]) => asset)
     const asName = (name: string) => name.replace(/[.{}$]/g, '').slice(0, 60) || 'x'
     Object.assign(file.tokens, {
       [asName(names[4])]: {
@@ -155,7 +162,7 @@ export const hostileProjects: fc.Arbitrary<ProjectFile> = fc
       if (opens && ['tag', 'color', 'override'].includes(where)) continue
       strike(blocks[at % blocks.length], where, text, opens && linkProblem(link) ? '#' : link, opens)
     }
-    return file
+    return { file, blobs: new Map(pictures.map(([{ hash }, bytes]) => [hash, bytes])) }
   })
 
 function strike(block: NodeTree, where: string, text: string, link: string, opens: boolean) {

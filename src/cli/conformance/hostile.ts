@@ -120,11 +120,11 @@ export async function hostile(
   const result: HostileResult = { documents: 0, refused: 0, pages: 0, pictures: 0, links: 0 }
   const { guard, close } = await Guard.open()
   try {
-    for (const file of fc.sample(hostileProjects, { numRuns: count, seed })) {
+    for (const { file, blobs } of fc.sample(hostileProjects, { numRuns: count, seed })) {
       try {
         const { doc, refused } = openHostile(file)
         if (refused) result.refused++
-        const files = await siteBytes(doc)
+        const files = await siteBytes(doc, blobs)
         checkPaths(files)
         const open = result.documents % 2 === 0
         guard.files = open
@@ -132,7 +132,7 @@ export async function hostile(
               [...files].map(([path, body]) => [path, path.endsWith('.html') ? withoutPolicy(body) : body]),
             )
           : files
-        const picture = pageSvg(doc, await layoutPage(doc, doc.pagesInOrder()[0].id))
+        const picture = pageSvg(doc, await layoutPage(doc, doc.pagesInOrder()[0].id), blobs)
         guard.files.set('page.svg', Buffer.from(picture))
         for (const path of guard.files.keys()) {
           if (!/\.(html|svg)$/.test(path)) continue

@@ -1,8 +1,9 @@
-/** Numbered `.sql` files, applied once each, in order. */
+/** Numbered migrations, applied once each, in order. */
 import { randomUUID } from 'node:crypto'
 import { readdir, readFile } from 'node:fs/promises'
 import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { Umzug } from 'umzug'
+import { bringUp } from './bring-up'
 
 const folder = new URL('migrations/', import.meta.url)
 
@@ -56,13 +57,17 @@ async function applyAll(pool: Pool): Promise<string[]> {
     'CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(100) NOT NULL PRIMARY KEY, applied_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3))',
   )
   const umzug = new Umzug({
-    migrations: files.map((name) => ({
-      name,
-      up: async () => {
-        for (const statement of statementsOf(await readFile(new URL(name, folder), 'utf8')))
-          await pool.query(statement)
-      },
-    })),
+    migrations: [
+      ...files.map((name) => ({
+        name,
+        up: async () => {
+          for (const statement of statementsOf(await readFile(new URL(name, folder), 'utf8')))
+            await pool.query(statement)
+        },
+      })),
+      // What SQL cannot say: pictures out of documents, documents into pages.
+      { name: '004-bring-up', up: () => bringUp(pool) },
+    ],
     storage: {
       logMigration: async ({ name }) => {
         await pool.execute('INSERT INTO migrations (name) VALUES (?)', [name])

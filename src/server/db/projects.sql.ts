@@ -1,4 +1,4 @@
-/** Every statement about projects, their logs and snapshots. */
+/** Every statement about projects and their logs. */
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 
 type Connection = Pool | PoolConnection
@@ -14,6 +14,7 @@ export type BatchRow = {
   batch_key: string
   /** The key of the batch before. */
   after: string
+  /** '': compacted. */
   edits: string
   author: string
   made_at: Date | null
@@ -35,24 +36,39 @@ export async function findProject(db: Connection, id: string): Promise<ProjectRo
   return rows[0] as ProjectRow | undefined
 }
 
-/** Locks the project's row until the transaction ends, so that appends come one after the other. */
-export async function lockProject(db: PoolConnection, id: string): Promise<ProjectRow | undefined> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    `SELECT ${COLUMNS} FROM projects WHERE id = ? FOR UPDATE`,
-    [id],
+/** A project's row with the key of the batch that made its revision, or ''. */
+export type HeadRow = ProjectRow & { head: string }
+
+/**
+ * Locks projects' rows until the transaction ends, so that appends come one after the other. Nodes of a cluster do not see each
+ * other's locks: there it is the log's primary key that two appends of one revision meet at.
+ */
+export async function lockProjects(
+  db: PoolConnection,
+  ids: readonly string[],
+): Promise<Map<string, HeadRow>> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT ${COLUMNS}, COALESCE((SELECT batch_key FROM edits
+       WHERE project_id = projects.id AND edits.revision = projects.revision), '') AS head
+     FROM projects WHERE id IN (?) ORDER BY id FOR UPDATE`,
+    [ids],
   )
-  return rows[0] as ProjectRow | undefined
+  return new Map((rows as HeadRow[]).map((row) => [row.id, row]))
 }
 
 export const insertProject = (db: Connection, id: string, name: string) =>
   db.execute('INSERT INTO projects (id, name) VALUES (?, ?)', [id, name])
 
-export const advanceProject = (db: Connection, id: string, revision: number, name: string) =>
-  db.execute('UPDATE projects SET revision = ?, name = ?, changed_at = CURRENT_TIMESTAMP(3) WHERE id = ?', [
-    revision,
-    name,
-    id,
-  ])
+/** Projects that are there get these revisions and names. */
+export const advanceProjects = (
+  db: Connection,
+  to: readonly { id: string; revision: number; name: string }[],
+) =>
+  db.query(
+    `INSERT INTO projects (id, revision, name) VALUES ?
+     ON DUPLICATE KEY UPDATE revision = VALUES(revision), name = VALUES(name), changed_at = CURRENT_TIMESTAMP(3)`,
+    [to.map(({ id, revision, name }) => [id, revision, name])],
+  )
 
 /** @returns whether there was such a project */
 export async function setDeleted(db: Connection, id: string, deleted: boolean): Promise<boolean> {
@@ -63,19 +79,56 @@ export async function setDeleted(db: Connection, id: string, deleted: boolean): 
   return result.affectedRows > 0
 }
 
-export type NewBatch = { revision: number; key: string; by: string; at: Date; edits: string; version: number }
-export const insertBatch = (db: Connection, id: string, batch: NewBatch) =>
-  db.execute(
-    'INSERT INTO edits (project_id, revision, batch_key, edits, author, made_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [id, batch.revision, batch.key, batch.edits, batch.by, batch.at, batch.version],
-  )
+export type NewBatch = {
+  id: string
+  revision: number
+  key: string
+  by: string
+  at: Date
+  edits: string
+  version: number
+}
+export const insertBatches = (db: Connection, batches: readonly NewBatch[]) =>
+  db.query('INSERT INTO edits (project_id, revision, batch_key, edits, author, made_at, version) VALUES ?', [
+    batches.map(({ id, revision, key, edits, by, at, version }) => [
+      id,
+      revision,
+      key,
+      edits,
+      by,
+      at,
+      version,
+    ]),
+  ])
 
-export async function batchByKey(db: Connection, id: string, key: string): Promise<number | undefined> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    'SELECT revision FROM edits WHERE project_id = ? AND batch_key = ?',
-    [id, key],
+/** The revisions of batches that are in logs already, by project and key. */
+export async function revisionsOf(
+  db: Connection,
+  batches: readonly (readonly [string, string])[],
+): Promise<Map<string, number>> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    'SELECT project_id, batch_key, revision FROM edits WHERE (project_id, batch_key) IN (?)',
+    [batches],
   )
-  return rows[0]?.revision as number | undefined
+  return new Map(rows.map((row) => [`${row.project_id} ${row.batch_key}`, row.revision as number]))
+}
+
+/** Forgets what the log holds up to a revision: keys stay, so that nothing is taken twice. */
+export const compactLog = (db: Connection, id: string, upTo: number) =>
+  db.execute("UPDATE edits SET edits = '' WHERE project_id = ? AND revision <= ? AND edits <> ''", [id, upTo])
+
+export async function isCompacted(db: Connection, id: string, revision: number): Promise<boolean> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    "SELECT 1 FROM edits WHERE project_id = ? AND revision = ? AND edits = ''",
+    [id, revision],
+  )
+  return rows.length > 0
+}
+
+/** Ids of all projects, those in the trash too. */
+export async function allProjects(db: Connection): Promise<string[]> {
+  const [rows] = await db.query<RowDataPacket[]>('SELECT id FROM projects ORDER BY id')
+  return rows.map((row) => row.id as string)
 }
 
 export async function batchesAfter(db: Connection, id: string, revision: number): Promise<BatchRow[]> {
@@ -115,22 +168,4 @@ export async function revisionsOfKeys(
     [id, keys],
   )
   return rows.map((row) => ({ key: row.batch_key as string, revision: row.revision as number }))
-}
-
-export const insertSnapshot = (db: Connection, id: string, revision: number, document: string) =>
-  db.execute('INSERT IGNORE INTO snapshots (project_id, revision, document) VALUES (?, ?, ?)', [
-    id,
-    revision,
-    document,
-  ])
-
-export async function newestSnapshot(
-  db: Connection,
-  id: string,
-): Promise<{ revision: number; document: string } | undefined> {
-  const [rows] = await db.execute<RowDataPacket[]>(
-    'SELECT revision, document FROM snapshots WHERE project_id = ? ORDER BY revision DESC LIMIT 1',
-    [id],
-  )
-  return rows[0] as { revision: number; document: string } | undefined
 }

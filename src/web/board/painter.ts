@@ -11,6 +11,7 @@ import { lineLeft, paintOrder } from '../../core/layout/drawing'
 import type { PageLayout } from '../../core/layout/page'
 import type { Line, Paragraph } from '../../core/text/paragraph'
 import type { Piece } from '../../core/text/shaped-text'
+import { pictureUrl } from '../session/pictures'
 
 type Drawn = {
   element: HTMLElement
@@ -115,7 +116,7 @@ export class SheetPainter {
     style.rotate = resolved.rotate ? `${resolved.rotate}deg` : ''
     if (element instanceof HTMLImageElement) {
       const asset = this.doc.assets.get(resolved.asset!)
-      const source = asset ? `data:${asset.type};base64,${asset.data}` : ''
+      const source = asset ? pictureUrl(asset) : ''
       if (element.getAttribute('src') !== source) element.src = source
       element.alt = ''
       element.draggable = false

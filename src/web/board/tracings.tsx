@@ -2,6 +2,7 @@
 import { useEffect } from 'react'
 import { tracingsOn } from '../../core/arrange/trace'
 import { useBoard } from '../editor/use-editor'
+import { pictureUrl } from '../session/pictures'
 import { searchEdges } from '../session/trace-worker'
 import type { SheetPlace } from './overlay'
 
@@ -29,7 +30,7 @@ export function Tracings({ view, over, height }: { view: string; over: boolean; 
             data-tracing={id}
             alt=""
             draggable={false}
-            src={`data:${picture.type};base64,${picture.data}`}
+            src={pictureUrl(picture)}
             className="absolute max-w-none"
             style={{ left: x, top: y, width: picture.width * scale, height: picture.height * scale, opacity }}
           />

@@ -71,7 +71,7 @@ function isSvg(text: string): boolean {
 /** A picture file becomes a picture of the project and a block that shows it. */
 export async function pastePicture(editor: Editor, file: File) {
   try {
-    const asset = await readPicture(file, makeId())
+    const asset = await readPicture(file, makeId(), editor.session.pictures)
     placePicture(editor, asset)
   } catch (error) {
     editor.session.say((error as Error).message)

@@ -13,13 +13,12 @@ import {
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { slug } from '../../core/handoff/names'
-import { projectFile } from '../../core/handoff/site'
-import { pageSvg } from '../../core/handoff/svg'
 import { api } from '../api'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
+import { savePicture, saveProject } from './save-file'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
@@ -140,10 +139,10 @@ function SetAside() {
 
 function SavedState() {
   const { session } = useEditor()
-  const { kind, detail } = session.saveState
+  const { kind, detail, progress } = session.saveState
   const words = {
     saved: 'Saved',
-    saving: 'Saving …',
+    saving: progress === undefined ? 'Saving …' : `Sending a picture, ${Math.round(progress * 100)} %`,
     waiting: 'Kept in this browser',
     unkept: 'Not saved, not kept',
   }[kind]
@@ -242,16 +241,6 @@ function PageMenu({ close }: { close: () => void }) {
   )
 }
 
-/** Gives the browser a file made here. */
-function save(name: string, type: string, content: string) {
-  const url = URL.createObjectURL(new Blob([content], { type }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 1000)
-}
-
 function HandOff({ close }: { close: () => void }) {
   const editor = useEditor()
   const name = slug(editor.doc.name, 'project')
@@ -282,15 +271,15 @@ function HandOff({ close }: { close: () => void }) {
         data-option
         className={row}
         onClick={() => {
-          save(`${name}.json`, 'application/json', projectFile(editor.doc))
+          void saveProject(editor, `${name}.lattice`)
           close()
         }}
       >
         <FileDown {...ICON} className="mt-0.5 flex-none" />
         <span>
-          <b>Project file</b> <span className="soft">json</span>
+          <b>Project file</b> <span className="soft">lattice</span>
           <span className="block text-[12px] leading-4 soft">
-            Everything, in the open format. Opens again as it is.
+            Everything, pictures too, in the open format. Opens again as it is.
           </span>
         </span>
       </button>
@@ -300,11 +289,7 @@ function HandOff({ close }: { close: () => void }) {
         className={row}
         disabled={!editor.layout}
         onClick={() => {
-          save(
-            `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`,
-            'image/svg+xml',
-            pageSvg(editor.doc, editor.layout!),
-          )
+          void savePicture(editor, `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`)
           close()
         }}
       >

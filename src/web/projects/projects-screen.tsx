@@ -3,7 +3,6 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { FilePlus2, FolderOpen, MoreHorizontal } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { FormatError, openProject } from '../../core/document/open'
 import { api, type ListedProject } from '../api'
 import { Dialog } from '../parts/dialog'
 import { Mark } from '../parts/mark'
@@ -19,6 +18,25 @@ function when(iso: string): string {
   if (minutes < 60) return `changed ${minutes} min ago`
   if (minutes < 24 * 60) return `changed ${Math.round(minutes / 60)} h ago`
   return `changed ${new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })}`
+}
+
+type Opening = { name: string; words: string; share?: number; cancel: AbortController }
+
+/** A file that is being opened: how far, and a way to leave it. */
+function OpeningFile({ name, words, share, cancel }: Opening) {
+  return (
+    <div role="status" className="floating mx-auto mb-6 flex max-w-[860px] items-center gap-3 px-4 py-2.5">
+      <span className="min-w-0 flex-1 truncate">
+        Opening “{name}”. <span className="soft">{words}</span>
+      </span>
+      {share !== undefined && (
+        <progress className="progress progress-primary w-40" value={share} max={1} aria-label="Sent" />
+      )}
+      <button type="button" className="line-button" onClick={() => cancel.abort()}>
+        Cancel
+      </button>
+    </div>
+  )
 }
 
 export function ProjectsScreen() {
@@ -58,24 +76,25 @@ export function ProjectsScreen() {
     onError: fail,
   })
 
+  const [opening, setOpening] = useState<Opening>()
   const openFile = async (chosen: File | undefined) => {
     setProblem(undefined)
     if (!chosen) return
+    const cancel = new AbortController()
+    const say = (words: string, share?: number) => setOpening({ name: chosen.name, words, share, cancel })
+    say('Looking at it …')
     try {
-      if (chosen.size > 64_000_000)
-        throw new FormatError('', `is ${Math.round(chosen.size / 1e6)} MB; a project file is at most 64 MB`)
-      const text = await chosen.text()
-      // Checked here first: the message comes at once, and nothing is sent that cannot be opened.
-      openProject(text)
-      const { id } = await api.openFile(text)
+      // Reading and cleaning a file is not loaded before there is one.
+      const { openProjectFile } = await import('./open-file')
+      const id = await openProjectFile(chosen, say, cancel.signal)
       await navigate(`/projects/${id}`)
     } catch (error) {
-      setProblem(
-        error instanceof FormatError
-          ? `“${chosen.name}” was not opened. In ${error.message}.`
-          : `“${chosen.name}” was not opened: ${(error as Error).message}.`,
-      )
+      if (!cancel.signal.aborted)
+        setProblem(
+          `“${chosen.name}” was not opened${(error as Error).name === 'FormatError' ? '. In ' : ': '}${(error as Error).message}.`,
+        )
     } finally {
+      setOpening(undefined)
       if (file.current) file.current.value = ''
     }
   }
@@ -93,7 +112,7 @@ export function ProjectsScreen() {
         <input
           ref={file}
           type="file"
-          accept=".json,application/json"
+          accept=".lattice,.json,application/json,application/zip"
           className="sr-only"
           tabIndex={-1}
           aria-label="Project file"
@@ -116,6 +135,7 @@ export function ProjectsScreen() {
             </button>
           </div>
         )}
+        {opening && <OpeningFile {...opening} />}
         {deleted && (
           <div
             role="status"

@@ -4,6 +4,7 @@
  */
 import type { Parked } from '../../core/replica/parked'
 import { Diverged, type PendingBatch, type Replica, type SavedBatch } from '../../core/replica/replica'
+import type { Pictures } from './pictures'
 import type { Timers } from './timers'
 import { ApiError, type Wire } from './wire'
 
@@ -38,6 +39,7 @@ export class Courier {
     private readonly replica: Replica,
     private readonly wire: Wire,
     private readonly timers: Timers,
+    private readonly pictures: Pictures,
     private readonly sender: Sender,
   ) {}
 
@@ -52,10 +54,13 @@ export class Courier {
     const { revision: base, head } = this.replica
     try {
       const edits = batch.changes.map((change) => change.edit)
+      // What they name is there before they are.
+      await this.pictures.send(edits)
       const sent = { base, head, key: batch.key, at: batch.at, edits }
       const { revision } = await this.wire.append(this.project, sent)
       // Ended meanwhile: who opens the project next finds out what has arrived.
       if (this.ended) return
+      this.pictures.arrived(edits)
       this.arrived(batch.key, revision)
     } catch (error) {
       if (this.ended) return

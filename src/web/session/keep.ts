@@ -3,15 +3,21 @@
  * done when the browser says that it is on disk (strict durability), not when it was asked for.
  */
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { picturesIn } from '../../core/edits/asset'
+import type { Edit } from '../../core/edits/edit'
+import { ofVersion2 } from '../../core/edits/stored'
 import type { Parked } from '../../core/replica/parked'
 import type { LeftBatch } from '../../core/replica/replica'
 
 type KeptBatch = { project: string; tab: string; seq: number; batch: LeftBatch }
 type KeptParked = { project: string; id: string; parked: Parked }
+/** `at`: when it was kept, ms since 1970. */
+type KeptBlob = { hash: string; type: string; bytes: Uint8Array; at: number }
 
 interface Schema extends DBSchema {
   batches: { key: [string, string, string]; value: KeptBatch }
   parked: { key: [string, string]; value: KeptParked }
+  blobs: { key: string; value: KeptBlob }
 }
 
 /** What one write makes of a tab's log: all of it or nothing. */
@@ -24,6 +30,9 @@ export type Writing = {
   from?: string
 }
 
+/** How long a picture waits for edits that name it, ms: those set aside among them. */
+const LONGEST_KEPT = 90 * 86_400_000
+
 const STRICT = { durability: 'strict' } as const
 /** Sorts behind every string. */
 const LAST = [[]]
@@ -33,14 +42,23 @@ export class Keep {
 
   /** @throws when the browser gives no store */
   static async open(): Promise<Keep> {
-    return new Keep(
-      await openDB<Schema>('just-lattice', 1, {
-        upgrade(db) {
+    let refuse: (error: Error) => void
+    const refused = new Promise<never>((_, reject) => {
+      refuse = reject
+    })
+    const opened = openDB<Schema>('just-lattice', 2, {
+      upgrade(db, before) {
+        if (before < 1) {
           db.createObjectStore('batches', { keyPath: ['project', 'tab', 'batch.key'] })
           db.createObjectStore('parked', { keyPath: ['project', 'id'] })
-        },
-      }),
-    )
+        }
+        db.createObjectStore('blobs', { keyPath: 'hash' })
+      },
+      blocked: () => refuse(new Error('a tab with an earlier version of this program is open')),
+      // A newer version of ours wants to open it: it is not kept waiting.
+      blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+    })
+    return new Keep(await Promise.race([opened, refused]))
   }
 
   /** The logs of a project by tab, each oldest first. */
@@ -48,14 +66,51 @@ export class Keep {
     const range = IDBKeyRange.bound([project], [project, LAST])
     const rows = await this.db.getAll('batches', range)
     const byTab = new Map<string, LeftBatch[]>()
-    for (const { tab, batch } of rows.sort((a, b) => a.seq - b.seq))
-      byTab.set(tab, [...(byTab.get(tab) ?? []), batch])
+    for (const { tab, batch } of rows.sort((a, b) => a.seq - b.seq)) {
+      byTab.set(tab, [...(byTab.get(tab) ?? []), await this.today(batch)])
+    }
     return byTab
+  }
+
+  /** What holds edits as an earlier version kept them, as it would be kept now: pictures that lay in them are put apart. */
+  async today(batch: LeftBatch): Promise<LeftBatch> {
+    const edits = await this.editsToday(batch.changes.map((change) => change.edit))
+    return { ...batch, changes: batch.changes.map((change, i) => ({ ...change, edit: edits[i] })) }
+  }
+
+  private async editsToday(edits: readonly Edit[]): Promise<Edit[]> {
+    const taken = new Map<string, Uint8Array>()
+    const now = edits.map((edit) => ofVersion2(edit, taken))
+    for (const { asset } of picturesIn(now)) {
+      const bytes = taken.get(asset.hash)
+      if (bytes) await this.keepBlob(asset.hash, bytes, asset.type)
+    }
+    return now
   }
 
   async parked(project: string): Promise<Parked[]> {
     const rows = await this.db.getAll('parked', IDBKeyRange.bound([project], [project, LAST]))
-    return rows.map((row) => row.parked).sort((a, b) => a.at - b.at)
+    const parked = rows.map((row) => row.parked).sort((a, b) => a.at - b.at)
+    return Promise.all(parked.map(async (each) => ({ ...each, edits: await this.editsToday(each.edits) })))
+  }
+
+  /** Pictures that are not known to have arrived at the server. Those that nobody sent for long are let go. */
+  async blobs(): Promise<KeptBlob[]> {
+    const blobs = await this.db.getAll('blobs')
+    const old = Date.now() - LONGEST_KEPT
+    for (const { hash, at } of blobs) if (at < old) await this.dropBlob(hash)
+    return blobs.filter(({ at }) => at >= old)
+  }
+
+  /** Resolves when it is on disk. @throws when it is not */
+  async keepBlob(hash: string, bytes: Uint8Array, type: string) {
+    const write = this.db.transaction('blobs', 'readwrite', STRICT)
+    void write.store.put({ hash, type, bytes, at: Date.now() })
+    await write.done
+  }
+
+  async dropBlob(hash: string) {
+    await this.db.delete('blobs', hash)
   }
 
   /** Resolves when it is on disk. @throws when it is not: a full store, say */

@@ -1,6 +1,7 @@
 /** The history survives a reload of its tab, as far as it fits the tab's store. */
 import type { Edit } from '../../core/edits/edit'
 import type { Change } from '../../core/edits/merge'
+import { ofVersion2 } from '../../core/edits/stored'
 import type { History, Step } from '../../core/replica/history'
 
 type KeptChange = { id: string; edit: Edit; inverse?: Edit }
@@ -37,7 +38,20 @@ export function rememberHistory(
 
 export function keptHistory(store: TabStore, project: string): KeptHistory | undefined {
   try {
-    return JSON.parse(store.getItem(keyOf(project)) ?? 'null') ?? undefined
+    const kept = JSON.parse(store.getItem(keyOf(project)) ?? 'null') as KeptHistory | null
+    if (!kept) return undefined
+    // Pictures that lay in steps of an earlier version: the server has them, by the same names.
+    const taken = new Map<string, Uint8Array>()
+    const today = (steps: KeptStep[]) =>
+      steps.map((step) => ({
+        ...step,
+        changes: step.changes.map(({ id, edit, inverse }) => ({
+          id,
+          edit: ofVersion2(edit, taken),
+          inverse: inverse && ofVersion2(inverse, taken),
+        })),
+      }))
+    return { ...kept, undos: today(kept.undos), redos: today(kept.redos) }
   } catch {
     return undefined
   }

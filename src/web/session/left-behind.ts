@@ -2,6 +2,7 @@
 import { nanoid } from 'nanoid'
 import type { Edit } from '../../core/edits/edit'
 import type { LeftBatch, Replica } from '../../core/replica/replica'
+import type { Keep } from './keep'
 import { keptHistory, restoreHistory } from './kept-history'
 import type { Ports } from './ports'
 import type { Timers } from './timers'
@@ -59,7 +60,10 @@ export async function recoverHistory(
 }
 
 /** Edits that the version before kept in the page's own store, one list for all tabs. */
-export function leftByOldVersion(project: string): { batches: LeftBatch[]; forget: () => void } {
+export async function leftByOldVersion(
+  project: string,
+  keep: Keep | undefined,
+): Promise<{ batches: LeftBatch[]; forget: () => void }> {
   const key = `just-lattice:unsaved:${project}`
   try {
     const stored = JSON.parse(localStorage.getItem(key) ?? '[]') as { key: string; edits: Edit[] }[]
@@ -71,7 +75,8 @@ export function leftByOldVersion(project: string): { batches: LeftBatch[]; forge
         .filter((edit) => edit.op !== 'views' || 'change' in edit)
         .map((edit) => ({ id: nanoid(16), edit })),
     }))
-    return { batches, forget: () => localStorage.removeItem(key) }
+    const today = await Promise.all(batches.map((batch) => keep?.today(batch) ?? batch))
+    return { batches: today, forget: () => localStorage.removeItem(key) }
   } catch {
     return { batches: [], forget: () => undefined }
   }

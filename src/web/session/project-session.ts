@@ -12,6 +12,7 @@ import { Keep } from './keep'
 import { rememberHistory } from './kept-history'
 import { leftByOldVersion, notKnown, recoverHistory, watchTabs } from './left-behind'
 import { ParkedEdits } from './parked-edits'
+import { Pictures } from './pictures'
 import type { Ports } from './ports'
 import { browserTabs } from './tabs'
 import { Timers } from './timers'
@@ -19,7 +20,12 @@ import { httpWire } from './wire'
 import { WriteAhead } from './write-ahead'
 
 /** `waiting`: not on the server, but kept in this browser; `unkept`: neither. */
-export type SaveState = { kind: 'saved' | 'saving' | 'waiting' | 'unkept'; detail?: string }
+export type SaveState = {
+  kind: 'saved' | 'saving' | 'waiting' | 'unkept'
+  detail?: string
+  /** Of a picture that is being sent, 0 … 1. */
+  progress?: number
+}
 
 /** A gesture's changes are kept and sent when this long nothing followed, or at the latest after `LATEST`; ms. */
 const SOON = 150
@@ -46,6 +52,7 @@ export class ProjectSession implements Sender {
   documentVersion = 0
   notice: string | undefined
   readonly parked: ParkedEdits
+  readonly pictures: Pictures
   private readonly courier: Courier
   private readonly writeAhead: WriteAhead
   private readonly listeners = new Set<() => void>()
@@ -62,7 +69,8 @@ export class ProjectSession implements Sender {
     const changed = () => this.changed()
     this.writeAhead = new WriteAhead(id, ports.tabs.id, ports.keep, changed)
     this.parked = new ParkedEdits(id, ports, changed)
-    this.courier = new Courier(id, replica, ports.wire, this.timers, this)
+    this.pictures = new Pictures(ports.wire, ports.keep, changed)
+    this.courier = new Courier(id, replica, ports.wire, this.timers, this.pictures, this)
   }
 
   /** @throws ApiError when the project cannot be read */
@@ -75,6 +83,7 @@ export class ProjectSession implements Sender {
     const who = { by: ports.tabs.id, now: Date.now, makeId: () => nanoid(16) }
     const replica = new Replica(Document.fromFile(file), revision, head, who)
     const session = new ProjectSession(id, replica, ports)
+    await session.pictures.recover()
     await session.recover(logs.get(ports.tabs.id) ?? [])
     await session.parked.recover()
     session.courier.listen()
@@ -109,7 +118,7 @@ export class ProjectSession implements Sender {
     const { fault } = this.writeAhead
     const { trouble } = this.courier
     if (pending.length === 0) return { kind: 'saved' }
-    if (trouble === undefined) return { kind: 'saving' }
+    if (trouble === undefined) return { kind: 'saving', progress: this.pictures.progress }
     if (fault !== undefined) return { kind: 'unkept', detail: `${fault}, and ${trouble}` }
     if (!this.writeAhead.holds(pending)) return { kind: 'saving' }
     return { kind: 'waiting', detail: trouble }
@@ -223,7 +232,7 @@ export class ProjectSession implements Sender {
   private async recover(left: LeftBatch[]) {
     const { replica, ports, id } = this
     this.writeAhead.found(left.map((batch) => batch.key))
-    const before = leftByOldVersion(id)
+    const before = await leftByOldVersion(id, ports.keep)
     const fresh = await notKnown(ports.wire, id, [...left, ...before.batches], replica.revision)
     const parked = replica.adopt(fresh)
     await recoverHistory(id, ports, replica, left)

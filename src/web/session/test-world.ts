@@ -1,9 +1,11 @@
 /** A world for sessions under test: one server, tabs that come and go, and a network between them that fails. */
 import 'fake-indexeddb/auto'
 import { vi } from 'vitest'
+import { PART, partsOf } from '../../core/blobs/blobs'
 import { Document } from '../../core/document/document'
 import type { ProjectFile } from '../../core/document/schema'
 import { readEdit, rehearse } from '../../core/edits/apply'
+import { picturesIn } from '../../core/edits/asset'
 import type { Edit } from '../../core/edits/edit'
 import type { Parked } from '../../core/replica/parked'
 import type { SavedBatch } from '../../core/replica/replica'
@@ -29,6 +31,7 @@ export class FakeServer {
   log: SavedBatch[] = []
   readonly parked = new Map<string, Parked | undefined>()
   readonly streams = new Set<Stream>()
+  readonly blobs = new Map<string, { bytes: Uint8Array; parts: number[] }>()
   /** Answers instead of the real ones, for the next appends. */
   readonly faults: ApiError[] = []
   appends = 0
@@ -52,6 +55,13 @@ export class FakeServer {
     if (known) return { revision: known.revision }
     if (base > this.log.length || this.keyAt(base) !== head) throw new ApiError(409, 'apart', { apart: true })
     if (base < this.log.length) throw new ApiError(409, 'behind', { missed: clone(this.log.slice(base)) })
+    const missing = picturesIn(edits).filter(
+      ({ asset }) => !this.blobs.has(asset.hash) || !this.blobState(asset.hash).complete,
+    )
+    if (missing.length > 0)
+      throw new ApiError(422, 'pictures missing', {
+        refused: missing.map(({ index }) => ({ index, reason: 'the picture has not been sent' })),
+      })
     const { draft, refused } = rehearse(this.doc, edits.map(readEdit))
     if (refused.length > 0) throw new ApiError(422, refused[0].reason, { refused })
     this.doc.accept(draft)
@@ -59,6 +69,24 @@ export class FakeServer {
     this.log.push(batch)
     for (const stream of this.streams) stream.tell(batch)
     return { revision: batch.revision }
+  }
+
+  beginBlob(hash: string, size: number) {
+    const blob = this.blobs.get(hash) ?? { bytes: new Uint8Array(size), parts: [] }
+    this.blobs.set(hash, blob)
+    return this.blobState(hash)
+  }
+
+  takePart(hash: string, part: number, bytes: Uint8Array) {
+    const blob = this.blobs.get(hash)!
+    blob.bytes.set(bytes, part * PART)
+    if (!blob.parts.includes(part)) blob.parts.push(part)
+    return this.blobState(hash)
+  }
+
+  private blobState(hash: string) {
+    const { bytes, parts } = this.blobs.get(hash)!
+    return { complete: parts.length === partsOf(bytes.length), parts: [...parts] }
   }
 
   since(revision: number, head: string): SavedBatch[] {
@@ -173,6 +201,9 @@ export class FakeTab {
           return { dismissed: server.parked.get(parked.id) === undefined }
         }),
       dismiss: (_, id) => ask(() => void server.parked.set(id, undefined)),
+      beginBlob: (hash, { size }) => ask(() => server.beginBlob(hash, size)),
+      sendPart: (hash, part, bytes) => ask(() => server.takePart(hash, part, bytes)),
+      blob: (hash) => ask(() => new Uint8Array(server.blobs.get(hash)!.bytes)),
     }
   }
 

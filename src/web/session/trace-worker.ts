@@ -2,6 +2,7 @@
 import type { TracedEdges } from '../../core/arrange/trace'
 import type { Asset } from '../../core/document/schema'
 import type { TraceMessage } from '../../workers/trace.worker'
+import { pictureUrl } from './pictures'
 
 /** Longest side that is looked at, px; larger pictures are made smaller first. */
 const MOST = 2400
@@ -19,7 +20,7 @@ const searches = new Map<string, EdgeSearch>()
 
 async function pixelsOf(asset: Asset): Promise<{ pixels: ImageData; scale: number }> {
   const image = new Image()
-  image.src = `data:${asset.type};base64,${asset.data}`
+  image.src = pictureUrl(asset)
   await image.decode()
   const scale = Math.min(1, MOST / Math.max(asset.width, asset.height))
   const canvas = new OffscreenCanvas(

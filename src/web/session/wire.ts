@@ -28,7 +28,13 @@ export type Wire = {
   parked(id: string): Promise<Parked[]>
   park(id: string, parked: Parked): Promise<{ dismissed: boolean }>
   dismiss(id: string, parked: string): Promise<unknown>
+  /** Says that bytes are coming, or finds out which are there. */
+  beginBlob(hash: string, what: { type: string; size: number }): Promise<BlobState>
+  sendPart(hash: string, part: number, bytes: Uint8Array): Promise<BlobState>
+  blob(hash: string): Promise<Uint8Array>
 }
+/** `parts`: numbers of those that have arrived. */
+export type BlobState = { complete: boolean; parts: number[] }
 
 export { ApiError }
 
@@ -40,6 +46,9 @@ export const httpWire: Wire = {
   parked: api.parked,
   park: api.park,
   dismiss: api.dismiss,
+  beginBlob: api.beginBlob,
+  sendPart: api.sendPart,
+  blob: api.blob,
   listen(id, revision, head, heard) {
     const stream = new EventSource(api.streamUrl(id, revision, head))
     const stop = () => stream.close()

@@ -1,31 +1,31 @@
 /** Taking in a picture file: what it is, how large, or why it cannot be used. */
 import createDOMPurify, { type DOMPurify } from 'dompurify'
+import { MOST_BLOB } from '../../core/blobs/blobs'
+import { PICTURE_TYPES, typeOfPicture } from '../../core/blobs/picture-type'
 import type { Asset } from '../../core/document/schema'
 import { cleanSvg, forPictures } from '../../core/handoff/svg-policy'
-
-const TYPES: Asset['type'][] = ['image/svg+xml', 'image/png', 'image/jpeg', 'image/webp']
-const MOST = 8_000_000
+import type { Pictures } from '../session/pictures'
 
 let cleaner: DOMPurify | undefined
 
 /** An SVG picture without scripts and without anything it would fetch. @throws when nothing of a picture is left */
-async function cleanBytes(file: File): Promise<Uint8Array> {
+export async function cleanPicture(svg: string): Promise<string> {
   cleaner ??= forPictures(createDOMPurify(window))
   const writer = new XMLSerializer()
-  const svg = cleanSvg(cleaner, (node) => writer.serializeToString(node), await file.text())
-  if (svg === undefined) throw new Error('not an SVG picture')
-  return new TextEncoder().encode(svg)
+  const clean = cleanSvg(cleaner, (node) => writer.serializeToString(node), svg)
+  if (clean === undefined) throw new Error('not an SVG picture')
+  return clean
 }
 
-/** @throws Error with a reason for the user */
-export async function readPicture(file: File, id: string): Promise<Asset> {
-  const type = TYPES.find((each) => each === file.type)
+/** A picture of the project from a file; its bytes are kept in this browser, and sent with the edit that names it. @throws Error with a reason for the user */
+export async function readPicture(file: File, id: string, pictures: Pictures): Promise<Asset> {
+  const type = PICTURE_TYPES.find((each) => each === file.type)
   if (!type)
     throw new Error(
       `“${file.name}” is ${file.type || 'of an unknown kind'}; SVG, PNG, JPEG and WebP can be used`,
     )
-  if (file.size > MOST)
-    throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most 8 MB`)
+  if (file.size > MOST_BLOB)
+    throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most ${MOST_BLOB / 1e6} MB`)
   const url = URL.createObjectURL(file)
   try {
     const image = new Image()
@@ -33,17 +33,18 @@ export async function readPicture(file: File, id: string): Promise<Asset> {
     await image.decode()
     const { naturalWidth: width, naturalHeight: height } = image
     if (width < 1 || height < 1) throw new Error('no size')
-    const bytes = type === 'image/svg+xml' ? await cleanBytes(file) : new Uint8Array(await file.arrayBuffer())
-    let binary = ''
-    for (let i = 0; i < bytes.length; i += 0x8000)
-      binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
+    const bytes =
+      type === 'image/svg+xml'
+        ? new TextEncoder().encode(await cleanPicture(await file.text()))
+        : new Uint8Array(await file.arrayBuffer())
+    if (typeOfPicture(bytes) !== type) throw new Error('not what it says')
     return {
       id,
       name: file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture',
       type,
       width: Math.min(width, 20_000),
       height: Math.min(height, 20_000),
-      data: btoa(binary),
+      ...(await pictures.add(bytes, type)),
     }
   } catch {
     throw new Error(`“${file.name}” cannot be read as a picture; it may be damaged`)

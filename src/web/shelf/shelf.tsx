@@ -5,6 +5,7 @@ import { SHELF } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
 import { useBoard, useEditor } from '../editor/use-editor'
 import { PictureButton } from '../parts/file-button'
+import { pictureUrl } from '../session/pictures'
 import { GuidesList } from './guides-list'
 import { placeItem, placePicture } from './place-item'
 import { readPicture } from './read-picture'
@@ -166,7 +167,7 @@ export function Shelf() {
 function Pictures() {
   const editor = useEditor()
   const take = async (file: File) => {
-    const asset = await readPicture(file, makeId())
+    const asset = await readPicture(file, makeId(), editor.session.pictures)
     editor.commit([{ op: 'asset', id: asset.id, asset }], `Add ${asset.name}`)
   }
   const assets = [...editor.doc.assets.values()]
@@ -192,11 +193,7 @@ function Pictures() {
             onClick={() => placePicture(editor, asset)}
           >
             <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
-              <img
-                src={`data:${asset.type};base64,${asset.data}`}
-                alt=""
-                className="h-[84px] w-[150px] object-cover"
-              />
+              <img src={pictureUrl(asset)} alt="" className="h-[84px] w-[150px] object-cover" />
             </span>
             <span className="mt-1 block truncate">{asset.name}</span>
           </button>

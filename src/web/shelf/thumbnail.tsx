@@ -55,7 +55,7 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
     ],
   })
   const layout = new PageLayout(doc, 'stage', views[0].id, width, paragraphs)
-  const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, width * 0.56))}`
+  const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, new Map(), width * 0.56))}`
   cache.set(key, url)
   return url
 }

@@ -37,7 +37,7 @@ export function TracingList() {
 function TracingPanel({ tracings, close }: { tracings: Tracing[]; close: () => void }) {
   const editor = useEditor()
   const take = async (file: File) => {
-    const asset = await readPicture(file, makeId())
+    const asset = await readPicture(file, makeId(), editor.session.pictures)
     const id = makeId()
     const scale = Math.round((editor.view.width / asset.width) * 1e5) / 1e5
     const place = { x: 0, y: 0, scale, opacity: 0.5 }

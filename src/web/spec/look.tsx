@@ -8,6 +8,7 @@ import { usedLineHeight } from '../../core/text/line-box'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, Popover } from '../parts/popover'
+import { pictureUrl } from '../session/pictures'
 import { ColorChip } from './color-chip'
 import { LengthChip } from './inside'
 import { Line } from './line'
@@ -268,7 +269,7 @@ export function PictureLines({ node }: { node: Node }) {
                   >
                     <img
                       alt=""
-                      src={`data:${each.type};base64,${each.data}`}
+                      src={pictureUrl(each)}
                       className="mb-1 h-[68px] w-full rounded-[2px] object-cover"
                     />
                     <span className="block truncate">{each.name}</span>

@@ -1,0 +1,219 @@
+/**
+ * Appending batches to logs. Batches that arrive together, of whichever projects, are committed together, in order, and each
+ * is acknowledged only then: a commit waits for the disk, and so they wait once.
+ */
+import type { Pool, PoolConnection } from 'mysql2/promise'
+import type { Document } from '../core/document/document'
+import { type Draft, readEdit, rehearse } from '../core/edits/apply'
+import { picturesIn } from '../core/edits/asset'
+import { type Edit, EditError } from '../core/edits/edit'
+import { EDITS_VERSION } from '../core/edits/stored'
+import type { SavedBatch } from '../core/replica/replica'
+import type { BlobStore } from './blobs'
+import { noteUses } from './db/blobs.sql'
+import { CommitUnknown, transaction } from './db/pool'
+import * as sql from './db/projects.sql'
+import { gone, type HeldDocuments } from './held'
+import { Problem } from './problem'
+import { type Outcome, Together } from './together'
+
+/** Edits made on `base`, whose batch had the key `head`. */
+export type NewBatch = { base: number; head: string; key: string; by: string; at: number; edits: unknown[] }
+type Job = { id: string; batch: NewBatch; edits: Edit[] }
+type Done = { revision: number }
+/** A batch that is in the transaction: what is to be done when that is committed. */
+type Written = { saved: SavedBatch; doc: Document; draft: Draft }
+type Refusal = { index: number; reason: string }
+type Verdict = { outcome: Outcome<Done>; written?: Written }
+
+/** Most batches in one transaction. */
+const MOST = 64
+
+export class Appends {
+  private readonly together = new Together<Job, Done>((jobs) => this.group(jobs), MOST)
+
+  constructor(
+    private readonly pool: Pool,
+    private readonly held: HeldDocuments,
+    private readonly blobs: BlobStore,
+    private readonly appended: (id: string, batch: SavedBatch) => void,
+  ) {}
+
+  /**
+   * Appends a batch. The same `key` again changes nothing and gives the same answer.
+   * @throws Problem 409 with what was missed, or with `apart` when the log does not go on from `base`; 422 with every edit
+   * that is refused; 404
+   */
+  async add(id: string, batch: NewBatch): Promise<Done> {
+    const edits = readAll(batch.edits)
+    // Read before others have to wait for it.
+    if (!this.held.has(id)) await this.held.at(this.pool, id, 0)
+    return this.together.add({ id, batch, edits })
+  }
+
+  private async group(jobs: readonly Job[]): Promise<readonly Outcome<Done>[]> {
+    try {
+      return await this.commit(jobs)
+    } catch (error) {
+      // Whatever went wrong unexpectedly may have to do with what is held here: it is read anew the next time.
+      for (const { id } of jobs) this.held.forget(id)
+      if (jobs.length === 1 || error instanceof CommitUnknown) throw error
+      // It may have been one of them: each by itself.
+      const outcomes: Outcome<Done>[] = []
+      for (const job of jobs) outcomes.push(...(await this.group([job]).catch((error) => [{ error }])))
+      return outcomes
+    }
+  }
+
+  private async commit(jobs: readonly Job[]): Promise<readonly Outcome<Done>[]> {
+    const verdicts = await transaction(this.pool, (db) => this.write(db, jobs))
+    verdicts.forEach(({ written }, i) => {
+      if (!written) return
+      const { id } = jobs[i]
+      const { saved, doc, draft } = written
+      this.held.accept(id, doc, draft, saved.revision, saved.key)
+      this.appended(id, saved)
+    })
+    return verdicts.map(({ outcome }) => outcome)
+  }
+
+  private async write(db: PoolConnection, jobs: readonly Job[]): Promise<Verdict[]> {
+    const rows = await sql.lockProjects(db, [...new Set(jobs.map((job) => job.id))])
+    const known = await sql.revisionsOf(
+      db,
+      jobs.map(({ id, batch }) => [id, batch.key] as const),
+    )
+    const verdicts: Verdict[] = []
+    const moved = new Set<string>()
+    for (const job of jobs) {
+      // What comes behind another of its project sees that one first.
+      const verdict: Verdict = moved.has(job.id)
+        ? { outcome: { again: true } }
+        : await this.judge(db, job, rows.get(job.id), known.get(`${job.id} ${job.batch.key}`))
+      if (verdict.written) moved.add(job.id)
+      verdicts.push(verdict)
+    }
+    await this.store(db, jobs, verdicts)
+    return verdicts
+  }
+
+  private async judge(
+    db: PoolConnection,
+    { id, batch, edits }: Job,
+    row: sql.HeadRow | undefined,
+    before: number | undefined,
+  ): Promise<Verdict> {
+    try {
+      if (!row || row.deleted_at) throw gone(id)
+      if (before !== undefined) return { outcome: { value: { revision: before } } }
+      await this.checkBase(db, id, batch, row)
+      const own = await this.held.at(db, id, row.revision)
+      // Set back: what is held here is not the log's any more; it is read anew when this is asked again.
+      if (own.revision !== row.revision || own.head !== row.head)
+        throw new Error(`held at ${own.revision}, the log is at ${row.revision}`)
+      await this.checkPictures(db, edits)
+      const { draft, refused } = rehearse(own.doc, edits)
+      if (refused.length > 0) throw refusal(refused)
+      const saved: SavedBatch = {
+        revision: row.revision + 1,
+        key: batch.key,
+        after: row.head,
+        by: batch.by,
+        at: new Date(batch.at).toISOString(),
+        edits,
+      }
+      return { outcome: { value: { revision: saved.revision } }, written: { saved, doc: own.doc, draft } }
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error
+      return { outcome: { error } }
+    }
+  }
+
+  private async checkBase(db: PoolConnection, id: string, { base, head }: NewBatch, row: sql.HeadRow) {
+    const { revision } = row
+    const own = base === revision ? row.head : await sql.keyOf(db, id, base)
+    if (base > revision || own !== head) throw apart(revision, base)
+    if (base === revision) return
+    const missed = await sql.batchesAfter(db, id, base)
+    if (missed.some((each) => each.edits === '')) throw apart(revision, base)
+    throw new Problem(409, 'Behind', `the project has moved on to revision ${revision}`, {
+      revision,
+      missed: missed.map(batchOf),
+    })
+  }
+
+  /** @throws Problem 422 when the bytes of a picture are not here */
+  private async checkPictures(db: PoolConnection, edits: readonly Edit[]) {
+    const pictures = picturesIn(edits)
+    const missing = await this.blobs.missing(
+      db,
+      pictures.map(({ asset }) => asset.hash),
+    )
+    if (missing.length === 0) return
+    const refused = pictures.flatMap(({ index, asset }) =>
+      missing.includes(asset.hash)
+        ? [{ index, reason: `the picture “${asset.name}” has not been sent` }]
+        : [],
+    )
+    throw new Problem(422, 'Pictures missing', refused[0].reason, { refused, missing })
+  }
+
+  private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly Verdict[]) {
+    const written = verdicts.flatMap(({ written }, i) => (written ? [{ ...written, id: jobs[i].id }] : []))
+    if (written.length === 0) return
+    await sql.insertBatches(
+      db,
+      written.map(({ id, saved: { revision, key, by, at, edits } }) => ({
+        id,
+        revision,
+        key,
+        by,
+        at: new Date(at),
+        edits: JSON.stringify(edits),
+        version: EDITS_VERSION,
+      })),
+    )
+    const uses = written.flatMap(({ id, saved }) =>
+      picturesIn(saved.edits).map(({ asset }) => [id, asset.hash] as const),
+    )
+    await noteUses(db, uses)
+    await sql.advanceProjects(
+      db,
+      written.map(({ id, saved: { revision }, draft }) => ({ id, revision, name: draft.name })),
+    )
+  }
+}
+
+export const batchOf = (row: sql.BatchRow): SavedBatch => ({
+  revision: row.revision,
+  key: row.batch_key,
+  after: row.after,
+  by: row.author,
+  at: (row.made_at ?? row.created_at).toISOString(),
+  edits: JSON.parse(row.edits) as Edit[],
+})
+
+/** The log is not the one that somebody's copy was made from: it was set back, is not up to date, or is not kept that far. */
+export const apart = (revision: number, base: number) =>
+  new Problem(409, 'Apart', `the project here is at revision ${revision} and does not go on from ${base}`, {
+    revision,
+    apart: true,
+  })
+
+const refusal = (refused: Refusal[]) => new Problem(422, 'Edit refused', refused[0].reason, { refused })
+
+/** @throws Problem 422 with every edit that is none */
+function readAll(values: unknown[]): Edit[] {
+  const refused: Refusal[] = []
+  const edits = values.flatMap((value, index) => {
+    try {
+      return [readEdit(value)]
+    } catch (error) {
+      if (!(error instanceof EditError)) throw error
+      refused.push({ index, reason: error.message })
+      return []
+    }
+  })
+  if (refused.length > 0) throw refusal(refused)
+  return edits
+}

@@ -1,0 +1,204 @@
+/** Blobs: sent in parts, checked by what they are, named by edits, kept while anything names them. */
+import { Resvg } from '@resvg/resvg-js'
+import type { RowDataPacket } from 'mysql2/promise'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { hashOf, nameOf, PART } from '../core/blobs/blobs'
+import { collect } from './housekeeping'
+import { type TestServer, testServer } from './test-server'
+
+let running: TestServer
+beforeAll(async () => {
+  running = await testServer()
+})
+afterAll(() => running?.stop())
+
+const svg = (fill: string, inside = '') =>
+  new TextEncoder().encode(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30" fill="${fill}"/>${inside}</svg>`,
+  )
+/** A PNG of a size, bytes: what stands behind its end is nobody's business. */
+const png = (size: number, seed = 1) => {
+  const picture = new Resvg('<svg xmlns="http://www.w3.org/2000/svg" width="2" height="2"/>').render().asPng()
+  const bytes = new Uint8Array(size).map((_, i) => (i * 7 + seed) % 251)
+  bytes.set(picture)
+  return bytes
+}
+const assetEdit = (id: string, bytes: Uint8Array, type = 'image/svg+xml') => ({
+  op: 'asset',
+  id,
+  asset: { id, name: id, type, width: 40, height: 30, ...nameOf(bytes) },
+})
+const get = (hash: string, headers = {}) => fetch(`${running.base}/blobs/${hash}`, { headers })
+
+describe('sending', () => {
+  test('in parts of at most 1 MB, in any order, going on where it was left', async () => {
+    const bytes = png(2 * PART + 500)
+    const hash = hashOf(bytes)
+    const begin = () => running.ask(`/blobs/${hash}`, 'POST', { type: 'image/png', size: bytes.length })
+    const part = (n: number) => running.sendPart(hash, n, bytes.subarray(n * PART, (n + 1) * PART))
+    expect((await begin()).body).toMatchObject({ complete: false, parts: [] })
+    expect((await part(2)).body).toMatchObject({ complete: false, parts: [2] })
+    expect((await get(hash)).status).toBe(404)
+    expect((await part(0)).body).toMatchObject({ parts: [0, 2] })
+    // Somebody else, or the same tab after it was reloaded.
+    expect((await begin()).body).toMatchObject({ complete: false, parts: [0, 2] })
+    expect((await part(1)).body).toMatchObject({ complete: true })
+    expect((await begin()).body).toMatchObject({ complete: true })
+    expect(Buffer.from(await (await get(hash)).arrayBuffer()).equals(bytes)).toBe(true)
+    const [[{ most, count }]] = await running.pool.query<RowDataPacket[]>(
+      'SELECT MAX(LENGTH(bytes)) AS most, COUNT(*) AS count FROM blob_parts WHERE hash = ?',
+      [hash],
+    )
+    expect({ most, count }).toEqual({ most: PART, count: 3 })
+  })
+
+  test('served as what it is, for ever, and as a document that does nothing', async () => {
+    const { hash } = await running.sendBlob(svg('#123456'), 'image/svg+xml')
+    const answer = await get(hash)
+    const headers = Object.fromEntries(answer.headers)
+    expect(headers).toMatchObject({
+      'content-type': 'image/svg+xml',
+      'cache-control': 'public, max-age=31536000, immutable',
+      'x-content-type-options': 'nosniff',
+      etag: `"${hash}"`,
+    })
+    expect(headers['content-security-policy']).toMatch(/default-src 'none'.*sandbox/)
+    expect((await get(hash, { 'If-None-Match': `"${hash}"` })).status).toBe(304)
+  })
+
+  test.each([
+    [
+      'other bytes than announced',
+      svg('#111111'),
+      'image/svg+xml',
+      svg('#222222'),
+      /not those that were announced/,
+    ],
+    ['another kind', svg('#333333'), 'image/png', undefined, /sent as image\/png is image\/svg\+xml/],
+    ['no picture', new TextEncoder().encode('<html>'), 'image/svg+xml', undefined, /none of the kinds/],
+    ['a script', svg('#444444', '<script>x()</script>'), 'image/svg+xml', undefined, /scripts/],
+    ['a handler', svg('#555555', '<circle onclick="x()"/>'), 'image/svg+xml', undefined, /scripts/],
+    [
+      'an address',
+      svg('#666666', '<image href="//outside.test/x"/>'),
+      'image/svg+xml',
+      undefined,
+      /elsewhere/,
+    ],
+    [
+      'an entity',
+      new TextEncoder().encode(
+        '<!DOCTYPE svg [<!ENTITY x "<script/>">]><svg xmlns="http://www.w3.org/2000/svg">&x;</svg>',
+      ),
+      'image/svg+xml',
+      undefined,
+      /scripts/,
+    ],
+  ])('%s is refused, and nothing stays', async (_, bytes, type, sent, reason) => {
+    const hash = hashOf(bytes)
+    await running.ask(`/blobs/${hash}`, 'POST', { type, size: bytes.length })
+    const answer = await running.sendPart(hash, 0, sent ?? bytes)
+    expect(answer.status).toBe(422)
+    expect(answer.body.detail).toMatch(reason)
+    expect((await get(hash)).status).toBe(404)
+    const [rows] = await running.pool.query<RowDataPacket[]>(
+      'SELECT hash FROM blobs WHERE hash = ? UNION SELECT hash FROM blob_parts WHERE hash = ?',
+      [hash, hash],
+    )
+    expect(rows).toEqual([])
+  })
+
+  test('what is not asked rightly is refused with the reason', async () => {
+    const hash = hashOf(svg('#777777'))
+    const begin = (what: unknown) => running.ask(`/blobs/${hash}`, 'POST', what)
+    expect((await begin({ type: 'text/html', size: 5 })).status).toBe(400)
+    expect((await begin({ type: 'image/png', size: 40_000_001 })).body.detail).toMatch(/at most 40 MB/)
+    expect((await running.sendPart(hash, 0, new Uint8Array(5))).status).toBe(404)
+    await begin({ type: 'image/png', size: 10 })
+    expect((await running.sendPart(hash, 0, new Uint8Array(5))).body.detail).toBe(
+      'part 0 of 1 has 10 bytes, not 5',
+    )
+    expect((await running.sendPart(hash, 9, new Uint8Array(5))).status).toBe(422)
+    expect((await running.sendPart(hash, 0, new Uint8Array(PART + 1))).status).toBe(413)
+    expect((await get('not-a-hash')).status).toBe(404)
+  })
+})
+
+describe('naming', () => {
+  test('an edit or a file that names bytes that are not here is refused; then they come', async () => {
+    const id = await running.create()
+    const bytes = svg('#888888')
+    const refused = await running.append(id, 'first', 0, [
+      { op: 'project', name: 'New' },
+      assetEdit('pic', bytes),
+    ])
+    expect(refused.status).toBe(422)
+    expect(refused.body).toMatchObject({
+      missing: [hashOf(bytes)],
+      refused: [{ index: 1, reason: 'the picture “pic” has not been sent' }],
+    })
+    const file = await running.fileOf(id)
+    const withPicture = JSON.stringify({ ...file, assets: [assetEdit('pic', bytes).asset] })
+    expect((await running.ask('/projects', 'POST', { file: withPicture })).body.missing).toEqual([
+      hashOf(bytes),
+    ])
+    await running.sendBlob(bytes, 'image/svg+xml')
+    expect((await running.append(id, 'first', 0, [assetEdit('pic', bytes)])).status).toBe(200)
+    expect((await running.ask('/projects', 'POST', { file: withPicture })).status).toBe(201)
+  })
+
+  test('a 4 MB picture replaced 60 times leaves a small log', async () => {
+    const id = await running.create()
+    const [one, other] = [png(4_000_000, 1), png(4_000_000, 2)]
+    for (const bytes of [one, other]) await running.sendBlob(bytes, 'image/png')
+    for (let i = 0; i < 60; i++)
+      await running.append(id, `k${i}`, i, [assetEdit('pic', i % 2 ? one : other, 'image/png')])
+    const [[{ log }]] = await running.pool.query<RowDataPacket[]>(
+      'SELECT SUM(LENGTH(edits)) AS log FROM edits WHERE project_id = ?',
+      [id],
+    )
+    expect(Number(log)).toBeLessThan(30_000)
+  })
+})
+
+describe('collecting', () => {
+  const isThere = async (bytes: Uint8Array) => (await get(hashOf(bytes))).status === 200
+  const now = { uses: 0, blobs: 0 }
+
+  test('what nothing names goes; what document, log, trash or parked edits name stays', async () => {
+    const id = await running.create()
+    const shown = svg('#a00000')
+    const replaced = svg('#b00000')
+    const trashed = svg('#c00000')
+    const aside = svg('#d00000')
+    const nobody = svg('#e00000')
+    for (const bytes of [shown, replaced, trashed, aside, nobody])
+      await running.sendBlob(bytes, 'image/svg+xml')
+    await running.append(id, 'one', 0, [assetEdit('pic', replaced)])
+    await running.append(id, 'two', 1, [assetEdit('pic', shown)])
+    const trash = await running.create()
+    await running.append(trash, 'three', 0, [assetEdit('pic', trashed)])
+    await running.ask(`/projects/${trash}`, 'DELETE')
+    await running.ask(`/projects/${id}/parked/aside`, 'PUT', {
+      id: 'aside',
+      at: 1,
+      edits: [assetEdit('pic', aside)],
+    })
+    // Young ones are kept: an edit that names them may be on its way.
+    await collect(running.pool)
+    expect(await isThere(nobody)).toBe(true)
+    await collect(running.pool, now)
+    expect(await Promise.all([shown, replaced, trashed, aside, nobody].map(isThere))).toEqual([
+      true,
+      true,
+      true,
+      true,
+      false,
+    ])
+    // Dismissed, it is named by nobody.
+    await running.ask(`/projects/${id}/parked/aside`, 'DELETE')
+    await collect(running.pool, now)
+    expect(await isThere(aside)).toBe(false)
+    expect(await isThere(replaced)).toBe(true)
+  })
+})

@@ -1,0 +1,116 @@
+/** Databases of earlier versions, dumped by the code of then, opened by today's: the same to the eye. */
+import { mkdtemp, readFile, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import mysql, { type RowDataPacket } from 'mysql2/promise'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { hashOf } from '../../core/blobs/blobs'
+import type { ProjectFile } from '../../core/document/schema'
+import { EDITS_VERSION } from '../../core/edits/stored'
+import { freePort, type MariaDb, startMariaDb } from '../mariadb'
+import { Projects } from '../projects'
+import { readSnapshot } from '../snapshots'
+import { migrate } from './migrate'
+import { openPool } from './pool'
+
+const fixture = (name: string) => readFile(new URL(`fixtures/${name}`, import.meta.url), 'utf8')
+type Seen = { id: string; trash: string; revision: number; file: ProjectFile }
+type Version1Asset = { id: string; type: string; data: string }
+
+let folder: string
+let database: MariaDb
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'just-lattice-bring-up-'))
+  database = await startMariaDb(folder, await freePort())
+})
+afterAll(async () => {
+  await database?.stop()
+  await rm(folder, { recursive: true, force: true })
+})
+
+/** Makes the database what a dump says. */
+async function restore(dump: string) {
+  const connection = await mysql.createConnection({ ...database.address, multipleStatements: true })
+  const { database: name } = database.address
+  await connection.query(
+    `DROP DATABASE ${name}; CREATE DATABASE ${name}; USE ${name}; SET FOREIGN_KEY_CHECKS = 0`,
+  )
+  await connection.query(dump)
+  await connection.end()
+}
+
+describe.each(['database-1', 'database-2'])('%s', (name) => {
+  test('opens unchanged: blocks, views, tokens, links, pictures to the byte', async () => {
+    const seen = JSON.parse(await fixture(`${name}.seen.json`)) as Seen
+    await restore(await fixture(`${name}.sql`))
+    const pool = openPool(database.address)
+    try {
+      await migrate(pool)
+      const projects = new Projects(pool)
+      const { file, revision } = await projects.read(seen.id)
+      expect(revision).toBe(seen.revision)
+      const { assets, ...rest } = file
+      const { assets: before, ...restBefore } = seen.file as unknown as ProjectFile & {
+        assets: Version1Asset[]
+      }
+      expect(rest).toEqual({ ...restBefore, version: 2 })
+      const blobs = await projects.blobs.read(assets)
+      for (const { id, type, data } of before) {
+        const asset = assets.find((each) => each.id === id)!
+        const bytes = Buffer.from(blobs.get(asset.hash)!)
+        expect(hashOf(bytes)).toBe(asset.hash)
+        if (type === 'image/svg+xml') expect(bytes.toString()).not.toContain('onload')
+        else expect(bytes.equals(Buffer.from(data, 'base64'))).toBe(true)
+      }
+      await everythingIsOfToday(projects, seen)
+    } finally {
+      await pool.end()
+    }
+  })
+
+  test('stopped in the middle, it goes on there', async () => {
+    const seen = JSON.parse(await fixture(`${name}.seen.json`)) as Seen
+    await restore(await fixture(`${name}.sql`))
+    let statements = 0
+    const pool = openPool(database.address)
+    const execute = pool.execute.bind(pool)
+    pool.execute = ((...args: Parameters<typeof execute>) => {
+      if (++statements > 60 && statements < 100) throw new Error('the power went')
+      return execute(...args)
+    }) as typeof pool.execute
+    try {
+      await expect(migrate(pool)).rejects.toThrow(/power/)
+      statements = 1000
+      await pool.query("UPDATE migration_lease SET until = '2000-01-01'")
+      await migrate(pool)
+      const projects = new Projects(pool)
+      expect((await projects.read(seen.id)).file.pages).toEqual(seen.file.pages)
+      await everythingIsOfToday(projects, seen)
+    } finally {
+      await pool.end()
+    }
+  })
+})
+
+/** Log, snapshots, parked edits and trash: none is left as it was, and every snapshot is what the log makes of it. */
+async function everythingIsOfToday(projects: Projects, seen: Seen) {
+  const { pool } = projects
+  const [old] = await pool.query<RowDataPacket[]>(
+    `SELECT 'edits' AS place FROM edits WHERE version <> ${EDITS_VERSION} OR edits LIKE '%"data":%'
+     UNION ALL SELECT 'snapshots' FROM snapshots WHERE version <> 2 OR document LIKE '%"data":%'
+     UNION ALL SELECT 'parked' FROM parked WHERE body LIKE '%"data":%'`,
+  )
+  expect(old).toEqual([])
+  const [snapshots] = await pool.query<RowDataPacket[]>(
+    'SELECT revision FROM snapshots WHERE project_id = ? ORDER BY revision',
+    [seen.id],
+  )
+  expect(snapshots.length).toBeGreaterThan(1)
+  for (const { revision } of snapshots)
+    expect((await readSnapshot(pool, seen.id, revision))?.revision).toBe(revision)
+  // What was in the trash comes back whole.
+  await projects.setDeleted(seen.trash, false)
+  const { file } = await projects.read(seen.trash)
+  expect(file.assets).toMatchObject([{ name: 'Door' }])
+  expect((await projects.blobs.read(file.assets)).size).toBe(1)
+}

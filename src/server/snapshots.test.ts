@@ -1,0 +1,138 @@
+/** Snapshots in parts, the ladder they are thinned out to, and the log that is compacted behind it. */
+import fc from 'fast-check'
+import type { RowDataPacket } from 'mysql2/promise'
+import { pino } from 'pino'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { NodeTree } from '../core/document/schema'
+import { starterProject } from '../core/shelf/starter'
+import { createApp } from './app'
+import { compact } from './housekeeping'
+import { onLadder } from './snapshots'
+import { section, type TestServer, testServer } from './test-server'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+
+describe('the ladder', () => {
+  test('three newest, one an hour of the last day, one a day of the last month', () => {
+    const now = 100 * DAY
+    const made = Array.from({ length: 60 * 24 * 4 }, (_, i) => now - (60 * 24 * 4 - i) * (HOUR / 4) * 1)
+    const keep = onLadder(made, now)
+    const kept = made.filter((_, i) => keep[i])
+    expect(kept.at(-1)).toBe(made.at(-1))
+    const younger = (age: number) => kept.filter((at) => now - at < age).length
+    expect(younger(DAY)).toBeGreaterThanOrEqual(24)
+    expect(younger(DAY)).toBeLessThanOrEqual(28)
+    expect(younger(30 * DAY) - younger(DAY)).toBeLessThanOrEqual(31)
+    expect(kept.length).toBe(younger(30 * DAY))
+  })
+
+  test('the three newest stay whatever their age; more time keeps no more', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(40 * 24), { minLength: 1, maxLength: 80 }), fc.nat(60), (hours, later) => {
+        const made = hours.map((hour) => hour * HOUR).sort((a, b) => a - b)
+        const now = 40 * DAY
+        const keep = onLadder(made, now)
+        expect(keep.slice(-3).every(Boolean)).toBe(true)
+        // What was thinned out already stays a ladder: once more at the same moment takes nothing.
+        const kept = made.filter((_, i) => keep[i])
+        expect(onLadder(kept, now).every(Boolean)).toBe(true)
+        expect(onLadder(made, now + later * DAY).filter(Boolean).length).toBeLessThanOrEqual(kept.length + 1)
+      }),
+    )
+  })
+})
+
+describe('in the database', () => {
+  let running: TestServer
+  beforeAll(async () => {
+    running = await testServer()
+  })
+  afterAll(() => running?.stop())
+
+  const rows = async (statement: string, id: string) =>
+    (await running.pool.query<RowDataPacket[]>(statement, [id]))[0]
+  const pad = (node: string, value: number) => ({ op: 'set', node, props: { paddingTop: value } })
+
+  /** Three pages with a section each. */
+  async function threePages() {
+    const file = starterProject('Three', 'p0')
+    const page = (n: number) => ({
+      ...structuredClone(file.pages[0]),
+      id: `p${n}`,
+      path: n ? `/p${n}` : '/',
+      order: `a${n}`,
+      sections: [{ ...section(`s${n}`), id: `s${n}` } as NodeTree],
+    })
+    const text = JSON.stringify({ ...file, pages: [0, 1, 2].map(page) })
+    return (await running.ask('/projects', 'POST', { file: text })).body.id as unknown as string
+  }
+  /** Waits for what is written in the background. */
+  const snapshots = async (id: string, count: number) => {
+    await expect
+      .poll(async () => (await rows('SELECT revision FROM snapshots WHERE project_id = ?', id)).length)
+      .toBe(count)
+  }
+  const edit = async (id: string, from: number, count: number, node: string) => {
+    for (let i = from; i < from + count; i++) await running.append(id, `k${i}`, i, [pad(node, i % 90)])
+  }
+
+  test('only pages that changed are written again; every snapshot is whole', async () => {
+    const id = await threePages()
+    await edit(id, 0, 40, 's1')
+    await snapshots(id, 2)
+    await edit(id, 40, 40, 's2')
+    await snapshots(id, 3)
+    expect(
+      (
+        await rows(
+          'SELECT page_id, revision FROM page_snapshots WHERE project_id = ? ORDER BY revision, page_id',
+          id,
+        )
+      ).map(({ page_id, revision }) => `${page_id}@${revision}`),
+    ).toEqual(['p0@0', 'p1@0', 'p2@0', 'p1@40', 'p2@80'])
+    const before = await running.fileOf(id)
+    // Another server, which holds nothing, and this one after it forgot everything.
+    const { projects } = createApp(running.pool, pino({ level: 'silent' }))
+    expect((await projects.read(id)).file).toEqual(before)
+  })
+
+  test('behind the oldest kept snapshot the log is compacted: nobody is lost, nothing is taken twice', async () => {
+    const id = await threePages()
+    for (let round = 0; round < 5; round++) {
+      await edit(id, 40 * round, 40, `s${round % 3}`)
+      await snapshots(id, round + 2)
+    }
+    const before = await running.fileOf(id)
+    await compact(running.pool, Date.now() + 60 * DAY)
+    expect(
+      (await rows('SELECT revision FROM snapshots WHERE project_id = ? ORDER BY revision', id)).map(
+        (row) => row.revision,
+      ),
+    ).toEqual([120, 160, 200])
+    // Pages that the kept ones name stay, however old they are.
+    expect(
+      (
+        await rows(
+          'SELECT page_id, revision FROM page_snapshots WHERE project_id = ? ORDER BY revision, page_id',
+          id,
+        )
+      ).map(({ page_id, revision }) => `${page_id}@${revision}`),
+    ).toEqual(['p0@40', 'p1@80', 'p2@120', 'p0@160', 'p1@200'])
+    const [{ full }] = await rows("SELECT SUM(edits <> '') AS full FROM edits WHERE project_id = ?", id)
+    expect(Number(full)).toBe(80)
+    const { projects } = createApp(running.pool, pino({ level: 'silent' }))
+    expect((await projects.read(id)).file).toEqual(before)
+    // Who is far behind reads anew; who is not goes on.
+    expect((await running.ask(`/projects/${id}/edits?since=30&head=k29`)).body.apart).toBe(true)
+    expect(
+      ((await running.ask(`/projects/${id}/edits?since=150&head=k149`)).body as unknown as unknown[]).length,
+    ).toBe(50)
+    const late = { base: 30, head: 'k29', key: 'late', at: 1, edits: [pad('s0', 7)] }
+    expect((await running.ask(`/projects/${id}/edits`, 'POST', late)).body.apart).toBe(true)
+    // A batch of then that is sent once more has been taken.
+    const twice = { base: 9, head: 'k8', key: 'k9', at: 1, edits: [pad('s0', 9)] }
+    expect((await running.ask(`/projects/${id}/edits`, 'POST', twice)).body).toEqual({ revision: 10 })
+    expect(await running.fileOf(id)).toEqual(before)
+  })
+})

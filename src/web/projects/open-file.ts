@@ -1,0 +1,52 @@
+/** Opening a project file: checked here first, so that the message comes at once and nothing is sent that cannot be opened. */
+import { MOST_UNPACKED } from '../../core/blobs/archive'
+import { withCleanPictures } from '../../core/document/cleaned'
+import { FormatError, missingFrom, openProject } from '../../core/document/open'
+import { projectJson } from '../../core/document/save'
+import { api } from '../api'
+import { sendBlob } from '../session/pictures'
+import { cleanPicture } from '../shelf/read-picture'
+
+/**
+ * @param say is told what is being done, and how much of it is done, 0 … 1
+ * @returns the new project's id
+ * @throws FormatError, ApiError, DOMException when `signal` ends it
+ */
+export async function openProjectFile(
+  file: File,
+  say: (words: string, share?: number) => void,
+  signal: AbortSignal,
+): Promise<string> {
+  if (file.size > MOST_UNPACKED)
+    throw new FormatError(
+      '',
+      `is ${Math.round(file.size / 1e6)} MB; a project file is at most ${MOST_UNPACKED / 1e6} MB`,
+    )
+  const read = openProject(new Uint8Array(await file.arrayBuffer()))
+  const opened = await withCleanPictures(read, async (svg) => cleanPicture(svg))
+  signal.throwIfAborted()
+  const [missing] = missingFrom(opened)
+  if (missing)
+    throw new FormatError(
+      `blobs/${missing.hash}`,
+      `the picture “${missing.name}” is not in the file; choose the .lattice file, which holds its pictures`,
+    )
+  const { document, blobs } = opened
+  const assets = new Map([...document.assets.values()].map((asset) => [asset.hash, asset]))
+  let done = 0
+  for (const [hash, asset] of assets) {
+    const words = `Sending pictures, ${done + 1} of ${assets.size} …`
+    await sendBlob(
+      api,
+      hash,
+      asset.type,
+      blobs.get(hash)!,
+      (share) => say(words, (done + share) / assets.size),
+      signal,
+    )
+    done++
+  }
+  signal.throwIfAborted()
+  const { id } = await api.openFile(projectJson(document))
+  return id
+}

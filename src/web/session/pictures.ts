@@ -1,0 +1,108 @@
+/**
+ * The bytes of pictures in this browser: those put in here are kept until the server has them, and sent before the edits that
+ * name them. What a picture is shown from follows from its hash.
+ */
+import { type BlobName, type Blobs, nameOf, PART, partsOf } from '../../core/blobs/blobs'
+import type { Asset } from '../../core/document/schema'
+import { picturesIn } from '../../core/edits/asset'
+import type { Edit } from '../../core/edits/edit'
+import type { Keep } from './keep'
+import { ApiError, type Wire } from './wire'
+
+type Held = { bytes: Uint8Array; type: string }
+
+/** Where pictures that this tab holds are shown from. They are the same wherever they are named: one list for the tab. */
+const urls = new Map<string, string>()
+
+export const pictureUrl = ({ hash }: Pick<Asset, 'hash'>): string => urls.get(hash) ?? `/api/blobs/${hash}`
+
+function showFromHere(hash: string, { bytes, type }: Held) {
+  if (!urls.has(hash) && typeof URL.createObjectURL === 'function')
+    urls.set(hash, URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>], { type })))
+}
+
+export class Pictures {
+  private readonly held = new Map<string, Held>()
+  /** Of what is being sent just now, 0 … 1. */
+  progress: number | undefined
+
+  constructor(
+    private readonly wire: Wire,
+    private readonly keep: Keep | undefined,
+    private readonly changed: () => void = () => undefined,
+  ) {}
+
+  /** Resolves when the bytes are kept in this browser, or cannot be: then this tab holds them. */
+  async add(bytes: Uint8Array, type: string): Promise<BlobName> {
+    const name = nameOf(bytes)
+    const held = { bytes, type }
+    this.held.set(name.hash, held)
+    showFromHere(name.hash, held)
+    await this.keep?.keepBlob(name.hash, bytes, type).catch(() => undefined)
+    return name
+  }
+
+  /** Those that were kept before and are not known to have arrived. */
+  async recover() {
+    for (const { hash, ...held } of (await this.keep?.blobs().catch(() => [])) ?? []) {
+      this.held.set(hash, held)
+      showFromHere(hash, held)
+    }
+  }
+
+  /** Sends what some edits name and the server does not have. @throws ApiError */
+  async send(edits: readonly Edit[]) {
+    const wanted = picturesIn(edits).filter(({ asset }) => this.held.has(asset.hash))
+    for (const { asset } of wanted) {
+      const held = this.held.get(asset.hash)
+      if (!held) continue
+      await sendBlob(this.wire, asset.hash, held.type, held.bytes, (progress) => {
+        this.progress = progress
+        this.changed()
+      }).finally(() => {
+        this.progress = undefined
+      })
+    }
+  }
+
+  /** The server has the edits that name these: it keeps them now. */
+  arrived(edits: readonly Edit[]) {
+    for (const { asset } of picturesIn(edits)) {
+      this.held.delete(asset.hash)
+      void this.keep?.dropBlob(asset.hash).catch(() => undefined)
+    }
+  }
+
+  /** All of some pictures, from here or from the server. @throws ApiError */
+  async bytesOf(assets: Iterable<Pick<Asset, 'hash'>>): Promise<Blobs> {
+    const blobs = new Map<string, Uint8Array>()
+    for (const { hash } of assets)
+      if (!blobs.has(hash)) blobs.set(hash, this.held.get(hash)?.bytes ?? (await this.wire.blob(hash)))
+    return blobs
+  }
+}
+
+/**
+ * Sends a blob, going on where an earlier try left off.
+ * @param progress is told 0 … 1 @throws ApiError; DOMException when `signal` ends it
+ */
+export async function sendBlob(
+  wire: Pick<Wire, 'beginBlob' | 'sendPart'>,
+  hash: string,
+  type: string,
+  bytes: Uint8Array,
+  progress: (share: number) => void = () => undefined,
+  signal?: AbortSignal,
+) {
+  const size = bytes.length
+  let state = await wire.beginBlob(hash, { type, size })
+  const count = partsOf(size)
+  for (let part = 0; part < count && !state.complete; part++) {
+    if (state.parts.includes(part)) continue
+    signal?.throwIfAborted()
+    progress(part / count)
+    state = await wire.sendPart(hash, part, bytes.subarray(part * PART, (part + 1) * PART))
+  }
+  if (!state.complete) throw new ApiError(0, 'the picture did not arrive as a whole')
+  progress(1)
+}
