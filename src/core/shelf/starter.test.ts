@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { checkViews } from '../document/open'
+import { checkViews } from '../document/check'
 import { solveLattice } from '../lattice/solve'
 import { latticeFor, latticeKnown } from '../lattice/view-lattice'
 import { COMMON_WIDTHS, nameForWidth, starterViews, viewFor, withView } from './starter'
