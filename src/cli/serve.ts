@@ -64,13 +64,13 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const pool = openPool(...(databases ?? [database!.address]))
   try {
     await migrate(pool)
-    const { app, projects, streams } = createApp(pool, log, { hosts: options.hosts })
+    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts })
     if (options.demo) await loadDemo(projects, data)
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
     const stop = async () => {
       stopKeeping()
-      streams.end()
+      end()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)

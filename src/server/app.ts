@@ -4,18 +4,60 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type Express, type RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
 import sirv from 'sirv'
 import { blobRoutes } from './blob-routes'
+import { Covers } from './covers'
 import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
 import { knownHosts, sameOrigin } from './same-origin'
 import { Streams } from './stream'
+
+/** What the API answers is data: it is never a page, whatever a browser makes of it. */
+const apiHeaders: RequestHandler = (_, response, next) => {
+  response.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'")
+  response.setHeader('X-Content-Type-Options', 'nosniff')
+  response.setHeader('Cross-Origin-Resource-Policy', 'same-origin')
+  response.setHeader('Referrer-Policy', 'no-referrer')
+  next()
+}
+
+/** One that is being done serves all who ask meanwhile. */
+function shared<T>(work: () => Promise<T>): () => Promise<T> {
+  let running: Promise<T> | undefined
+  return () => {
+    running ??= work().finally(() => {
+      running = undefined
+    })
+    return running
+  }
+}
+
+const pageHeaders = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      // WebAssembly for text shaping; scripts are never made from strings.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'", 'blob:'],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+})
 
 /** Streams are sent as they come; pictures and archives are packed already. */
 const compressible: compression.CompressionFilter = (_, response) =>
@@ -29,48 +71,31 @@ export type AppOptions = {
   limits?: Partial<Limits>
 }
 
-export function createApp(
-  pool: Pool,
-  log: Logger,
-  options: AppOptions = {},
-): { app: Express; projects: Projects; streams: Streams } {
+/** `end` ends what goes on beside requests. */
+export type RunningApp = { app: Express; projects: Projects; streams: Streams; end: () => void }
+
+export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): RunningApp {
   const limits = { ...LIMITS, ...options.limits }
   const app = express()
   const projects = new Projects(pool)
   const streams = new Streams(projects)
+  const covers = new Covers(projects)
+  const isUp = shared(() => pool.query('SELECT 1'))
   app.disable('x-powered-by')
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          // WebAssembly for text shaping; scripts are never made from strings.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'", 'blob:'],
-          objectSrc: ["'none'"],
-          baseUri: ["'none'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  )
   app.use(knownHosts(options.hosts))
-  app.use('/api', sameOrigin)
+  app.use('/api', apiHeaders, sameOrigin)
   app.get('/api/health', async (_, response) => {
-    await pool.query('SELECT 1')
+    await isUp()
     response.json({ ok: true })
   })
-  app.use('/api', compression({ filter: compressible }))
+  const compressed = compression({ filter: compressible })
+  app.use('/api', (request, response, next) =>
+    request.method === 'GET' ? compressed(request, response, next) : next(),
+  )
   app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
   app.use('/api/blobs', blobRoutes(projects.blobs))
-  app.use('/api', projectRoutes(projects, streams))
+  app.use('/api', projectRoutes(projects, streams, covers))
+  app.use(pageHeaders)
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
     // Named by their content: they never change. Compressed when they were built.
@@ -84,7 +109,15 @@ export function createApp(
     })
   }
   app.use(problemHandler(log))
-  return { app, projects, streams }
+  return {
+    app,
+    projects,
+    streams,
+    end: () => {
+      streams.end()
+      covers.end()
+    },
+  }
 }
 
 /** Listens on loopback. Port 0: any free one. */

@@ -14,7 +14,7 @@ import { noteUses } from './db/blobs.sql'
 import { CommitUnknown, transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type HeldDocuments } from './held'
-import { Problem } from './problem'
+import { isUnreachable, Problem } from './problem'
 import { type Outcome, Together } from './together'
 
 /** Edits made on `base`, whose batch had the key `head`. */
@@ -28,9 +28,11 @@ type Verdict = { outcome: Outcome<Done>; written?: Written }
 
 /** Most batches in one transaction. */
 const MOST = 64
+/** So long after a transaction was begun the next one is, ms: much less than anybody notices. */
+const APART = 3
 
 export class Appends {
-  private readonly together = new Together<Job, Done>((jobs) => this.group(jobs), MOST)
+  private readonly together = new Together<Job, Done>((jobs) => this.group(jobs), MOST, APART)
 
   constructor(
     private readonly pool: Pool,
@@ -47,7 +49,7 @@ export class Appends {
   async add(id: string, batch: NewBatch): Promise<Done> {
     const edits = readAll(batch.edits)
     // Read before others have to wait for it.
-    if (!this.held.has(id)) await this.held.at(this.pool, id, 0)
+    if (!this.held.peek(id)) await this.held.at(this.pool, id, 0)
     return this.together.add({ id, batch, edits })
   }
 
@@ -57,7 +59,8 @@ export class Appends {
     } catch (error) {
       // Whatever went wrong unexpectedly may have to do with what is held here: it is read anew the next time.
       for (const { id } of jobs) this.held.forget(id)
-      if (jobs.length === 1 || error instanceof CommitUnknown) throw error
+      const cause = (error as { cause?: { code?: string } }).cause
+      if (jobs.length === 1 || error instanceof CommitUnknown || isUnreachable(cause)) throw error
       // It may have been one of them: each by itself.
       const outcomes: Outcome<Done>[] = []
       for (const job of jobs) outcomes.push(...(await this.group([job]).catch((error) => [{ error }])))
@@ -66,15 +69,54 @@ export class Appends {
   }
 
   private async commit(jobs: readonly Job[]): Promise<readonly Outcome<Done>[]> {
-    const verdicts = await transaction(this.pool, (db) => this.write(db, jobs))
-    verdicts.forEach(({ written }, i) => {
-      if (!written) return
+    const ready = jobs.map((job) => this.readyAsHeld(job))
+    if (ready.some(Boolean) && !(await this.commitAsHeld(jobs, ready))) ready.fill(undefined)
+    const others = jobs.filter((_, i) => !ready[i])
+    const judged = others.length > 0 ? await transaction(this.pool, (db) => this.write(db, others)) : []
+    this.accepted(others, judged)
+    return jobs.map((job, i) => ready[i]?.outcome ?? judged[others.indexOf(job)].outcome)
+  }
+
+  private accepted(jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
+    verdicts.forEach((verdict, i) => {
+      if (!verdict?.written) return
       const { id } = jobs[i]
-      const { saved, doc, draft } = written
+      const { saved, doc, draft } = verdict.written
       this.held.accept(id, doc, draft, saved.revision, saved.key)
       this.appended(id, saved)
     })
-    return verdicts.map(({ outcome }) => outcome)
+  }
+
+  /** What goes on from what is held here, and needs nothing else to be known: nearly always that is so. */
+  private readyAsHeld({ id, batch, edits }: Job): Verdict | undefined {
+    const held = this.held.peek(id)
+    if (!held || held.revision !== batch.base || held.head !== batch.head) return undefined
+    if (picturesIn(edits).length > 0) return undefined
+    const { draft, refused } = rehearse(held.doc, edits)
+    return refused.length > 0 ? undefined : verdictOf(batch, edits, held.doc, draft, held.revision)
+  }
+
+  /** @returns false when something was not as it is held here, or sent before: then nothing has been written */
+  private async commitAsHeld(
+    jobs: readonly Job[],
+    ready: readonly (Verdict | undefined)[],
+  ): Promise<boolean> {
+    // Two batches of one project cannot both go on from the same revision.
+    const ids = jobs.filter((_, i) => ready[i]).map(({ id }) => id)
+    if (new Set(ids).size < ids.length) return false
+    try {
+      await transaction(
+        this.pool,
+        (db) => this.store(db, jobs, ready),
+        (error) => error instanceof NotAsHeld,
+      )
+    } catch (error) {
+      const isSent = (error as { cause?: { code?: string } }).cause?.code === 'ER_DUP_ENTRY'
+      if (error instanceof NotAsHeld || isSent) return false
+      throw error
+    }
+    this.accepted(jobs, ready)
+    return true
   }
 
   private async write(db: PoolConnection, jobs: readonly Job[]): Promise<Verdict[]> {
@@ -100,7 +142,7 @@ export class Appends {
   private async judge(
     db: PoolConnection,
     { id, batch, edits }: Job,
-    row: sql.HeadRow | undefined,
+    row: sql.ProjectRow | undefined,
     before: number | undefined,
   ): Promise<Verdict> {
     try {
@@ -114,22 +156,14 @@ export class Appends {
       await this.checkPictures(db, edits)
       const { draft, refused } = rehearse(own.doc, edits)
       if (refused.length > 0) throw refusal(refused)
-      const saved: SavedBatch = {
-        revision: row.revision + 1,
-        key: batch.key,
-        after: row.head,
-        by: batch.by,
-        at: new Date(batch.at).toISOString(),
-        edits,
-      }
-      return { outcome: { value: { revision: saved.revision } }, written: { saved, doc: own.doc, draft } }
+      return verdictOf(batch, edits, own.doc, draft, row.revision)
     } catch (error) {
       if (!(error instanceof Problem)) throw error
       return { outcome: { error } }
     }
   }
 
-  private async checkBase(db: PoolConnection, id: string, { base, head }: NewBatch, row: sql.HeadRow) {
+  private async checkBase(db: PoolConnection, id: string, { base, head }: NewBatch, row: sql.ProjectRow) {
     const { revision } = row
     const own = base === revision ? row.head : await sql.keyOf(db, id, base)
     if (base > revision || own !== head) throw apart(revision, base)
@@ -158,8 +192,11 @@ export class Appends {
     throw new Problem(422, 'Pictures missing', refused[0].reason, { refused, missing })
   }
 
-  private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly Verdict[]) {
-    const written = verdicts.flatMap(({ written }, i) => (written ? [{ ...written, id: jobs[i].id }] : []))
+  /** @throws NotAsHeld when a project is not where its batch goes on from */
+  private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
+    const written = verdicts.flatMap((verdict, i) =>
+      verdict?.written ? [{ ...verdict.written, id: jobs[i].id }] : [],
+    )
     if (written.length === 0) return
     await sql.insertBatches(
       db,
@@ -177,11 +214,33 @@ export class Appends {
       picturesIn(saved.edits).map(({ asset }) => [id, asset.hash] as const),
     )
     await noteUses(db, uses)
-    await sql.advanceProjects(
+    const moved = await sql.advanceProjects(
       db,
-      written.map(({ id, saved: { revision }, draft }) => ({ id, revision, name: draft.name })),
+      written.map(({ id, saved: { revision, after, key }, draft }) => ({
+        id,
+        from: { revision: revision - 1, head: after },
+        to: { revision, head: key, name: draft.name },
+      })),
     )
+    if (moved < written.length) throw new NotAsHeld()
   }
+}
+
+/** A project is not where it is held to be. */
+class NotAsHeld extends Error {
+  override name = 'NotAsHeld'
+}
+
+function verdictOf(
+  { key, head, by, at }: NewBatch,
+  edits: Edit[],
+  doc: Document,
+  draft: Draft,
+  base: number,
+): Verdict {
+  const revision = base + 1
+  const saved: SavedBatch = { revision, key, after: head, by, at: new Date(at).toISOString(), edits }
+  return { outcome: { value: { revision } }, written: { saved, doc, draft } }
 }
 
 export const batchOf = (row: sql.BatchRow): SavedBatch => ({

@@ -1,6 +1,6 @@
 /** Font files from the installed packages: as they ship (WOFF2), and uncompressed for shaping. */
 import { readFile } from 'node:fs/promises'
-import { decompress } from 'wawoff2'
+import decompress from 'woff2-encoder/decompress'
 import type { Document } from '../core/document/document'
 import { FontLibrary, fontFile } from '../core/text/fonts'
 import { fontsOf } from '../core/text/needed'
@@ -15,15 +15,10 @@ export async function woff2(id: string): Promise<Buffer> {
   return readFile(new URL(`${file.slug}/files/${id}.woff2`, packages))
 }
 
-let queue: Promise<unknown> = Promise.resolve()
-
 export function openType(id: string): Promise<Uint8Array> {
   let bytes = uncompressed.get(id)
   if (!bytes) {
-    // The decompressor reuses its output buffer: one call at a time, each result copied.
-    const next = queue.then(async () => (await decompress(await woff2(id))).slice())
-    queue = next.catch(() => undefined)
-    bytes = next
+    bytes = woff2(id).then((file) => decompress(file))
     uncompressed.set(id, bytes)
   }
   return bytes

@@ -33,8 +33,9 @@ export class HeldDocuments {
     this.held.delete(id)
   }
 
-  has(id: string) {
-    return this.held.has(id)
+  /** What is held here just now, at whatever revision. */
+  peek(id: string): Held | undefined {
+    return this.held.get(id)
   }
 
   /** The document at `revision` or, when another request brought it forward, later. @throws Problem 404 */

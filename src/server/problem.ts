@@ -28,7 +28,7 @@ export function sendProblem(response: Response, problem: Problem) {
 const UNREACHABLE =
   /^(ECONNREFUSED|ECONNRESET|ETIMEDOUT|EPIPE|ENOENT|PROTOCOL_CONNECTION_LOST|ER_SERVER_SHUTDOWN|ER_CON_COUNT_ERROR)$/
 
-const isUnreachable = (error: { code?: string; message?: string } | undefined) =>
+export const isUnreachable = (error: { code?: string; message?: string } | undefined) =>
   UNREACHABLE.test(error?.code ?? '') || /closed state|Pool is closed/.test(error?.message ?? '')
 
 /** What a request that was not understood is told: these errors come from reading it. */

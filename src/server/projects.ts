@@ -4,7 +4,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { nanoid } from 'nanoid'
 import { checkProject } from '../core/document/check'
 import { Document } from '../core/document/document'
-import type { Asset, ProjectFile } from '../core/document/schema'
+import type { ProjectFile } from '../core/document/schema'
 import type { SavedBatch } from '../core/replica/replica'
 import { Appends, apart, batchOf, type NewBatch } from './appends'
 import { BlobStore } from './blobs'
@@ -12,11 +12,15 @@ import { noteUses } from './db/blobs.sql'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type Held, HeldDocuments } from './held'
+import { onFirstPage } from './on-first-page'
 import { Problem } from './problem'
 import { writeSnapshot } from './snapshots'
 
 /** A project as of a revision; `head`: the key of the batch that made it, or ''. */
 export type ReadProject = { id: string; name: string; revision: number; head: string; file: ProjectFile }
+/** How often a project that moves on is looked at again, for a read that is one revision. */
+const MOST_TRIES = 100
+
 type Listener = (batch: SavedBatch) => void
 
 export class Projects {
@@ -78,7 +82,8 @@ export class Projects {
 
   /** The document that is held here, as of now: it moves on as soon as anything is waited for. */
   private async current(id: string): Promise<{ name: string; held: Held }> {
-    for (let before: number | undefined; ; ) {
+    let before: number | undefined
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
       const { name, revision, head } = await this.state(id)
       // Still behind what is held here: the log was set back under this server.
       if (revision === before) this.held.forget(id)
@@ -88,27 +93,31 @@ export class Projects {
       if (held.revision === revision) this.held.forget(id)
       before = revision
     }
+    throw new Error(`the log of ${id} is not that of the project: it does not come to where the project is`)
   }
 
-  /** A copy of the document as it is now, with the bytes of the pictures that `uses` says. */
-  async whole(
-    id: string,
-    uses: (doc: Document) => Iterable<Asset> = (doc) => doc.assets.values(),
-  ): Promise<{ name: string; doc: Document; blobs: Map<string, Uint8Array> }> {
+  /** A copy of the document as it is now, with its pictures. */
+  async whole(id: string): Promise<{ name: string; doc: Document; blobs: Map<string, Uint8Array> }> {
     const { name, file } = await this.read(id)
-    const doc = Document.fromFile(file)
-    return { name, doc, blobs: await this.blobs.read(uses(doc)) }
+    return { name, doc: Document.fromFile(file), blobs: await this.blobs.read(file.assets) }
+  }
+
+  /** What draws the first page, and as of when. */
+  async firstPage(id: string) {
+    const { held } = await this.current(id)
+    const { doc, revision, head } = held
+    const [first] = doc.pagesInOrder()
+    const assets = [...onFirstPage(doc)]
+    const file: ProjectFile = { ...doc.frame(), assets, pages: first ? [doc.pageFile(first.id)] : [] }
+    return { revision, head, drawable: { file, blobs: await this.blobs.read(assets) } }
   }
 
   /** Where a project is. @throws Problem 404 */
   async state(id: string): Promise<{ name: string; revision: number; head: string }> {
     const row = await sql.findProject(this.pool, id)
     if (!row || row.deleted_at) throw gone(id)
-    return {
-      name: row.name,
-      revision: row.revision,
-      head: (await sql.keyOf(this.pool, id, row.revision)) ?? '',
-    }
+    const { name, revision, head } = row
+    return { name, revision, head }
   }
 
   /** Batches after a revision. @throws Problem 409 when the log is not kept that far */

@@ -10,12 +10,12 @@ import { slug } from '../core/handoff/names'
 import { starterProject } from '../core/shelf/starter'
 import { fontFile } from '../core/text/fonts'
 import { harmless } from './clean-svg'
+import type { Covers } from './covers'
 import { noteUses } from './db/blobs.sql'
 import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
-import { openType, woff2 } from './fonts'
+import { woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
-import { Covers, onFirstPage } from './pictures'
 import { Problem } from './problem'
 import type { Projects } from './projects'
 import { body, idOf } from './requests'
@@ -54,10 +54,15 @@ async function opened(projects: Projects, text: string): Promise<ProjectFile> {
   return document.toFile()
 }
 
-export function projectRoutes(projects: Projects, streams: Streams): Router {
+export function projectRoutes(projects: Projects, streams: Streams, covers: Covers): Router {
   const router = Router()
-  const covers = new Covers()
   const small = json({ limit: MOST_BATCH })
+
+  // The first that is looked at: it is asked for more often than all others.
+  router.post('/projects/:id/edits', small, async (request, response) => {
+    const batch = body(AppendBody, request)
+    response.json(await projects.append(idOf(request), { ...batch, by: request.get(SPEAKER)! }))
+  })
 
   router.get('/projects', async (_, response) => {
     const rows = await projects.list()
@@ -86,11 +91,6 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
 
   router.get('/projects/:id', async (request, response) => {
     response.json(await projects.read(idOf(request)))
-  })
-
-  router.post('/projects/:id/edits', small, async (request, response) => {
-    const batch = body(AppendBody, request)
-    response.json(await projects.append(idOf(request), { ...batch, by: request.get(SPEAKER)! }))
   })
 
   /** What came after a revision, for who went on from it: their `head` says which log they mean. */
@@ -172,15 +172,15 @@ export function projectRoutes(projects: Projects, streams: Streams): Router {
 
   router.get('/projects/:id/picture.png', async (request, response) => {
     const id = idOf(request)
-    const { revision } = await projects.state(id)
-    const tag = `"${revision}"`
+    const { revision, head } = await projects.state(id)
+    const tag = `"${revision}-${head}"`
     response.setHeader('ETag', tag)
     response.setHeader('Cache-Control', 'no-cache')
     if (request.headers['if-none-match'] === tag) {
       response.status(304).end()
       return
     }
-    const png = await covers.of(id, revision, () => projects.whole(id, onFirstPage))
+    const png = await covers.of(id, revision, head)
     response.type('image/png').send(Buffer.from(png))
   })
 
@@ -211,15 +211,14 @@ async function keepNamed(projects: Projects, id: string, { edits }: Record<strin
   )
 }
 
-/** Font files, as shipped for the page and uncompressed for shaping. They never change under their name. */
+/** Font files as they ship. They never change under their name. */
 export function fontRoutes(): Router {
   const router = Router()
   router.get('/:name', async (request, response, next) => {
-    const match = /^([a-z0-9-]+)\.(woff2|ttf)$/.exec(request.params.name)
+    const match = /^([a-z0-9-]+)\.woff2$/.exec(request.params.name)
     if (!match || !fontFile(match[1])) return next()
     response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')
-    const bytes = match[2] === 'ttf' ? Buffer.from(await openType(match[1])) : await woff2(match[1])
-    response.type(match[2] === 'ttf' ? 'font/ttf' : 'font/woff2').send(bytes)
+    response.type('font/woff2').send(await woff2(match[1]))
   })
   return router
 }

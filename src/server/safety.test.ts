@@ -352,7 +352,10 @@ describe('the log', () => {
     })
     const [desktop, mobile] = file.views
     const { pool } = running
-    await pool.query('INSERT INTO projects (id, name, revision) VALUES (?, ?, 3)', ['before', 'Before'])
+    await pool.query("INSERT INTO projects (id, name, revision, head) VALUES (?, ?, 3, 'k2')", [
+      'before',
+      'Before',
+    ])
     await pool.query('INSERT INTO snapshots (project_id, revision, document) VALUES (?, 0, ?)', [
       'before',
       JSON.stringify({ ...file, version: 1 }),

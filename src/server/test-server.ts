@@ -33,7 +33,7 @@ export async function testServer(options: AppOptions = {}) {
   let database = await startMariaDb(folder, databasePort)
   const pool = openPool(database.address)
   await migrate(pool)
-  const { app, projects, streams } = createApp(pool, pino({ level: 'silent' }), options)
+  const { app, projects, streams, end } = createApp(pool, pino({ level: 'silent' }), options)
   const { server, port } = await listen(app, 0)
   const base = `http://127.0.0.1:${port}/api`
 
@@ -109,7 +109,7 @@ export async function testServer(options: AppOptions = {}) {
       database = await startMariaDb(folder, databasePort)
     },
     stop: async () => {
-      streams.end()
+      end()
       server.closeAllConnections()
       server.close()
       await pool.end()

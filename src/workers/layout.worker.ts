@@ -7,6 +7,7 @@ import type { Rect } from '../core/layout/rect'
 import { FontLibrary } from '../core/text/fonts'
 import { fontsOf } from '../core/text/needed'
 import { ParagraphCache } from '../core/text/paragraph-cache'
+import { fontBytes } from './font-bytes'
 
 export type LayoutRequest =
   | { ask: 'misfits'; file: ProjectFile; views: View[] }
@@ -20,9 +21,7 @@ async function loadFonts(file: ProjectFile) {
   const missing = [...fontsOf(Document.fromFile(structuredClone(file)))].filter((id) => !fonts.has(id))
   await Promise.all(
     missing.map(async (id) => {
-      const response = await fetch(`/fonts/${id}.ttf`)
-      if (!response.ok) throw new Error(`the font ${id} did not load`)
-      fonts.add(id, new Uint8Array(await response.arrayBuffer()))
+      fonts.add(id, new Uint8Array((await fontBytes(id)).openType))
     }),
   )
 }

@@ -1,6 +1,7 @@
 /** Benches beside the trees: text, growth, memory, the demo. */
 import { SiteViewer } from '../browser'
 import { benchBoard } from './board'
+import { benchCommits } from './commits'
 import { bytesPerNode, timeDemo, timeGrowth } from './growth'
 import { type Further, median } from './statistics'
 import { timeText } from './text'
@@ -29,6 +30,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
     }
   },
   board: benchBoard,
+  commits: benchCommits,
   demo: async () => {
     const ms = await timeDemo(7)
     return {

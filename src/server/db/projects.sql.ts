@@ -6,6 +6,8 @@ export type ProjectRow = {
   id: string
   name: string
   revision: number
+  /** The key of the batch that made the revision, or ''. */
+  head: string
   changed_at: Date
   deleted_at: Date | null
 }
@@ -22,7 +24,7 @@ export type BatchRow = {
   version: number
 }
 
-const COLUMNS = 'id, name, revision, changed_at, deleted_at'
+const COLUMNS = 'id, name, revision, head, changed_at, deleted_at'
 
 export async function listProjects(db: Connection): Promise<ProjectRow[]> {
   const [rows] = await db.query<RowDataPacket[]>(
@@ -36,9 +38,6 @@ export async function findProject(db: Connection, id: string): Promise<ProjectRo
   return rows[0] as ProjectRow | undefined
 }
 
-/** A project's row with the key of the batch that made its revision, or ''. */
-export type HeadRow = ProjectRow & { head: string }
-
 /**
  * Locks projects' rows until the transaction ends, so that appends come one after the other. Nodes of a cluster do not see each
  * other's locks: there it is the log's primary key that two appends of one revision meet at.
@@ -46,29 +45,47 @@ export type HeadRow = ProjectRow & { head: string }
 export async function lockProjects(
   db: PoolConnection,
   ids: readonly string[],
-): Promise<Map<string, HeadRow>> {
+): Promise<Map<string, ProjectRow>> {
   const [rows] = await db.query<RowDataPacket[]>(
-    `SELECT ${COLUMNS}, COALESCE((SELECT batch_key FROM edits
-       WHERE project_id = projects.id AND edits.revision = projects.revision), '') AS head
-     FROM projects WHERE id IN (?) ORDER BY id FOR UPDATE`,
+    `SELECT ${COLUMNS} FROM projects WHERE id IN (?) ORDER BY id FOR UPDATE`,
     [ids],
   )
-  return new Map((rows as HeadRow[]).map((row) => [row.id, row]))
+  return new Map((rows as ProjectRow[]).map((row) => [row.id, row]))
 }
 
 export const insertProject = (db: Connection, id: string, name: string) =>
   db.execute('INSERT INTO projects (id, name) VALUES (?, ?)', [id, name])
 
-/** Projects that are there get these revisions and names. */
-export const advanceProjects = (
-  db: Connection,
-  to: readonly { id: string; revision: number; name: string }[],
-) =>
-  db.query(
-    `INSERT INTO projects (id, revision, name) VALUES ?
-     ON DUPLICATE KEY UPDATE revision = VALUES(revision), name = VALUES(name), changed_at = CURRENT_TIMESTAMP(3)`,
-    [to.map(({ id, revision, name }) => [id, revision, name])],
+/** Where a project is, and what it comes to. */
+export type Advance = {
+  id: string
+  from: { revision: number; head: string }
+  to: { revision: number; head: string; name: string }
+}
+
+/** @returns how many of the projects were where they were said to be, and not in the trash: these alone have moved */
+export async function advanceProjects(db: Connection, advances: readonly Advance[]): Promise<number> {
+  const by = (what: 'revision' | 'head' | 'name') =>
+    [
+      `CASE id ${'WHEN ? THEN ? '.repeat(advances.length)}END`,
+      advances.flatMap(({ id, to }) => [id, to[what]]),
+    ] as const
+  const [revision, revisions] = by('revision')
+  const [head, heads] = by('head')
+  const [name, names] = by('name')
+  const [done] = await db.query<ResultSetHeader>(
+    `UPDATE projects SET revision = ${revision}, head = ${head}, name = ${name}, changed_at = CURRENT_TIMESTAMP(3)
+     WHERE id IN (?) AND (id, revision, head) IN (?) AND deleted_at IS NULL`,
+    [
+      ...revisions,
+      ...heads,
+      ...names,
+      advances.map(({ id }) => id),
+      advances.map(({ id, from }) => [id, from.revision, from.head]),
+    ],
   )
+  return done.affectedRows
+}
 
 /** @returns whether there was such a project */
 export async function setDeleted(db: Connection, id: string, deleted: boolean): Promise<boolean> {
@@ -106,9 +123,11 @@ export async function revisionsOf(
   db: Connection,
   batches: readonly (readonly [string, string])[],
 ): Promise<Map<string, number>> {
+  // Written out: a list of pairs would be looked for in all of the table.
   const [rows] = await db.query<RowDataPacket[]>(
-    'SELECT project_id, batch_key, revision FROM edits WHERE (project_id, batch_key) IN (?)',
-    [batches],
+    `SELECT project_id, batch_key, revision FROM edits
+     WHERE ${batches.map(() => '(project_id = ? AND batch_key = ?)').join(' OR ')}`,
+    batches.flat(),
   )
   return new Map(rows.map((row) => [`${row.project_id} ${row.batch_key}`, row.revision as number]))
 }

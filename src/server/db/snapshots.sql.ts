@@ -39,8 +39,9 @@ export async function pagesAt(
 ): Promise<Map<string, string>> {
   if (pages.length === 0) return new Map()
   const [rows] = await db.query<RowDataPacket[]>(
-    'SELECT page_id, body FROM page_snapshots WHERE project_id = ? AND (page_id, revision) IN (?)',
-    [id, pages],
+    `SELECT page_id, body FROM page_snapshots
+     WHERE ${pages.map(() => '(project_id = ? AND page_id = ? AND revision = ?)').join(' OR ')}`,
+    pages.flatMap(([page, revision]) => [id, page, revision]),
   )
   return new Map(rows.map((row) => [row.page_id as string, row.body as string]))
 }

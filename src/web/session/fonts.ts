@@ -3,11 +3,40 @@ import type { Document } from '../../core/document/document'
 import { declaredOrder, type FontFile, FontLibrary, fontFile } from '../../core/text/fonts'
 import { fontsOf } from '../../core/text/needed'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
+import type { FontMessage } from '../../workers/font.worker'
+import type { FontBytes } from '../../workers/font-bytes'
 
 export const library = new FontLibrary()
 export const paragraphs = new ParagraphCache(library)
 const loading = new Map<string, Promise<void>>()
 const faces = new Map<FontFile, FontFace>()
+
+const asked = new Map<string, { resolve: (bytes: FontBytes) => void; reject: (error: Error) => void }>()
+let worker: Worker | undefined
+
+function startWorker(): Worker {
+  const made = new Worker(new URL('../../workers/font.worker.ts', import.meta.url), { type: 'module' })
+  made.addEventListener('message', ({ data }: MessageEvent<FontMessage>) => {
+    const { id, woff2, openType, problem } = data
+    if (woff2 && openType) asked.get(id)?.resolve({ woff2, openType })
+    else asked.get(id)?.reject(new Error(problem))
+    asked.delete(id)
+  })
+  made.addEventListener('error', (event) => {
+    for (const { reject } of asked.values()) reject(new Error(event.message))
+    asked.clear()
+    worker = undefined
+  })
+  return made
+}
+
+function unpacked(id: string): Promise<FontBytes> {
+  worker ??= startWorker()
+  return new Promise((resolve, reject) => {
+    asked.set(id, { resolve, reject })
+    worker?.postMessage(id)
+  })
+}
 
 /** Loads a file for both uses; a second call waits for the first. */
 function load(id: string): Promise<void> {
@@ -15,17 +44,15 @@ function load(id: string): Promise<void> {
   if (!job) {
     job = (async () => {
       const file = fontFile(id)!
-      const face = new FontFace(file.family, `url("/fonts/${id}.woff2") format("woff2")`, {
+      const { woff2, openType } = await unpacked(id)
+      const face = new FontFace(file.family, woff2, {
         style: file.italic ? 'italic' : 'normal',
         weight: `${file.weights[0]} ${file.weights[1]}`,
         unicodeRange: file.ranges,
       })
-      const [bytes] = await Promise.all([
-        fetch(`/fonts/${id}.ttf`).then((response) => response.arrayBuffer()),
-        face.load(),
-      ])
+      await face.load()
       faces.set(file, face)
-      library.add(id, new Uint8Array(bytes))
+      library.add(id, new Uint8Array(openType))
     })()
     // A failed load may be tried again; until then the layout uses what it has.
     job.catch(() => loading.delete(id))

@@ -28,6 +28,12 @@ CREATE TABLE blob_uses (
   CONSTRAINT blob_uses_blob FOREIGN KEY (hash) REFERENCES blobs (hash)
 ) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4;
 
+-- The key of the batch that made a project's revision, or '': what the next one goes on from.
+ALTER TABLE projects ADD COLUMN head VARCHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL DEFAULT '';
+
+UPDATE projects SET head = COALESCE(
+  (SELECT batch_key FROM edits WHERE edits.project_id = projects.id AND edits.revision = projects.revision), '');
+
 -- A snapshot of version 2 is the outline; its pages lie beside it, each as of the revision that the outline names.
 ALTER TABLE snapshots ADD COLUMN version TINYINT UNSIGNED NOT NULL DEFAULT 1;
 
@@ -38,4 +44,13 @@ CREATE TABLE page_snapshots (
   body LONGTEXT NOT NULL,
   PRIMARY KEY (project_id, page_id, revision),
   CONSTRAINT page_snapshots_project FOREIGN KEY (project_id) REFERENCES projects (id) ON DELETE CASCADE
+) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4;
+
+-- The picture of each project's first page as of a batch: drawn once, whichever server is asked.
+CREATE TABLE covers (
+  project_id VARCHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL PRIMARY KEY,
+  revision INT UNSIGNED NOT NULL,
+  head VARCHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  png MEDIUMBLOB NOT NULL,
+  CONSTRAINT covers_project FOREIGN KEY (project_id) REFERENCES projects (id) ON DELETE CASCADE
 ) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4;
