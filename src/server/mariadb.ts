@@ -27,6 +27,12 @@ export function freePort(): Promise<number> {
   })
 }
 
+/**
+ * `more`: arguments of the server besides ours; `user`: whom it runs as, whose the folder becomes; `rest`: how long one that
+ * ended is left before it is started again, ms.
+ */
+type MariaDbOptions = { more?: readonly string[]; user?: string; rest?: number }
+
 export type MariaDb = {
   address: DatabaseAddress
   /** Shuts the server down cleanly and waits for it. */
@@ -38,10 +44,13 @@ export type MariaDb = {
  * @param port left out: any free one
  * @throws when the server does not come up, with the last lines of its log
  */
-export async function startMariaDb(folder: string, port?: number): Promise<MariaDb> {
+export async function startMariaDb(
+  folder: string,
+  port?: number,
+  { more = [], user = userInfo().username, rest = 0 }: MariaDbOptions = {},
+): Promise<MariaDb> {
   await mkdir(folder, { recursive: true })
   const data = join(folder, 'mariadb')
-  const user = userInfo().username
   if (!existsSync(join(data, 'mysql'))) await install(data, user)
   const password = await secret(join(folder, 'database-password'))
   const init = join(folder, 'database-init.sql')
@@ -59,6 +68,7 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
   const used = port ?? (await freePort())
   // A socket's path may be 107 bytes long at most, whatever the project's folder is.
   const runtime = await mkdtemp(join(tmpdir(), 'just-lattice-'))
+  if (user !== userInfo().username) await run('chown', ['-R', user, folder, runtime])
   const args = [
     '--no-defaults',
     `--datadir=${data}`,
@@ -74,9 +84,10 @@ export async function startMariaDb(folder: string, port?: number): Promise<Maria
     '--innodb-buffer-pool-size=128M',
     '--innodb-flush-log-at-trx-commit=1',
     '--character-set-server=utf8mb4',
+    ...more,
   ]
   const address: DatabaseAddress = { host: '127.0.0.1', port: used, user: USER, password, database: DATABASE }
-  const server = new WatchedServer(args, address, await openLog(folder))
+  const server = new WatchedServer(args, address, await openLog(folder), rest)
   await server.start()
   const stop = async () => {
     await server.stop()
@@ -111,6 +122,7 @@ class WatchedServer {
     private readonly args: readonly string[],
     private readonly address: DatabaseAddress,
     private readonly log: WriteStream,
+    private readonly rest: number,
   ) {}
 
   /** @throws when it does not come up, with the last lines of its log */
@@ -128,6 +140,7 @@ class WatchedServer {
   }
 
   private async again() {
+    await new Promise((resolve) => setTimeout(resolve, this.rest))
     for (let wait = 200; !this.stopping; wait = Math.min(2 * wait, LONGEST_WAIT)) {
       this.log.write(
         `${new Date().toISOString()} the server ended without having been asked to; it is started again\n`,
