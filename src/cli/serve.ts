@@ -10,6 +10,7 @@ import { openProject } from '../core/document/open'
 import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
 import { addressOf, type DatabaseAddress, openPool } from '../server/db/pool'
+import { Disk, freeOn } from '../server/disk'
 import { keepHouse } from '../server/housekeeping'
 import { type MariaDb, startMariaDb } from '../server/mariadb'
 import { compressAssets } from './compress'
@@ -63,13 +64,16 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const database = databases || !data ? undefined : await startMariaDb(data, options.databasePort)
   const pool = openPool(...(databases ?? [database!.address]))
   try {
+    const disk = database && data ? new Disk(() => freeOn(data), log) : undefined
+    await disk?.watch()
     await migrate(pool)
-    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts })
+    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts, disk })
     if (options.demo) await loadDemo(projects, data)
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
     const stop = async () => {
       stopKeeping()
+      disk?.end()
       end()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))

@@ -11,6 +11,7 @@ import type { Logger } from 'pino'
 import sirv from 'sirv'
 import { blobRoutes } from './blob-routes'
 import { Covers } from './covers'
+import type { Disk } from './disk'
 import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
@@ -73,6 +74,8 @@ export type AppOptions = {
   /** Names that the server answers to besides loopback's. */
   hosts?: readonly string[]
   limits?: Partial<Limits>
+  /** The disk of a database that lies on this machine. */
+  disk?: Disk
 }
 
 /** `end` ends what goes on beside requests. */
@@ -90,8 +93,9 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   app.use('/api', apiHeaders, sameOrigin)
   app.get('/api/health', async (_, response) => {
     await isUp()
-    response.json({ ok: true })
+    response.json({ ok: true, ...(options.disk ? { disk: options.disk.room } : {}) })
   })
+  if (options.disk) app.use('/api', options.disk.guard)
   const compressed = compression({ filter: compressible })
   app.use('/api', (request, response, next) =>
     request.method === 'GET' ? compressed(request, response, next) : next(),

@@ -31,6 +31,9 @@ const UNREACHABLE =
 export const isUnreachable = (error: { code?: string; message?: string } | undefined) =>
   UNREACHABLE.test(error?.code ?? '') || /closed state|Pool is closed/.test(error?.message ?? '')
 
+/** The database has no room for what it was to write (1021, 1114; 28 is the system's own number for it). */
+const isDiskFull = (error: { errno?: number } | undefined) => [1021, 1114, 28].includes(error?.errno ?? 0)
+
 /** What a request that was not understood is told: these errors come from reading it. */
 function ofReading(error: { type?: string; status?: number; limit?: number }): Problem | undefined {
   if (error.type === 'entity.too.large')
@@ -67,6 +70,11 @@ export const problemHandler =
     }
     const kept = error instanceof RolledBack ? '; nothing was changed' : ''
     const cause = error instanceof RolledBack ? error.cause : error
+    if (isDiskFull(cause)) {
+      log.error({ code: cause.code, path }, 'the disk of the database is full')
+      const detail = `the disk of the database is full${kept}; it goes on when there is room again`
+      return sendProblem(response, new Problem(507, 'Disk full', detail))
+    }
     if (isUnreachable(cause)) {
       log.warn({ code: cause.code, path }, 'database unreachable')
       const detail = `the database cannot be reached just now${kept}; try again`
