@@ -2,6 +2,7 @@
 import { SiteViewer } from '../browser'
 import { benchBoard } from './board'
 import { benchCommits } from './commits'
+import { benchDelivery } from './delivery'
 import { bytesPerNode, timeDemo, timeGrowth } from './growth'
 import { type Further, median } from './statistics'
 import { timeText } from './text'
@@ -31,6 +32,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   },
   board: benchBoard,
   commits: benchCommits,
+  delivery: benchDelivery,
   demo: async () => {
     const ms = await timeDemo(7)
     return {

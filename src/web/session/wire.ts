@@ -1,4 +1,5 @@
 /** What a session asks of the server, and how it hears from it. */
+import { checkedBefore } from '../../core/document/check'
 import type { ProjectFile } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import type { Parked } from '../../core/replica/parked'
@@ -39,7 +40,10 @@ export type BlobState = { complete: boolean; parts: number[] }
 export { ApiError }
 
 export const httpWire: Wire = {
-  open: api.open,
+  async open(id) {
+    const { revision, head, file } = await api.open(id)
+    return { revision, head, file: checkedBefore(file) }
+  },
   append: api.append,
   since: api.since,
   known: api.known,
