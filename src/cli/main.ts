@@ -17,6 +17,8 @@ const HELP = `Just Lattice
   lattice conformance --hostile 100 [--seed 1]          what is handed off of hostile projects runs and fetches nothing
   lattice conformance --shipped                         the demo and the shelf at every eighth px
   lattice bench [--only NAME] [--json FILE]
+  lattice soak --minutes 2 [--tabs 4] [--servers 2] [--cluster] [--seed 1]
+                                                        anything at all, while everything is killed: all end equal
   lattice screenshots                                   docs/screenshots from the demo data`
 
 type Verb = (args: string[]) => Promise<number>
@@ -30,6 +32,7 @@ const VERBS: Record<string, () => Promise<Verb>> = {
   export: async () => (await import('./export')).exportProject,
   conformance: async () => (await import('./conformance/verb')).conformance,
   bench: async () => (await import('./bench/verb')).bench,
+  soak: async () => (await import('./soak/verb')).soak,
   screenshots: async () => (await import('./screenshots')).screenshots,
 }
 

@@ -64,6 +64,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const database = databases || !data ? undefined : await startMariaDb(data, options.databasePort)
   const pool = openPool(...(databases ?? [database!.address]))
   try {
+    if (databases) await answers(pool)
     const disk = database && data ? new Disk(() => freeOn(data), log) : undefined
     await disk?.watch()
     await migrate(pool)
@@ -86,6 +87,24 @@ export async function serve(options: ServeOptions): Promise<Running> {
     await pool.end().catch(() => undefined)
     await database?.stop()
     throw error
+  }
+}
+
+/** How long a database that is used, and not started here, may take to answer, ms. */
+const PATIENCE = 60_000
+
+/** @throws Refusal when it does not answer */
+async function answers(pool: ReturnType<typeof openPool>) {
+  for (const until = Date.now() + PATIENCE; ; ) {
+    try {
+      await pool.query('SELECT 1')
+      return
+    } catch (error) {
+      const { code, message } = error as { code?: string; message: string }
+      if (code === 'ER_ACCESS_DENIED_ERROR' || code === 'ER_BAD_DB_ERROR' || Date.now() > until)
+        throw new Refusal(`the database cannot be used: ${message || code}`)
+      await new Promise((resolve) => setTimeout(resolve, 500))
+    }
   }
 }
 

@@ -11,6 +11,7 @@ import type { Parked } from '../../core/replica/parked'
 import type { SavedBatch } from '../../core/replica/replica'
 import { starterProject } from '../../core/shelf/starter'
 import { Keep } from './keep'
+import { Neighbourhood } from './neighbourhood'
 import { ProjectSession } from './project-session'
 import type { Tabs } from './tabs'
 import { ApiError, type Heard, type SentBatch, type Wire } from './wire'
@@ -142,11 +143,7 @@ export class FakeTab {
   }
 
   private tabs(): Tabs {
-    return {
-      id: this.id,
-      whenGone: (other, then, signal) => this.world.whenGone(other, this, then, signal),
-      announce: (_, heard, signal) => this.world.announce(this, heard, signal),
-    }
+    return this.world.neighbours.portOf(this.id)
   }
 
   private request<T>(answer: () => T): Promise<T> {
@@ -257,9 +254,7 @@ export class World {
   readonly server: FakeServer
   keep: Keep | undefined
   private count = 0
-  private readonly living = new Set<string>()
-  private waiting: { other: string; tab: FakeTab; then: () => Promise<void>; signal: AbortSignal }[] = []
-  private readonly ears = new Map<FakeTab, (other: string) => void>()
+  readonly neighbours = new Neighbourhood()
 
   constructor(file: ProjectFile = smallProject()) {
     this.server = new FakeServer(file)
@@ -272,7 +267,7 @@ export class World {
 
   async tab(): Promise<FakeTab> {
     const tab = new FakeTab(this, `tab${this.count++}-${Math.random().toString(36).slice(2, 8)}`)
-    this.living.add(tab.id)
+    this.neighbours.come(tab.id)
     await tab.open()
     return tab
   }
@@ -281,34 +276,7 @@ export class World {
   end(tab: FakeTab, how: 'kill' | 'close') {
     if (how === 'close') tab.session.close()
     else tab.dead = true
-    this.living.delete(tab.id)
-    this.ears.delete(tab)
-    setTimeout(() => void this.passOn(tab.id), 50)
-  }
-
-  whenGone(other: string, tab: FakeTab, then: () => Promise<void>, signal: AbortSignal) {
-    this.waiting.push({ other, tab, then, signal })
-    if (!this.living.has(other)) setTimeout(() => void this.passOn(other), 50)
-  }
-
-  /** A lock that is free goes to one after the other. */
-  private async passOn(id: string) {
-    if (this.living.has(id)) return
-    const next = this.waiting.find((each) => each.other === id && !each.tab.dead && !each.signal.aborted)
-    this.waiting = this.waiting.filter((each) => each !== next)
-    if (!next) return
-    await next.then()
-    await this.passOn(id)
-  }
-
-  announce(tab: FakeTab, heard: (other: string) => void, signal: AbortSignal) {
-    for (const [other, tell] of this.ears) {
-      if (other === tab) continue
-      tell(tab.id)
-      heard(other.id)
-    }
-    this.ears.set(tab, heard)
-    signal.addEventListener('abort', () => this.ears.delete(tab))
+    this.neighbours.go(tab.id)
   }
 }
 
