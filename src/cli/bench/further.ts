@@ -5,6 +5,7 @@ import { benchCommits } from './commits'
 import { benchDelivery } from './delivery'
 import { bytesPerNode, timeDemo, timeGrowth } from './growth'
 import { type Further, median } from './statistics'
+import { benchStore } from './store'
 import { timeText } from './text'
 
 /** By name: each measures, words its line, and says whether its bar is met. */
@@ -32,6 +33,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   },
   board: benchBoard,
   commits: benchCommits,
+  store: benchStore,
   delivery: benchDelivery,
   demo: async () => {
     const ms = await timeDemo(7)

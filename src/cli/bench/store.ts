@@ -1,0 +1,168 @@
+/** What the store takes and gives: bytes of logs and snapshots, and opening a page of a small and of a large project. */
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Pool, RowDataPacket } from 'mysql2/promise'
+import { nameOf } from '../../core/blobs/blobs'
+import { Document } from '../../core/document/document'
+import type { NodeTree, PageFile, ProjectFile } from '../../core/document/schema'
+import { starterProject } from '../../core/shelf/starter'
+import { migrate } from '../../server/db/migrate'
+import { openPool } from '../../server/db/pool'
+import { compact } from '../../server/housekeeping'
+import { startMariaDb } from '../../server/mariadb'
+import { Projects } from '../../server/projects'
+import { type Further, median } from './statistics'
+
+const EDITS = 10_000
+const PAGES = 100
+const BLOCKS = 300
+const PICTURE = 4_000_000
+const REPLACED = 60
+const ROUNDS = 9
+const DAY = 86_400_000
+
+export async function benchStore(): Promise<Further[]> {
+  const folder = await mkdtemp(join(tmpdir(), 'just-lattice-store-'))
+  const database = await startMariaDb(folder)
+  const pool = openPool(database.address)
+  try {
+    await migrate(pool)
+    return [await logOfEdits(pool), await logOfPictures(pool), await opening(pool)]
+  } finally {
+    await pool.end()
+    await database.stop()
+    await rm(folder, { recursive: true, force: true })
+  }
+}
+
+/** A project of pages, each of a section with blocks. */
+function projectOf(pages: number): ProjectFile {
+  const file = starterProject('Bench', 'p0')
+  const block = (page: number, n: number): NodeTree => ({
+    id: `p${page}b${n}`,
+    kind: 'text',
+    name: `Words ${n}`,
+    order: `a${String.fromCharCode(65 + Math.floor(n / 26))}${String.fromCharCode(66 + (n % 24))}`,
+    props: {
+      spans: [{ text: `What stands in block ${n} of page ${page}.` }],
+      fontSize: 16,
+      color: '#1c2a24',
+    },
+  })
+  const page = (n: number): PageFile => ({
+    ...file.pages[0],
+    id: `p${n}`,
+    name: `Page ${n}`,
+    path: n === 0 ? '/' : `/p${n}`,
+    order: `a${String.fromCharCode(65 + Math.floor(n / 26))}${String.fromCharCode(66 + (n % 24))}`,
+    sections: [
+      {
+        id: `s${n}`,
+        kind: 'section',
+        name: 'Section',
+        order: 'a1',
+        props: { flow: 'column' },
+        children: Array.from({ length: BLOCKS - 1 }, (_, k) => block(n, k)),
+      },
+    ],
+  })
+  return { ...file, pages: Array.from({ length: pages }, (_, n) => page(n)) }
+}
+
+class Author {
+  revision = 0
+  constructor(
+    private readonly projects: Projects,
+    readonly id: string,
+  ) {}
+  async append(edit: unknown) {
+    const { revision } = this
+    const head = revision === 0 ? '' : `k${revision}`
+    const batch = { base: revision, head, key: `k${revision + 1}`, by: 'bench', at: 1, edits: [edit] }
+    this.revision = (await this.projects.append(this.id, batch)).revision
+  }
+}
+
+async function bytes(pool: Pool, id: string) {
+  const of = async (statement: string) => {
+    const [[row]] = await pool.query<RowDataPacket[]>(statement, [id])
+    return Number(row.bytes ?? 0) / 1e6
+  }
+  return {
+    log: await of('SELECT SUM(LENGTH(edits)) AS bytes FROM edits WHERE project_id = ?'),
+    snapshots:
+      (await of('SELECT SUM(LENGTH(document)) AS bytes FROM snapshots WHERE project_id = ?')) +
+      (await of('SELECT SUM(LENGTH(body)) AS bytes FROM page_snapshots WHERE project_id = ?')),
+    blobs: await of(
+      'SELECT SUM(size) AS bytes FROM blobs WHERE hash IN (SELECT hash FROM blob_uses WHERE project_id = ?)',
+    ),
+  }
+}
+
+const mb = (value: number) => `${value.toFixed(1)} MB`
+
+async function logOfEdits(pool: Pool): Promise<Further> {
+  const projects = new Projects(pool)
+  const author = new Author(projects, (await projects.create(projectOf(10))).id)
+  for (let n = 0; n < EDITS; n++)
+    await author.append({ op: 'set', node: `p${n % 10}b${n % 200}`, props: { fontSize: 12 + (n % 40) } })
+  const before = await bytes(pool, author.id)
+  await compact(pool)
+  const after = await bytes(pool, author.id)
+  await compact(pool, Date.now() + 60 * DAY)
+  const late = await bytes(pool, author.id)
+  return {
+    name: 'log of edits',
+    value: before.log,
+    met: true,
+    line: `store             ${EDITS} edits on 10 pages of ${BLOCKS} blocks: log ${mb(before.log)}, snapshots ${mb(before.snapshots)}, thinned out ${mb(after.snapshots)}; after 60 days log ${mb(late.log)}, snapshots ${mb(late.snapshots)}`,
+  }
+}
+
+async function logOfPictures(pool: Pool): Promise<Further> {
+  const projects = new Projects(pool)
+  const author = new Author(projects, (await projects.create(starterProject('Pictures', 'home'))).id)
+  const picture = new Uint8Array(PICTURE).map((_, i) => (i * 7919) % 251)
+  for (let n = 0; n < REPLACED; n++) {
+    // Two pictures by turns, as when one tries which is better.
+    picture[0] = n % 2
+    const name = nameOf(picture)
+    await projects.blobs.add(new Map([[name.hash, picture]]), new Map([[name.hash, 'image/png']]))
+    const asset = { id: 'pic', name: 'Picture', type: 'image/png', width: 9, height: 9, ...name }
+    await author.append({ op: 'asset', id: 'pic', asset })
+  }
+  const { log, snapshots, blobs } = await bytes(pool, author.id)
+  return {
+    name: 'log of pictures',
+    value: log,
+    met: true,
+    line: `store             a picture of 4 MB replaced ${REPLACED} times by one of two: log ${(log * 1000).toFixed(0)} KB, snapshots ${(snapshots * 1000).toFixed(0)} KB, blobs ${mb(blobs)}`,
+  }
+}
+
+/** From the database, nothing held, to a document and the first page's file; turn about. */
+async function opening(pool: Pool): Promise<Further> {
+  const makers = new Projects(pool)
+  const one = (await makers.create(projectOf(1))).id
+  const many = (await makers.create(projectOf(PAGES))).id
+  const rounds: { one: number; many: number }[] = []
+  const time = async (id: string) => {
+    const start = performance.now()
+    const { file } = await new Projects(pool).read(id)
+    const doc = Document.fromFile(JSON.parse(JSON.stringify(file)) as ProjectFile)
+    if (doc.pages.size === 0) throw new Error('nothing was opened')
+    return performance.now() - start
+  }
+  for (let round = 0; round < ROUNDS + 1; round++) {
+    const timed = { one: await time(one), many: await time(many) }
+    if (round > 0) rounds.push(timed)
+  }
+  const ratio = median(rounds.map((round) => round.many / round.one))
+  return {
+    name: 'opening',
+    value: ratio,
+    met: ratio <= 2,
+    line: `store             opening from the database: 1 page of ${BLOCKS} blocks ${median(rounds.map((r) => r.one)).toFixed(1)} ms, ${PAGES} such pages ${median(rounds.map((r) => r.many)).toFixed(1)} ms: ${ratio.toFixed(1)}-fold (bar 2)`,
+  }
+}
