@@ -1,8 +1,10 @@
 /** Documents held in memory, each as of a revision: only ever a shortcut for reading snapshots and logs. */
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { Document } from '../core/document/document'
+import type { Outline } from '../core/document/outline'
 import type { Draft } from '../core/edits/apply'
-import { replay } from '../core/edits/stored'
+import { Absent } from '../core/edits/partly'
+import { replay, replayPartly } from '../core/edits/stored'
 import * as sql from './db/projects.sql'
 import { Problem } from './problem'
 import { newestPagesAt, type PagesAt, readSnapshot, writeSnapshot } from './snapshots'
@@ -59,6 +61,39 @@ export class HeldDocuments {
     const doc = Document.fromFile(file)
     const head = (await sql.keyOf(db, id, revision)) ?? ''
     return { revision, head, doc, snapshot: { revision, at, tick: doc.tick } }
+  }
+
+  /**
+   * A document with one page, as of `revision`, for who reads that alone: nothing of the other pages is loaded.
+   * @returns undefined when that cannot be said without them, or the log is not as it is thought to be
+   */
+  async partly(
+    db: Connection,
+    id: string,
+    revision: number,
+    page: (outline: Outline) => string | undefined,
+  ): Promise<{ doc: Document; head: string } | undefined> {
+    const snapshot = await readSnapshot(db, id, revision, (outline) => {
+      const wanted = page(outline)
+      return wanted === undefined ? [] : [wanted]
+    })
+    if (!snapshot) return undefined
+    const doc = Document.fromParts(snapshot.file, snapshot.absent)
+    let at = snapshot.revision
+    let head = (await sql.keyOf(db, id, at)) ?? ''
+    for (const batch of await sql.batchesAfter(db, id, at)) {
+      if (batch.revision > revision) break
+      if (batch.revision !== at + 1 || batch.after !== head || batch.edits === '') return undefined
+      try {
+        replayPartly(doc, JSON.parse(batch.edits) as unknown[])
+      } catch (error) {
+        if (error instanceof Absent) return undefined
+        throw error
+      }
+      at = batch.revision
+      head = batch.batch_key
+    }
+    return at === revision ? { doc, head } : undefined
   }
 
   /** @returns false when the log does not go on from what is held */

@@ -4,6 +4,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { nanoid } from 'nanoid'
 import { checkProject } from '../core/document/check'
 import { Document } from '../core/document/document'
+import { bodyOf, type Outline, outlineOf, type PageBody } from '../core/document/outline'
 import type { ProjectFile } from '../core/document/schema'
 import type { SavedBatch } from '../core/replica/replica'
 import { Appends, apart, batchOf, type NewBatch } from './appends'
@@ -21,6 +22,11 @@ export type ReadProject = { id: string; name: string; revision: number; head: st
 /** How often a project that moves on is looked at again, for a read that is one revision. */
 const MOST_TRIES = 100
 
+/** As a project, with the outline and one page alone; null when there is no page. */
+export type ReadPage = Omit<ReadProject, 'file'> & {
+  outline: Outline
+  page: { id: string; body: PageBody } | null
+}
 type Listener = (batch: SavedBatch) => void
 
 export class Projects {
@@ -78,6 +84,34 @@ export class Projects {
   async read(id: string): Promise<ReadProject> {
     const { name, held } = await this.current(id)
     return { id, name, revision: held.revision, head: held.head, file: held.doc.toFile() }
+  }
+
+  /**
+   * The outline and one page, at one revision.
+   * @param wanted the page's id; one that is not there, or none: the first page
+   * @throws Problem 404
+   */
+  async readPage(id: string, wanted: string | undefined): Promise<ReadPage> {
+    const chosen = (pages: readonly { id: string }[]) =>
+      (pages.find((page) => page.id === wanted) ?? pages[0])?.id
+    const { name, revision, head } = await this.state(id)
+    const held = this.held.peek(id)
+    const part =
+      held?.revision === revision && held.head === head
+        ? held
+        : await this.held.partly(this.pool, id, revision, ({ pages }) => chosen(pages))
+    const isRight = part !== undefined && part.head === head
+    // What cannot be said in part is said of the whole.
+    const { doc, ...at } = isRight ? { doc: part.doc, revision, head } : (await this.current(id)).held
+    const page = chosen(doc.pagesInOrder())
+    return {
+      id,
+      name,
+      revision: at.revision,
+      head: at.head,
+      outline: outlineOf(doc),
+      page: page === undefined ? null : { id: page, body: bodyOf(doc, page) },
+    }
   }
 
   /** The document that is held here, as of now: it moves on as soon as anything is waited for. */

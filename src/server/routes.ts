@@ -89,6 +89,12 @@ export function projectRoutes(projects: Projects, streams: Streams, covers: Cove
     }
   })
 
+  /** The outline and the page that is asked for, or the first. */
+  router.get('/projects/:id/page', async (request, response) => {
+    const { id: page } = request.query
+    response.json(await projects.readPage(idOf(request), typeof page === 'string' ? page : undefined))
+  })
+
   router.get('/projects/:id', async (request, response) => {
     response.json(await projects.read(idOf(request)))
   })

@@ -135,4 +135,26 @@ describe('in the database', () => {
     expect((await running.ask(`/projects/${id}/edits`, 'POST', twice)).body).toEqual({ revision: 10 })
     expect(await running.fileOf(id)).toEqual(before)
   })
+
+  test('one page is read by itself: from what is held, from a snapshot and the log behind it, at one revision', async () => {
+    const id = await threePages()
+    await edit(id, 0, 47, 's1')
+    await snapshots(id, 2)
+    const { file } = await running.projects.read(id)
+    const fresh = () => createApp(running.pool, pino({ level: 'silent' })).projects
+    for (const projects of [running.projects, fresh()]) {
+      const first = await projects.readPage(id, undefined)
+      expect(first).toMatchObject({ revision: 47, head: 'k46', page: { id: 'p0' } })
+      expect(first.outline.pages.map((page) => page.id)).toEqual(['p0', 'p1', 'p2'])
+      const { page } = await projects.readPage(id, 'p1')
+      expect(page?.body.sections).toEqual(file.pages[1].sections)
+    }
+    // Something comes from a page that is not read: then all are.
+    const move = { op: 'move', node: 's2', parent: 'p0', order: 'a9' }
+    await running.append(id, 'k47', 47, [move])
+    const moved = await fresh().readPage(id, 'p0')
+    expect(moved.page?.body.sections.map((section) => section.id)).toEqual(['s0', 's2'])
+    expect((await running.ask(`/projects/${id}/page?id=gone`)).body.page).toMatchObject({ id: 'p0' })
+    expect((await running.ask('/projects/nowhere/page')).status).toBe(404)
+  })
 })

@@ -4,8 +4,7 @@
  */
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import type { Document } from '../core/document/document'
-import { bodyOf, type Outline, outlineOf, type PageBody, wholeOf } from '../core/document/outline'
-import type { ProjectFile } from '../core/document/schema'
+import { bodyOf, type Outline, outlineOf, type PageBody, type Parts, partsOf } from '../core/document/outline'
 import * as sql from './db/snapshots.sql'
 
 type Connection = Pool | PoolConnection
@@ -53,21 +52,32 @@ export async function writeSnapshot(
   return at
 }
 
-export type ReadSnapshot = { revision: number; file: ProjectFile; at: PagesAt }
+export type ReadSnapshot = Parts & { revision: number; at: PagesAt }
 
-/** The newest one that is not newer than `most`; undefined when there is none. */
+/**
+ * The newest one that is not newer than `most`; undefined when there is none.
+ * @param wanted says which of the outline's pages are read; left out: all
+ * @throws when a page that is wanted is not there
+ */
 export async function readSnapshot(
   db: Connection,
   id: string,
   most?: number,
+  wanted: (outline: Outline) => readonly string[] = ({ pages }) => pages.map((page) => page.id),
 ): Promise<ReadSnapshot | undefined> {
   const row = await sql.newestOutline(db, id, most)
   if (!row) return undefined
   const { at, ...outline } = JSON.parse(row.document) as StoredOutline
-  const pages = Object.entries(at)
-  const texts = await sql.pagesAt(db, id, pages)
+  const pages = wanted(outline)
+  const texts = await sql.pagesAt(
+    db,
+    id,
+    pages.map((page) => [page, at[page]] as const),
+  )
+  for (const page of pages)
+    if (!texts.has(page)) throw new Error(`the snapshot of ${id} at ${row.revision} has no page ${page}`)
   const bodies = new Map([...texts].map(([page, text]) => [page, JSON.parse(text) as PageBody]))
-  return { revision: row.revision, file: wholeOf(outline, bodies), at: new Map(pages) }
+  return { revision: row.revision, at: new Map(Object.entries(at)), ...partsOf(outline, bodies) }
 }
 
 /** Seconds. */

@@ -53,7 +53,7 @@ export function timeGrowth(small: number, large: number, rounds: number): Growth
 }
 
 /** Heap and arrays in use, bytes. Arrays are let go some time after the collection that found them unused: asked until nothing more goes. */
-function inUse(): number {
+export function inUse(): number {
   let least = Number.POSITIVE_INFINITY
   for (let still = 0; still < 3; ) {
     collect()

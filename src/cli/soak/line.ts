@@ -1,5 +1,7 @@
 /** A tab's way to the servers, over which requests and answers get lost; and its ears. */
+
 import { openProject } from '../../core/document/open'
+import { type Outline, type PageBody, partsOf } from '../../core/document/outline'
 import type { SavedBatch } from '../../core/replica/replica'
 import { ApiError, type BlobState, type Heard, type OpenedProject, type Wire } from '../../web/session/wire'
 
@@ -24,6 +26,13 @@ export const noFigures = (): Figures => ({
   picturesSent: 0,
   bytesSent: 0,
 })
+
+type Part = {
+  revision: number
+  head: string
+  outline: Outline
+  page: { id: string; body: PageBody } | null
+}
 
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 const never = <T>() => new Promise<T>(() => undefined)
@@ -113,9 +122,22 @@ export class SoakLine {
     const of = (id: string, more = '') => `/projects/${id}${more}`
     return {
       open: async (id) => {
-        const { revision, head, file } = await this.ask<OpenedProject>(of(id))
+        const { revision, head, file } = await this.ask<Omit<OpenedProject, 'absent'>>(of(id))
         // As the browser does: nothing is taken unread.
-        return { revision, head, file: openProject(JSON.stringify(file)).document.toFile() }
+        return {
+          revision,
+          head,
+          file: openProject(JSON.stringify(file)).document.toFile(),
+          absent: new Set(),
+        }
+      },
+      openPart: async (id, wanted) => {
+        const { revision, head, outline, page } = await this.part(id, wanted)
+        return { revision, head, ...partsOf(outline, new Map(page ? [[page.id, page.body]] : [])) }
+      },
+      page: async (id, wanted) => {
+        const { revision, head, page } = await this.part(id, wanted)
+        return page?.id === wanted ? { revision, head, body: page.body } : undefined
       },
       append: async (id, batch) => {
         const done = await this.ask<{ revision: number }>(of(id, '/edits'), 'POST', batch)
@@ -138,6 +160,10 @@ export class SoakLine {
       blob: () => never(),
       listen: (id, revision, head, heard) => this.listen(id, revision, head, heard),
     }
+  }
+
+  private part(id: string, page: string | undefined): Promise<Part> {
+    return this.ask(`/projects/${id}/page${page === undefined ? '' : `?id=${page}`}`)
   }
 
   private listen(id: string, revision: number, head: string, heard: Heard): () => void {

@@ -50,7 +50,7 @@ export class SoakTab {
         store: this.store,
       }
       try {
-        this.session = await ProjectSession.open(project, ports)
+        this.session = await ProjectSession.open(project, undefined, ports)
         return
       } catch {
         await new Promise((resolve) => setTimeout(resolve, 300))

@@ -20,6 +20,7 @@ export class Document extends Tree {
   readonly assets: ReadonlyMap<string, Asset> = new Map()
   readonly tokens: TokenTree = {}
   readonly tokenTable: Tokens = new Tokens({})
+  readonly absent: ReadonlySet<string> = new Set()
   /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
   private journal: string[] = []
   private journalStart = 0
@@ -30,9 +31,14 @@ export class Document extends Tree {
 
   /** @param file checked before, as `openProject` does */
   static fromFile(file: ProjectFile): Document {
+    return Document.fromParts(file, new Set())
+  }
+
+  /** @param absent pages that are in `file` without what is on them */
+  static fromParts(file: ProjectFile, absent: ReadonlySet<string>): Document {
     const doc = new Document()
     const draft = new Draft(doc)
-    draft.become(file)
+    draft.become(file, absent)
     doc.accept(draft)
     return doc
   }
@@ -42,7 +48,7 @@ export class Document extends Tree {
     if (next.base !== this || next.tick !== this.tick)
       throw new Error('this version was made from another document, or from one that has moved on')
     // What seldom changes is not written when it did not: engines take it for constant as long as nobody does.
-    for (const key of ['name', 'views', 'tokens', 'tokenTable'] as const)
+    for (const key of ['name', 'views', 'tokens', 'tokenTable', 'absent'] as const)
       if (this[key] !== next[key]) Object.assign(this, { [key]: next[key] })
     next.pages.writeTo(this.pages as Map<string, Page>)
     next.assets.writeTo(this.assets as Map<string, Asset>)

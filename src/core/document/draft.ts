@@ -1,5 +1,6 @@
 /** A document's next version, made beside it: whatever goes wrong while it is made, the document is as it was. */
 import { inOrder, keyAmong } from './order-keys'
+import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
 import type { Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
@@ -19,6 +20,7 @@ export class Draft extends Tree {
   readonly assets: Overlay<Asset>
   private tokenTree: TokenTree
   private tokenIndex: Tokens
+  absent: ReadonlySet<string>
   /** Where the document stood when this was begun. */
   readonly tick: number
   /** Slots taken from the document's store so far, and those given back to it. */
@@ -36,6 +38,7 @@ export class Draft extends Tree {
     this.assets = new Overlay(base.assets)
     this.tokenTree = base.tokens
     this.tokenIndex = base.tokenTable
+    this.absent = base.absent
     this.tick = base.tick
   }
 
@@ -50,8 +53,8 @@ export class Draft extends Tree {
     return this.tokenIndex
   }
 
-  /** Everything as in `file`, whatever there was. */
-  become(file: ProjectFile) {
+  /** Everything as in `file`, whatever there was. @param absent pages without what is on them */
+  become(file: ProjectFile, absent: ReadonlySet<string> = new Set()) {
     for (const id of [...this.pages.keys()]) this.removePage(id)
     for (const id of [...this.assets.keys()]) this.assets.delete(id)
     this.name = file.name
@@ -61,6 +64,15 @@ export class Draft extends Tree {
     for (const page of inOrder(file.pages)) {
       this.addPage({ ...page, path: freePath(this.pages.values(), safePath(page.path)) })
     }
+    this.absent = absent
+  }
+
+  /** What is on a page that was absent. Its outline stays as it is. */
+  fill(id: string, { sections, aids }: PageBody) {
+    const page = this.pages.get(id)
+    if (!page || !this.absent.has(id)) return
+    this.removePage(id)
+    this.addPage({ ...page, ...(aids ? { aids } : {}), sections })
   }
 
   addPage(page: PageFile) {
@@ -110,6 +122,7 @@ export class Draft extends Tree {
   removePage(id: string) {
     this.drop(this.node(id))
     this.pages.delete(id)
+    if (this.absent.has(id)) this.absent = new Set([...this.absent].filter((other) => other !== id))
   }
 
   /** Puts a node among the children of `parent`, at `order` or, where that is taken, next to it. */

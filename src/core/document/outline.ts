@@ -18,14 +18,12 @@ export function bodyOf(tree: Tree, page: string): PageBody {
   return aids ? { sections, aids } : { sections }
 }
 
-/** @param bodies by page id @throws when a page is not among them */
-export function wholeOf(outline: Outline, bodies: ReadonlyMap<string, PageBody>): ProjectFile {
-  return {
-    ...outline,
-    pages: outline.pages.map((page) => {
-      const body = bodies.get(page.id)
-      if (!body) throw new Error(`there is no body of the page ${page.id}`)
-      return { ...page, ...body }
-    }),
-  }
+/** A project of which some pages may be absent: they are in the file with nothing on them. */
+export type Parts = { file: ProjectFile; absent: ReadonlySet<string> }
+
+/** @param bodies by page id; those of other pages are absent */
+export function partsOf(outline: Outline, bodies: ReadonlyMap<string, PageBody>): Parts {
+  const absent = new Set(outline.pages.map(({ id }) => id).filter((id) => !bodies.has(id)))
+  const pages = outline.pages.map((page) => ({ ...page, ...(bodies.get(page.id) ?? { sections: [] }) }))
+  return { file: { ...outline, pages }, absent }
 }

@@ -32,6 +32,8 @@ export abstract class Tree {
   abstract readonly assets: ReadonlyMap<string, Asset>
   abstract readonly tokens: TokenTree
   abstract readonly tokenTable: Tokens
+  /** Pages of which only the outline is here: nothing is known of what is on them. */
+  abstract readonly absent: ReadonlySet<string>
 
   /** @throws when there is no such node. */
   node(id: string): Node {

@@ -8,6 +8,7 @@ import type { View } from '../document/schema'
 import type { Tree } from '../document/tree'
 import { applyTo } from './apply'
 import { type Edit, EditError } from './edit'
+import { applyPartly } from './partly'
 import { viewEdits } from './views'
 
 /**
@@ -22,6 +23,13 @@ type Taken = Map<string, Uint8Array>
 export function replay(doc: Document, stored: readonly unknown[]) {
   const draft = new Draft(doc)
   for (const edit of stored) applyTo(draft, edit as Edit)
+  doc.accept(draft)
+}
+
+/** As `replay`, to a document of which some pages are absent. @throws Absent, EditError */
+export function replayPartly(doc: Document, stored: readonly unknown[]) {
+  const draft = new Draft(doc)
+  for (const edit of stored) applyPartly(draft, edit as Edit)
   doc.accept(draft)
 }
 

@@ -4,10 +4,12 @@
  */
 import type { Document } from '../document/document'
 import { Draft } from '../document/draft'
+import type { PageBody } from '../document/outline'
 import type { ProjectFile } from '../document/schema'
 import { applyTo } from '../edits/apply'
 import { type Edit, EditError } from '../edits/edit'
 import { type Change, mergeInto } from '../edits/merge'
+import { Absent, applyPartly } from '../edits/partly'
 import { moduleOf } from '../edits/registry'
 import { History, type Step } from './history'
 import { type Lost, type Parked, park } from './parked'
@@ -178,7 +180,9 @@ export class Replica {
     const waiting = new Set(this.pending.flatMap((each) => each.changes))
     const changes: Change[] = []
     for (const edit of batch.edits) {
-      const inverse = applyTo(draft, edit)
+      const inverse = applyPartly(draft, edit)
+      // On a page that is not here: nothing of this copy's is about it.
+      if (!inverse) continue
       meanwhile.applied(inverse)
       foreign.push(edit)
       changes.push({ id: '', edit, inverse })
@@ -242,7 +246,13 @@ export class Replica {
    * @param has keys of the batches that are in it, of those this copy knows: the others are sent again
    * @returns what of this copy's edits does not fit any more
    */
-  become(file: ProjectFile, revision: number, head: string, has: ReadonlySet<string>): Parked[] {
+  become(
+    file: ProjectFile,
+    revision: number,
+    head: string,
+    has: ReadonlySet<string>,
+    absent: ReadonlySet<string> = new Set(),
+  ): Parked[] {
     const again = this.recent
       .filter((batch) => !has.has(batch.key))
       .map(({ key, by, changes }) => ({ key, by, at: this.who.now(), changes, sent: true }))
@@ -250,7 +260,7 @@ export class Replica {
     this.recent = []
     return this.rebase(
       (draft) => {
-        draft.become(file)
+        draft.become(file, absent)
         this.pending = [...again, ...waiting]
         this.revision = revision
         this.head = head
@@ -260,6 +270,11 @@ export class Replica {
       [],
       true,
     )
+  }
+
+  /** What is on a page that was absent, as of the revision that this copy is at. */
+  fill(page: string, body: PageBody) {
+    return this.rebase((draft) => draft.fill(page, body))
   }
 
   /** Keys of all batches that this copy knows of by themselves. */
@@ -299,7 +314,7 @@ export class Replica {
       return parked
     } catch (error) {
       Object.assign(this, { pending, revision, head, recent })
-      throw error instanceof EditError ? new Diverged(error.message) : error
+      throw error instanceof EditError || error instanceof Absent ? new Diverged(error.message) : error
     }
   }
 

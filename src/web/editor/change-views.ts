@@ -10,6 +10,12 @@ let asked = 0
 
 /** Commits `views`, at once or when the user has said so. */
 export function changeViews(editor: Editor, views: View[], label: string, gesture?: string) {
+  const { pages } = editor.session
+  if (!pages.isWhole) {
+    const fail = (error: Error) => editor.session.say(`the other pages cannot be fetched: ${error.message}`)
+    pages.whole().then(() => changeViews(editor, views, label, gesture), fail)
+    return
+  }
   const now = ++asked
   // Only what is asked here: what others change meanwhile stays.
   const edits = viewEdits(editor.doc.views, views)

@@ -7,6 +7,8 @@ import type { Camera } from './camera'
 
 export class DeskState {
   pageId = ''
+  /** A page that is to be shown and is not here yet. */
+  opening: string | undefined
   selection: string[] = []
   /** The sheet that commands and the spec speak of. */
   viewId = ''

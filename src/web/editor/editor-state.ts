@@ -39,7 +39,7 @@ export class Editor extends DeskState {
   ) {
     super()
     this.layouts = new PageLayouts(session.doc)
-    this.pageId = this.doc.pagesInOrder()[0]?.id ?? ''
+    this.pageId = this.firstPage()
     this.viewId = this.doc.views[0].id
     if (desk && this.doc.pages.has(desk.page)) this.arrangeDesk(desk)
     session.subscribe(() => this.documentChanged())
@@ -125,7 +125,27 @@ export class Editor extends DeskState {
     return views.length > 0 ? views : this.doc.viewsOf(page).slice(0, 1)
   }
 
+  /** The first that is here, or the first. */
+  private firstPage(): string {
+    const pages = this.doc.pagesInOrder()
+    return (pages.find(({ id }) => !this.doc.absent.has(id)) ?? pages[0])?.id ?? ''
+  }
+
+  /** Opens a page, as soon as it is here. */
   openPage(id: string) {
+    if (this.doc.absent.has(id)) {
+      this.announce(`Opening ${this.doc.pages.get(id)?.name} …`)
+      this.set({ opening: id })
+      this.session.pages.need(id).then(
+        () => this.opening === id && this.doc.pages.has(id) && this.openPage(id),
+        (error: Error) => {
+          this.set({ opening: undefined })
+          this.session.say(`the page cannot be opened: ${error.message}`)
+        },
+      )
+      return
+    }
+    this.opening = undefined
     this.pageId = id
     this.selection = []
     this.editing = undefined
@@ -159,7 +179,7 @@ export class Editor extends DeskState {
     }
     this.seenDocument = this.session.documentVersion
     if (!this.doc.pages.has(this.pageId)) {
-      this.pageId = this.doc.pagesInOrder()[0]?.id ?? ''
+      this.pageId = this.firstPage()
       this.layouts.clear()
     }
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))

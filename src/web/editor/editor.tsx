@@ -24,6 +24,7 @@ import { ParkedDialog } from './parked-dialog'
 import { recallDesk, rememberDesk } from './remembered'
 import { TopBar } from './top-bar'
 import { EditorContext, useEditor } from './use-editor'
+import { WholeProject } from './whole-project'
 
 export function EditorScreen() {
   const { id = '' } = useParams()
@@ -32,7 +33,7 @@ export function EditorScreen() {
   useEffect(() => {
     let session: ProjectSession | undefined
     let left = false
-    ProjectSession.open(id)
+    ProjectSession.open(id, recallDesk(id)?.page)
       .then(async (opened) => {
         session = opened
         await ensureFonts(opened.doc)
@@ -140,7 +141,11 @@ function Desk() {
         className="fixed inset-x-0 bottom-14 z-50 mx-auto w-[420px]"
       >
         {editor.dialog === 'page' && <PageDialog />}
-        {editor.dialog === 'views' && <ViewsDialog />}
+        {editor.dialog === 'views' && (
+          <WholeProject title="Views of this project">
+            <ViewsDialog />
+          </WholeProject>
+        )}
         {editor.dialog === 'palette' && <Palette />}
         {editor.dialog === 'shortcuts' && <Shortcuts />}
         {editor.dialog === 'settle' && <SettleDialog />}
@@ -149,8 +154,16 @@ function Desk() {
         {editor.dialog === 'areas' && <AreasDialog />}
         {editor.dialog === 'history' && <HistoryDialog />}
         {editor.dialog === 'look' && <LookDialog />}
-        {editor.dialog === 'find' && <FindDialog />}
-        {editor.dialog === 'parked' && <ParkedDialog />}
+        {editor.dialog === 'find' && (
+          <WholeProject title="Find">
+            <FindDialog />
+          </WholeProject>
+        )}
+        {editor.dialog === 'parked' && (
+          <WholeProject title="Set aside">
+            <ParkedDialog />
+          </WholeProject>
+        )}
       </PanelBoundary>
     </div>
   )

@@ -20,15 +20,14 @@ async function make(editor: Editor, name: string, content: () => Promise<[string
     give(name, type, bytes)
   } catch (error) {
     if (!(error instanceof ApiError)) throw error
-    editor.session.say(
-      `${name} was not made: a picture in it cannot be fetched (${error.message}); try again`,
-    )
+    editor.session.say(`${name} was not made: what is in it cannot be fetched (${error.message}); try again`)
   }
 }
 
 export const saveProject = (editor: Editor, name: string) =>
   make(editor, name, async () => {
     const { doc, session } = editor
+    await session.pages.whole()
     return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(doc.assets.values()))]
   })
 

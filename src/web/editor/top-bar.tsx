@@ -12,12 +12,14 @@ import {
 } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import type { Page } from '../../core/document/document'
 import { slug } from '../../core/handoff/names'
 import { api } from '../api'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
+import type { Editor } from './editor-state'
 import { savePicture, saveProject } from './save-file'
 import { useEditor } from './use-editor'
 
@@ -27,6 +29,7 @@ export function TopBar() {
   const editor = useEditor()
   const { session, doc } = editor
   const page = editor.page
+  const opening = editor.opening === undefined ? undefined : doc.pages.get(editor.opening)
   return (
     <header className="rule-b flex h-[46px] flex-none items-center gap-3 px-3.5">
       <Link to="/" className="flex items-center rounded-[3px]" title="All projects" aria-label="All projects">
@@ -43,7 +46,8 @@ export function TopBar() {
           width={260}
           button={
             <>
-              {page?.name ?? 'No page'} <ChevronDown {...ICON} size={14} />
+              {opening ? `Opening ${opening.name} …` : (page?.name ?? 'No page')}{' '}
+              <ChevronDown {...ICON} size={14} />
             </>
           }
         >
@@ -168,6 +172,16 @@ function SavedState() {
   )
 }
 
+/** A page is deleted with what is on it, so that undo brings that back. */
+async function deletePage(editor: Editor, { id, name }: Page) {
+  try {
+    await editor.session.pages.need(id)
+  } catch (error) {
+    return editor.session.say(`“${name}” cannot be deleted now: ${(error as Error).message}`)
+  }
+  editor.commit([{ op: 'page', id, page: null }], `Delete page ${name}`)
+}
+
 function PageMenu({ close }: { close: () => void }) {
   const editor = useEditor()
   const [renaming, setRenaming] = useState<string>()
@@ -216,9 +230,7 @@ function PageMenu({ close }: { close: () => void }) {
                 aria-label={`Delete ${page.name}`}
                 title="Delete the page (undo brings it back)"
                 disabled={pages.length === 1}
-                onClick={() =>
-                  editor.commit([{ op: 'page', id: page.id, page: null }], `Delete page ${page.name}`)
-                }
+                onClick={() => void deletePage(editor, page)}
               >
                 <Trash2 {...ICON} size={14} />
               </button>

@@ -137,6 +137,13 @@ export class Courier {
     }
   }
 
+  /** Brings the replica up to the server, now. @throws ApiError */
+  async bringUp() {
+    const { replica, wire, project } = this
+    const missed = await wire.since(project, replica.revision, replica.head)
+    if (!this.ended) this.receive(missed)
+  }
+
   private async catchUp() {
     if (this.catching) return
     this.catching = true
@@ -166,7 +173,7 @@ export class Courier {
       const has = new Set(known.filter((each) => each.revision <= opened.revision).map((each) => each.key))
       const { revision: before } = replica
       const waiting = replica.pending.length
-      const parked = replica.become(opened.file, opened.revision, opened.head, has)
+      const parked = replica.become(opened.file, opened.revision, opened.head, has, opened.absent)
       const again = replica.pending.length - waiting
       if (again > 0) this.sender.say(setBack(opened.revision, before, again))
       this.sender.moved(true, parked)

@@ -7,9 +7,10 @@ import { Document } from '../../core/document/document'
 import { type Edit, EditError } from '../../core/edits/edit'
 import type { Parked } from '../../core/replica/parked'
 import { type LeftBatch, Replica } from '../../core/replica/replica'
+import { AbsentPages } from './absent-pages'
 import { Courier, type Sender } from './courier'
 import { Keep } from './keep'
-import { rememberHistory } from './kept-history'
+import { keptHistory, rememberHistory } from './kept-history'
 import { leftByOldVersion, notKnown, recoverHistory, watchTabs } from './left-behind'
 import { ParkedEdits } from './parked-edits'
 import { Pictures } from './pictures'
@@ -53,6 +54,7 @@ export class ProjectSession implements Sender {
   notice: string | undefined
   readonly parked: ParkedEdits
   readonly pictures: Pictures
+  readonly pages: AbsentPages
   private readonly courier: Courier
   private readonly writeAhead: WriteAhead
   private readonly listeners = new Set<() => void>()
@@ -71,17 +73,28 @@ export class ProjectSession implements Sender {
     this.parked = new ParkedEdits(id, ports, changed)
     this.pictures = new Pictures(ports.wire, ports.keep, changed)
     this.courier = new Courier(id, replica, ports.wire, this.timers, this.pictures, this)
+    this.pages = new AbsentPages(
+      id,
+      replica,
+      ports.wire,
+      () => this.changed(true),
+      () => this.courier.bringUp(),
+    )
   }
 
   /** @throws ApiError when the project cannot be read */
-  static async open(id: string, given?: Ports): Promise<ProjectSession> {
+  static async open(id: string, page?: string, given?: Ports): Promise<ProjectSession> {
     const ports = given ?? (await browserPorts())
     // The same tab's session of before may still be writing what it leaves.
     await leaving.get(ports.tabs.id)
     const logs = (await ports.keep?.logs(id).catch(() => undefined)) ?? new Map<string, LeftBatch[]>()
-    const { file, revision, head } = await ports.wire.open(id)
+    // What was left may be about any page; so may steps that can be undone.
+    const kept = keptHistory(ports.store, id)
+    const isFresh = logs.size === 0 && !kept?.undos.length && !kept?.redos.length
+    const opened = isFresh ? await ports.wire.openPart(id, page) : await ports.wire.open(id)
+    const { file, absent, revision, head } = opened
     const who = { by: ports.tabs.id, now: Date.now, makeId: () => nanoid(16) }
-    const replica = new Replica(Document.fromFile(file), revision, head, who)
+    const replica = new Replica(Document.fromParts(file, absent), revision, head, who)
     const session = new ProjectSession(id, replica, ports)
     await session.pictures.recover()
     await session.recover(logs.get(ports.tabs.id) ?? [])
@@ -132,6 +145,11 @@ export class ProjectSession implements Sender {
    */
   commit(edits: Edit[], label: string, gesture?: string): boolean {
     if (edits.length === 0) return true
+    if (edits.some((edit) => isAboutAll(edit, this.doc))) {
+      this.say('the other pages are not here yet, and this may be about them; try again in a moment')
+      void this.pages.whole().catch((error: Error) => this.say(error.message))
+      return false
+    }
     try {
       this.replica.commit(edits, label, gesture)
     } catch (error) {
@@ -244,6 +262,7 @@ export class ProjectSession implements Sender {
   }
 
   private async adopt(batches: LeftBatch[], tab: string) {
+    await this.pages.whole()
     const parked = this.replica.adopt(batches)
     this.changed(true)
     await this.keep(parked, tab)
@@ -286,4 +305,12 @@ export class ProjectSession implements Sender {
     this.ended.abort()
     this.timers.end()
   }
+}
+
+/** Whether what an edit takes away may lie on, or be in use on, a page that is not here. */
+function isAboutAll(edit: Edit, doc: Document): boolean {
+  if (doc.absent.size === 0) return false
+  if (edit.op === 'asset') return edit.asset === null
+  if (edit.op === 'page') return edit.page === null && doc.absent.has(edit.id)
+  return edit.op === 'views' && Object.values(edit.change).some((values) => values === null)
 }

@@ -1,8 +1,9 @@
 /** A world for sessions under test: one server, tabs that come and go, and a network between them that fails. */
 import 'fake-indexeddb/auto'
 import { vi } from 'vitest'
-import { PART, partsOf } from '../../core/blobs/blobs'
+import { PART, partsOf as partCount } from '../../core/blobs/blobs'
 import { Document } from '../../core/document/document'
+import { bodyOf, outlineOf, partsOf } from '../../core/document/outline'
 import type { ProjectFile } from '../../core/document/schema'
 import { readEdit, rehearse } from '../../core/edits/apply'
 import { picturesIn } from '../../core/edits/asset'
@@ -39,6 +40,17 @@ export class FakeServer {
 
   constructor(readonly file: ProjectFile) {
     this.doc = Document.fromFile(clone(file))
+  }
+
+  /** Where the project is. */
+  get at() {
+    return { revision: this.log.length, head: this.head }
+  }
+
+  parts(page: string | undefined) {
+    const pages = this.doc.pagesInOrder()
+    const chosen = pages.find((each) => each.id === page) ?? pages[0]
+    return partsOf(outlineOf(this.doc), new Map(chosen ? [[chosen.id, bodyOf(this.doc, chosen.id)]] : []))
   }
 
   get head() {
@@ -87,7 +99,7 @@ export class FakeServer {
 
   private blobState(hash: string) {
     const { bytes, parts } = this.blobs.get(hash)!
-    return { complete: parts.length === partsOf(bytes.length), parts: [...parts] }
+    return { complete: parts.length === partCount(bytes.length), parts: [...parts] }
   }
 
   since(revision: number, head: string): SavedBatch[] {
@@ -132,7 +144,12 @@ export class FakeTab {
       setItem: (key: string, value: string) => void this.stored.set(key, value),
       removeItem: (key: string) => void this.stored.delete(key),
     }
-    this.session = await ProjectSession.open('p', { wire: this.wire(), keep, tabs: this.tabs(), store })
+    this.session = await ProjectSession.open('p', undefined, {
+      wire: this.wire(),
+      keep,
+      tabs: this.tabs(),
+      store,
+    })
     return this.session
   }
 
@@ -178,7 +195,12 @@ export class FakeTab {
     const { server } = this.world
     const ask = <T>(answer: () => T) => this.request(answer)
     return {
-      open: () => ask(() => ({ revision: server.log.length, head: server.head, file: server.doc.toFile() })),
+      open: () => ask(() => ({ ...server.at, file: server.doc.toFile(), absent: new Set<string>() })),
+      openPart: (_, page) => ask(() => ({ ...server.at, ...server.parts(page) })),
+      page: (_, page) =>
+        ask(() =>
+          server.doc.pages.has(page) ? { ...server.at, body: bodyOf(server.doc, page) } : undefined,
+        ),
       append: (_, batch) => {
         const sent = clone(batch)
         return ask(() => server.append(this.id, sent))

@@ -1,12 +1,13 @@
 /** What a session asks of the server, and how it hears from it. */
 import { checkedBefore } from '../../core/document/check'
-import type { ProjectFile } from '../../core/document/schema'
+import { type Outline, type PageBody, type Parts, partsOf } from '../../core/document/outline'
 import type { Edit } from '../../core/edits/edit'
 import type { Parked } from '../../core/replica/parked'
 import type { SavedBatch } from '../../core/replica/replica'
 import { ApiError, api, readBatch } from '../api'
 
-export type OpenedProject = { revision: number; head: string; file: ProjectFile }
+export type OpenedProject = Parts & { revision: number; head: string }
+export type OpenedPage = { revision: number; head: string; body: PageBody }
 export type SentBatch = { base: number; head: string; key: string; at: number; edits: Edit[] }
 
 export type Heard = {
@@ -22,6 +23,10 @@ export type Heard = {
 /** Everything that fails throws an ApiError; status 0: there was no answer. */
 export type Wire = {
   open(id: string): Promise<OpenedProject>
+  /** The outline and one page; one that is not there, or none: the first. */
+  openPart(id: string, page: string | undefined): Promise<OpenedProject>
+  /** What is on a page; undefined when it is gone. */
+  page(id: string, page: string): Promise<OpenedPage | undefined>
   append(id: string, batch: SentBatch): Promise<{ revision: number }>
   since(id: string, revision: number, head: string): Promise<SavedBatch[]>
   known(id: string, keys: string[]): Promise<{ key: string; revision: number }[]>
@@ -42,7 +47,17 @@ export { ApiError }
 export const httpWire: Wire = {
   async open(id) {
     const { revision, head, file } = await api.open(id)
-    return { revision, head, file: checkedBefore(file) }
+    return { revision, head, file: checkedBefore(file), absent: new Set() }
+  },
+  async openPart(id, wanted) {
+    const { revision, head, outline, page } = await api.openPage(id, wanted)
+    const bodies = new Map(page ? [[page.id, page.body as unknown as PageBody]] : [])
+    const { file, absent } = partsOf(outline as unknown as Outline, bodies)
+    return { revision, head, file: checkedBefore(file), absent }
+  },
+  async page(id, wanted) {
+    const { revision, head, page } = await api.openPage(id, wanted)
+    return page?.id === wanted ? { revision, head, body: page.body as unknown as PageBody } : undefined
   },
   append: api.append,
   since: api.since,
