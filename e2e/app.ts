@@ -72,6 +72,7 @@ export type Stored = {
       lattice: { columns: number; gutter: number; container: number | null; margin: number }
     }[]
     pages: StoredPage[]
+    assets: { id: string; name: string; hash: string }[]
     name: string
   }
 }

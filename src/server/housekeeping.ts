@@ -9,6 +9,8 @@ import { thinOut } from './snapshots'
 export type Grace = { uses: number; blobs: number }
 const GRACE: Grace = { uses: 3600, blobs: 86_400 }
 const EVERY = 600_000
+/** How long a log is kept whatever snapshots there are, ms: who was away for less goes on where they were. */
+const LOG_KEPT = 86_400_000
 
 /** Takes away blobs that nothing names. */
 export async function collect(pool: Pool, grace: Grace = GRACE) {
@@ -18,7 +20,11 @@ export async function collect(pool: Pool, grace: Grace = GRACE) {
 
 /** Thins out every project's snapshots, and compacts its log behind the oldest that is kept. */
 export async function compact(pool: Pool, now = Date.now()) {
-  for (const id of await allProjects(pool)) await compactLog(pool, id, await thinOut(pool, id, now))
+  for (const id of await allProjects(pool)) await compactProject(pool, id, now)
+}
+
+export async function compactProject(pool: Pool, id: string, now = Date.now()) {
+  await compactLog(pool, id, await thinOut(pool, id, now), new Date(now - LOG_KEPT))
 }
 
 /** @returns stops it */

@@ -13,6 +13,7 @@ import { noteUses } from './db/blobs.sql'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type Held, HeldDocuments } from './held'
+import { compactProject } from './housekeeping'
 import { onFirstPage } from './on-first-page'
 import { Problem } from './problem'
 import { writeSnapshot } from './snapshots'
@@ -178,7 +179,12 @@ export class Projects {
 
   private appended(id: string, batch: SavedBatch) {
     for (const listener of this.listeners.get(id) ?? []) listener(batch)
-    void this.held.snapshotWhenDue(this.pool, id).catch(() => undefined)
+    void this.snapshotWhenDue(id).catch(() => undefined)
+  }
+
+  /** Those before are thinned out at once: where there is much work they come every few seconds. */
+  private async snapshotWhenDue(id: string) {
+    if (await this.held.snapshotWhenDue(this.pool, id)) await compactProject(this.pool, id)
   }
 
   async duplicate(id: string): Promise<{ id: string }> {

@@ -61,8 +61,12 @@ export class Draft extends Tree {
     this.views = file.views
     this.tokens = file.tokens
     for (const asset of file.assets) this.assets.set(asset.id, asset)
+    const paths = new Set<string>()
     for (const page of inOrder(file.pages)) {
-      this.addPage({ ...page, path: freePath(this.pages.values(), safePath(page.path)) })
+      const safe = safePath(page.path)
+      const path = paths.has(safe) ? freePath(this.pages.values(), safe) : safe
+      paths.add(path)
+      this.placePage({ ...page, path })
     }
     this.absent = absent
   }
@@ -76,12 +80,14 @@ export class Draft extends Tree {
   }
 
   addPage(page: PageFile) {
-    const { sections, ...own } = page
-    const order = keyAmong(this.pagesInOrder(), own.order, own.id)
-    this.pages.set(page.id, { ...own, order })
-    const slot = this.takeSlot()
-    const tree = { ...own, order, kind: 'page', props: {}, children: sections } as const
-    this.addTree(tree, null, slot)
+    this.placePage({ ...page, order: keyAmong(this.pagesInOrder(), page.order, page.id) })
+  }
+
+  /** @param page its key is its own */
+  private placePage({ sections, ...own }: PageFile) {
+    this.pages.set(own.id, own)
+    const tree = { ...own, kind: 'page', props: {}, children: sections } as const
+    this.addTree(tree, null, this.takeSlot())
   }
 
   /** Puts a tree into the store without linking its root into the parent's list. */

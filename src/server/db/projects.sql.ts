@@ -133,8 +133,11 @@ export async function revisionsOf(
 }
 
 /** Forgets what the log holds up to a revision: keys stay, so that nothing is taken twice. */
-export const compactLog = (db: Connection, id: string, upTo: number) =>
-  db.execute("UPDATE edits SET edits = '' WHERE project_id = ? AND revision <= ? AND edits <> ''", [id, upTo])
+export const compactLog = (db: Connection, id: string, upTo: number, before: Date) =>
+  db.execute(
+    "UPDATE edits SET edits = '' WHERE project_id = ? AND revision <= ? AND created_at < ? AND edits <> ''",
+    [id, upTo, before],
+  )
 
 export async function isCompacted(db: Connection, id: string, revision: number): Promise<boolean> {
   const [rows] = await db.execute<RowDataPacket[]>(
