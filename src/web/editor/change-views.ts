@@ -10,12 +10,6 @@ let asked = 0
 
 /** Commits `views`, at once or when the user has said so. */
 export function changeViews(editor: Editor, views: View[], label: string, gesture?: string) {
-  const { pages } = editor.session
-  if (!pages.isWhole) {
-    const fail = (error: Error) => editor.session.say(`the other pages cannot be fetched: ${error.message}`)
-    pages.whole().then(() => changeViews(editor, views, label, gesture), fail)
-    return
-  }
   const now = ++asked
   // Only what is asked here: what others change meanwhile stays.
   const edits = viewEdits(editor.doc.views, views)
@@ -27,7 +21,12 @@ export function changeViews(editor: Editor, views: View[], label: string, gestur
   const before = new Map(editor.doc.views.map((view) => [view.id, view]))
   const tight = views.some((view) => before.has(view.id) && growsTight(before.get(view.id)!, view))
   if (!tight) return commit()
-  askLayout({ ask: 'misfits', file: editor.doc.toFile(), views }).then(
+  const misfitting = async () => {
+    // On every page, those too that are not open.
+    await editor.session.pages.whole()
+    return askLayout({ ask: 'misfits', file: editor.doc.toFile(), views })
+  }
+  misfitting().then(
     (misfits) => {
       if (now !== asked) return
       if (misfits.length === 0) commit()
