@@ -88,3 +88,17 @@ test('what an earlier version kept, with its picture inside, is sent as it is no
   await saved(tab)
   expect(world.server.blobs.get(hashOf(bytes))!.bytes).toEqual(bytes)
 })
+
+test('a picture that the browser has no room for is not said to be kept', async () => {
+  const tab = await settled(world.tab())
+  world.keep!.keepBlob = async () => {
+    throw new DOMException('full', 'QuotaExceededError')
+  }
+  tab.fates.push(...Array.from({ length: 30 }, () => 'lost' as const))
+  tab.session.commit([await add(tab, picture(10, 4))], 'Picture')
+  await vi.advanceTimersByTimeAsync(3000)
+  expect(tab.session.saveState).toMatchObject({ kind: 'unkept', detail: expect.stringContaining('no room') })
+  tab.fates.length = 0
+  await saved(tab)
+  expect(world.server.doc.assets.has('pic')).toBe(true)
+})

@@ -6,6 +6,7 @@ import { type BlobName, type Blobs, nameOf, PART, partsOf } from '../../core/blo
 import type { Asset } from '../../core/document/schema'
 import { picturesIn } from '../../core/edits/asset'
 import type { Edit } from '../../core/edits/edit'
+import type { PendingBatch } from '../../core/replica/replica'
 import type { Keep } from './keep'
 import { ApiError, type Wire } from './wire'
 
@@ -23,6 +24,8 @@ function showFromHere(hash: string, { bytes, type }: Held) {
 
 export class Pictures {
   private readonly held = new Map<string, Held>()
+  /** Those that this browser could not keep: they would go with the tab. */
+  private readonly unkept = new Set<string>()
   /** Of what is being sent just now, 0 … 1. */
   progress: number | undefined
 
@@ -38,8 +41,20 @@ export class Pictures {
     const held = { bytes, type }
     this.held.set(name.hash, held)
     showFromHere(name.hash, held)
-    await this.keep?.keepBlob(name.hash, bytes, type).catch(() => undefined)
+    try {
+      if (!this.keep) throw new Error('no store')
+      await this.keep.keepBlob(name.hash, bytes, type)
+    } catch {
+      this.unkept.add(name.hash)
+    }
     return name
+  }
+
+  /** Whether this browser keeps all that some batches name, as far as the server does not have it yet. */
+  keeps(batches: readonly PendingBatch[]): boolean {
+    if (this.unkept.size === 0) return true
+    const edits = batches.flatMap((batch) => batch.changes.map((change) => change.edit))
+    return picturesIn(edits).every(({ asset }) => !this.unkept.has(asset.hash))
   }
 
   /** Those that were kept before and are not known to have arrived. */
@@ -69,6 +84,7 @@ export class Pictures {
   arrived(edits: readonly Edit[]) {
     for (const { asset } of picturesIn(edits)) {
       this.held.delete(asset.hash)
+      this.unkept.delete(asset.hash)
       void this.keep?.dropBlob(asset.hash).catch(() => undefined)
     }
   }

@@ -133,6 +133,8 @@ export class ProjectSession implements Sender {
     if (pending.length === 0) return { kind: 'saved' }
     if (trouble === undefined) return { kind: 'saving', progress: this.pictures.progress }
     if (fault !== undefined) return { kind: 'unkept', detail: `${fault}, and ${trouble}` }
+    if (!this.pictures.keeps(pending))
+      return { kind: 'unkept', detail: `this browser has no room for a picture of yours, and ${trouble}` }
     if (!this.writeAhead.holds(pending)) return { kind: 'saving' }
     return { kind: 'waiting', detail: trouble }
   }
