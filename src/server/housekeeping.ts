@@ -20,11 +20,10 @@ export async function collect(pool: Pool, grace: Grace = GRACE) {
 
 /** Thins out every project's snapshots, and compacts its log behind the oldest that is kept. */
 export async function compact(pool: Pool, now = Date.now()) {
-  for (const id of await allProjects(pool)) await compactProject(pool, id, now)
-}
-
-export async function compactProject(pool: Pool, id: string, now = Date.now()) {
-  await compactLog(pool, id, await thinOut(pool, id, now), new Date(now - LOG_KEPT))
+  for (const id of await allProjects(pool)) {
+    const oldest = await thinOut(pool, id, now)
+    await compactLog(pool, id, oldest, new Date(now - LOG_KEPT))
+  }
 }
 
 /** @returns stops it */

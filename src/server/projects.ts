@@ -13,10 +13,9 @@ import { noteUses } from './db/blobs.sql'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type Held, HeldDocuments } from './held'
-import { compactProject } from './housekeeping'
 import { onFirstPage } from './on-first-page'
 import { Problem } from './problem'
-import { writeSnapshot } from './snapshots'
+import { thinOut, writeSnapshot } from './snapshots'
 
 /** A project as of a revision; `head`: the key of the batch that made it, or ''. */
 export type ReadProject = { id: string; name: string; revision: number; head: string; file: ProjectFile }
@@ -184,7 +183,7 @@ export class Projects {
 
   /** Those before are thinned out at once: where there is much work they come every few seconds. */
   private async snapshotWhenDue(id: string) {
-    if (await this.held.snapshotWhenDue(this.pool, id)) await compactProject(this.pool, id)
+    if (await this.held.snapshotWhenDue(this.pool, id)) await thinOut(this.pool, id, Date.now())
   }
 
   async duplicate(id: string): Promise<{ id: string }> {
