@@ -1,5 +1,5 @@
 /** What lies apart from the document: pages that are not open, and pictures. */
-import { expect, newProject, row, saved, stored, test } from './app'
+import { expect, newProject, row, SPEAKING, saved, stored, test } from './app'
 
 const asked = (urls: string[]) =>
   urls.filter((url) => /\/projects\/[^/]+\/page/.test(url)).map((url) => url.replace(/.*\/page/, ''))
@@ -8,11 +8,16 @@ test('a project opens with one page; another comes when it is opened, found in, 
   page,
   app,
 }) => {
-  const url = await newProject(page.request, app)
+  const made: string[] = []
+  const another = async () => {
+    made.push(await newProject(page.request, app))
+    await page.goto(app.address)
+    await page.goto(made.at(-1)!)
+    await page.locator('[data-sheet] [data-node]').first().waitFor()
+  }
   const urls: string[] = []
   page.on('request', (request) => urls.push(request.url()))
-  await page.goto(url)
-  await page.locator('[data-sheet] [data-node]').first().waitFor()
+  await another()
   expect(asked(urls)).toEqual([''])
 
   await page.getByRole('button', { name: /^Page: Home/ }).click()
@@ -21,9 +26,7 @@ test('a project opens with one page; another comes when it is opened, found in, 
   expect(asked(urls)).toEqual(['', '?id=page-catalogue'])
 
   // Somebody new: words of a page that is not open are found.
-  await page.goto(app.address)
-  await page.goto(await newProject(page.request, app))
-  await page.locator('[data-sheet] [data-node]').first().waitFor()
+  await another()
   await page.keyboard.press('Control+f')
   await page.getByRole('textbox', { name: 'Find' }).fill('under glass')
   await page
@@ -33,9 +36,7 @@ test('a project opens with one page; another comes when it is opened, found in, 
   await expect(page.locator('[data-sheet]').first()).toContainText('Under glass')
 
   // And deleted before it was ever seen, it comes back with everything on it.
-  await page.goto(app.address)
-  await page.goto(await newProject(page.request, app))
-  await page.locator('[data-sheet] [data-node]').first().waitFor()
+  await another()
   const before = await stored(page)
   await page.getByRole('button', { name: /^Page: Home/ }).click()
   await page.getByRole('button', { name: 'Delete Catalogue' }).click()
@@ -45,6 +46,8 @@ test('a project opens with one page; another comes when it is opened, found in, 
   await page.keyboard.press('Control+z')
   await expect(page.locator('[data-saved]')).toHaveAttribute('data-saved', 'saved')
   await expect.poll(async () => (await stored(page)).pages).toEqual(before.pages)
+  for (const url of made)
+    await page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
 })
 
 const SVG =

@@ -15,17 +15,25 @@ const DATABASE = 'just_lattice'
 const USER = 'just_lattice'
 const PID_FILE = 'mariadb.pid'
 
-/** A loopback port nobody listens on. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.on('error', reject)
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => resolve(port))
-    })
-  })
+/** Loopback ports nobody listens on, each another one. */
+export async function freePorts(count: number): Promise<number[]> {
+  const probes = Array.from({ length: count }, () => createServer())
+  await Promise.all(
+    probes.map(
+      (probe) =>
+        new Promise<void>((resolve, reject) => {
+          probe.on('error', reject)
+          probe.listen(0, '127.0.0.1', resolve)
+        }),
+    ),
+  )
+  const ports = probes.map((probe) => (probe.address() as { port: number }).port)
+  await Promise.all(probes.map((probe) => new Promise((resolve) => probe.close(resolve))))
+  return ports
 }
+
+/** A loopback port nobody listens on. */
+export const freePort = async (): Promise<number> => (await freePorts(1))[0]
 
 /**
  * `more`: arguments of the server besides ours; `user`: whom it runs as, whose the folder becomes; `rest`: how long one that

@@ -276,7 +276,7 @@ test('pages carry a policy that allows no code from strings', async () => {
   // Whatever stands behind the API is a page; the API is none.
   const api = await fetch(`${running.base}/health`)
   expect(api.headers.get('content-security-policy')).toContain("default-src 'none'")
-  const response = await fetch(running.base.replace('/api', '/projects/any'))
+  const response = await fetch(running.base.replace('/api', '/fonts/hanken-grotesk-latin-wght-normal.woff2'))
   expect(response.headers.get('content-security-policy')).toContain("script-src 'self' 'wasm-unsafe-eval'")
   expect(response.headers.get('content-security-policy')).not.toContain("'unsafe-eval'")
 })

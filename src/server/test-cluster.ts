@@ -3,7 +3,7 @@ import { chmod, mkdir, readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
 import type { DatabaseAddress } from './db/pool'
-import { freePort, type MariaDb, startMariaDb } from './mariadb'
+import { freePorts, type MariaDb, startMariaDb } from './mariadb'
 
 export type Cluster = {
   addresses: DatabaseAddress[]
@@ -22,16 +22,18 @@ export async function startCluster(folder: string, count = 3): Promise<Cluster> 
   // Others than who makes it have to get in.
   await chmod(folder, 0o755)
   // All nodes have one password: what the first has goes to the others when they join.
-  const groups = await Promise.all(Array.from({ length: count }, () => freePort()))
+  // All at once: one that is found free later might be one of these.
+  const ports = await freePorts(4 * count)
+  const groups = ports.slice(0, count)
   const nodes: MariaDb[] = []
   for (let i = 0; i < count; i++) {
     const own = join(folder, `node-${i}`)
     await mkdir(own, { recursive: true })
     await writeFile(join(own, 'database-password'), 'of-the-cluster', { mode: 0o600 })
-    const [state, transfer] = [await freePort(), await freePort()]
-    const members = groups.map((port) => `127.0.0.1:${port}`).join(',')
+    const [port, state, transfer] = [1, 2, 3].map((kind) => ports[kind * count + i])
+    const members = groups.map((group) => `127.0.0.1:${group}`).join(',')
     nodes.push(
-      await startMariaDb(own, undefined, {
+      await startMariaDb(own, port, {
         user: USER,
         // The others have noticed by then: one that is back sooner would be taken for two.
         rest: 9000,
