@@ -151,23 +151,26 @@ function SavedState() {
     unkept: 'Not saved, not kept',
   }[kind]
   return (
-    <span
-      role="status"
-      data-saved={kind}
-      className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-[3px] bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
-      title={
-        kind === 'waiting'
-          ? `${sentence(detail)} Your changes are safe here and go out as soon as it answers.`
-          : kind === 'unkept'
-            ? `${sentence(detail)} Leave this tab open until they are saved, or hand off the project file.`
-            : undefined
-      }
-    >
-      <i
-        aria-hidden
-        className={`size-[7px] flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`}
-      />
-      {words}
+    // As wide as its longest words: what stands beside it does not move when they change.
+    <span className="flex w-[158px] flex-none justify-end">
+      <span
+        role="status"
+        data-saved={kind}
+        className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-[3px] bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
+        title={
+          kind === 'waiting'
+            ? `${sentence(detail)} Your changes are safe here and go out as soon as it answers.`
+            : kind === 'unkept'
+              ? `${sentence(detail)} Leave this tab open until they are saved, or hand off the project file.`
+              : undefined
+        }
+      >
+        <i
+          aria-hidden
+          className={`size-[7px] flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`}
+        />
+        {words}
+      </span>
     </span>
   )
 }
