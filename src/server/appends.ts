@@ -28,11 +28,9 @@ type Verdict = { outcome: Outcome<Done>; written?: Written }
 
 /** Most batches in one transaction. */
 const MOST = 64
-/** So long after a transaction was begun the next one is, ms: much less than anybody notices. */
-const APART = 3
 
 export class Appends {
-  private readonly together = new Together<Job, Done>((jobs) => this.group(jobs), MOST, APART)
+  private readonly together = new Together<Job, Done>((jobs) => this.group(jobs), MOST)
 
   constructor(
     private readonly pool: Pool,

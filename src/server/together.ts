@@ -8,16 +8,14 @@ type Waiting<J, R> = { job: J; resolve: (value: R) => void; reject: (error: unkn
 export class Together<J, R> {
   private waiting: Waiting<J, R>[] = []
   private running = false
-  private begun = 0
 
   /**
    * @param work does a group, in the order in which its jobs came; throws when all of it failed
-   * @param most jobs in a group @param apart how long after a group was begun the next one is, at the earliest, ms
+   * @param most jobs in a group
    */
   constructor(
     private readonly work: (jobs: readonly J[]) => Promise<readonly Outcome<R>[]>,
     private readonly most: number,
-    private readonly apart: number,
   ) {}
 
   add(job: J): Promise<R> {
@@ -30,18 +28,11 @@ export class Together<J, R> {
   private async run() {
     this.running = true
     while (this.waiting.length > 0) {
-      await this.gather()
+      // What has arrived already, and is only waiting to be read, comes along.
+      await new Promise((resolve) => setImmediate(resolve))
       await this.group(this.waiting.splice(0, this.most))
     }
     this.running = false
-  }
-
-  /** What has arrived already, and is only waiting to be read, comes along; so does what comes right after the group before. */
-  private async gather() {
-    await new Promise((resolve) => setImmediate(resolve))
-    const rest = this.begun + this.apart - performance.now()
-    if (rest > 0) await new Promise((resolve) => setTimeout(resolve, rest))
-    this.begun = performance.now()
   }
 
   private async group(group: Waiting<J, R>[]) {
