@@ -233,6 +233,7 @@ async function settingAside(browser: Browser, address: string) {
   await late.locator('[data-saved=saved]').waitFor()
   await late.getByRole('treeitem', { name: 'Footer', exact: true }).click()
   await late.getByRole('button', { name: '1 set aside' }).click()
+  await late.locator('[data-parked]').waitFor()
   await late.screenshot({ path: join(OUT, 'set-aside.png') })
 }
 

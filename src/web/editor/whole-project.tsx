@@ -3,12 +3,20 @@ import { type ReactNode, useEffect, useState } from 'react'
 import { Dialog } from '../parts/dialog'
 import { useEditor } from './use-editor'
 
+/** What is here so soon needs no words, ms. */
+const SOON = 250
+
 /** Shows `children` once every page is here; until then how far that is, and a way to leave it. */
 export function WholeProject({ title, children }: { title: string; children: ReactNode }) {
   const editor = useEditor()
   const { pages } = editor.session
   const [share, setShare] = useState(0)
   const [problem, setProblem] = useState<string>()
+  const [shown, setShown] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setShown(true), SOON)
+    return () => clearTimeout(timer)
+  }, [])
   useEffect(() => {
     pages.whole(setShare).then(
       () => editor.changed(),
@@ -16,6 +24,7 @@ export function WholeProject({ title, children }: { title: string; children: Rea
     )
   }, [pages, editor])
   if (pages.isWhole) return children
+  if (!shown && problem === undefined) return null
   return (
     <Dialog title={title} onClose={() => editor.set({ dialog: undefined })} width={420}>
       {problem === undefined ? (
