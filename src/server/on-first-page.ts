@@ -1,3 +1,4 @@
+/** Which pictures a cover needs. */
 import type { Asset } from '../core/document/schema'
 import type { Tree } from '../core/document/tree'
 
