@@ -50,6 +50,18 @@ test('a project opens with one page; another comes when it is opened, found in, 
     await page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
 })
 
+test('the page that is open is deleted by somebody else: another is fetched and shown, never an empty one', async ({
+  desk,
+}) => {
+  const id = desk.url().split('/').pop()
+  const home = (await stored(desk)).pages[0].id
+  const batch = { base: 0, head: '', key: 'gone', at: 1, edits: [{ op: 'page', id: home, page: null }] }
+  const url = new URL(`/api/projects/${id}/edits`, desk.url()).href
+  expect((await desk.request.post(url, { data: batch, headers: SPEAKING })).ok()).toBe(true)
+  await expect(desk.getByRole('button', { name: 'Page: Catalogue' })).toBeVisible()
+  await expect(desk.locator('[data-sheet]').first()).toContainText('All seed, by the month you sow it')
+})
+
 const SVG =
   '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40" onload="window.harmed=1"><rect width="60" height="40" fill="#1f4d3a"/></svg>'
 

@@ -41,7 +41,7 @@ export class Editor extends DeskState {
     this.layouts = new PageLayouts(session.doc)
     this.pageId = this.firstPage()
     this.viewId = this.doc.views[0].id
-    if (desk && this.doc.pages.has(desk.page)) this.arrangeDesk(desk)
+    if (desk && this.doc.pages.has(desk.page) && !this.doc.absent.has(desk.page)) this.arrangeDesk(desk)
     session.subscribe(() => this.documentChanged())
     this.documentChanged()
   }
@@ -179,8 +179,11 @@ export class Editor extends DeskState {
     }
     this.seenDocument = this.session.documentVersion
     if (!this.doc.pages.has(this.pageId)) {
-      this.pageId = this.firstPage()
+      // Deleted by somebody: one that is here, or the first as soon as it is.
+      const next = this.firstPage()
+      this.pageId = this.doc.absent.has(next) ? '' : next
       this.layouts.clear()
+      if (this.pageId === '' && next !== '' && this.opening === undefined) this.openPage(next)
     }
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined

@@ -110,3 +110,21 @@ test('with steps to undo, a reload brings all pages: a step may be about any', a
   one.session.undo()
   expect(one.session.doc.node('a-1').props.paddingTop).toBeUndefined()
 })
+
+test('nothing is put on a page that is not here', async () => {
+  const one = await settled(world.tab())
+  const tree = { id: 'new', kind: 'section' as const, name: 'New', order: 'a9', props: {} }
+  const insert = () => one.session.commit([{ op: 'insert', parent: 'page1', tree }], 'Insert')
+  const guide = {
+    kind: 'guide' as const,
+    id: 'g',
+    view: one.session.doc.views[0].id,
+    axis: 'x' as const,
+    at: 4,
+  }
+  expect(insert()).toBe(false)
+  expect(one.session.commit([{ op: 'aid', page: 'page1', id: 'g', aid: guide }], 'Guide')).toBe(false)
+  await rest()
+  expect(insert()).toBe(true)
+  expect(one.session.doc.node('page1').children).toEqual(['a-1', 'b-1', 'c-1', 'new'])
+})

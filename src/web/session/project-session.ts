@@ -147,7 +147,7 @@ export class ProjectSession implements Sender {
    */
   commit(edits: Edit[], label: string, gesture?: string): boolean {
     if (edits.length === 0) return true
-    if (edits.some((edit) => isAboutAll(edit, this.doc))) {
+    if (edits.some((edit) => needsAbsent(edit, this.doc))) {
       this.say('the other pages are not here yet, and this may be about them; try again in a moment')
       void this.pages.whole().catch((error: Error) => this.say(error.message))
       return false
@@ -309,10 +309,14 @@ export class ProjectSession implements Sender {
   }
 }
 
-/** Whether what an edit takes away may lie on, or be in use on, a page that is not here. */
-function isAboutAll(edit: Edit, doc: Document): boolean {
-  if (doc.absent.size === 0) return false
+/** Whether an edit is about a page that is not here, or takes away what one may hold or use. */
+function needsAbsent(edit: Edit, doc: Document): boolean {
+  const { absent } = doc
+  if (absent.size === 0) return false
+  if (edit.op === 'insert') return absent.has(edit.parent)
+  if (edit.op === 'move') return absent.has(edit.parent)
+  if (edit.op === 'aid') return absent.has(edit.page)
   if (edit.op === 'asset') return edit.asset === null
-  if (edit.op === 'page') return edit.page === null && doc.absent.has(edit.id)
+  if (edit.op === 'page') return edit.page === null && absent.has(edit.id)
   return edit.op === 'views' && Object.values(edit.change).some((values) => values === null)
 }
