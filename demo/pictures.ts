@@ -1,16 +1,7 @@
 /** Draws the demo's pictures: leaves, pods, packets, a glasshouse. Plain SVG from a seeded generator. */
-type Picture = { name: string; width: number; height: number; svg: string }
+import { randomFrom } from '../src/cli/random'
 
-/** Mulberry32: small, seeded, the same everywhere. */
-function random(seed: number) {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
+type Picture = { name: string; width: number; height: number; svg: string }
 
 const INKS = ['#1f4d3a', '#2f6b4f', '#8fae7c', '#dba53a', '#e9c67a', '#b5532d']
 const r = (value: number) => Math.round(value * 10) / 10
@@ -30,7 +21,7 @@ function leaves(
   width = 1200,
   height = 960,
 ): Picture {
-  const next = random(seed)
+  const next = randomFrom(seed)
   let body = ''
   for (let i = 0; i < count; i++) {
     const length = 160 + next() * 260
@@ -46,7 +37,7 @@ function picture(name: string, width: number, height: number, ground: string, bo
 }
 
 function pods(name: string, seed: number, ground: string, ink: string): Picture {
-  const next = random(seed)
+  const next = randomFrom(seed)
   const width = 960
   const height = 720
   let body = ''
@@ -61,7 +52,7 @@ function pods(name: string, seed: number, ground: string, ink: string): Picture 
 }
 
 function packets(name: string, seed: number, ground: string): Picture {
-  const next = random(seed)
+  const next = randomFrom(seed)
   const width = 960
   const height = 720
   let body = ''
@@ -84,7 +75,7 @@ function glasshouse(name: string): Picture {
     body += `<path d="M${220 + i * 100} 700V${r(i <= 5 ? 360 - i * 44 : 140 + (i - 5) * 44)}" stroke="#2f6b4f" stroke-width="8"/>`
   body +=
     '<path d="M220 360H1220M220 530H1220M220 700V360L720 140L1220 360V700Z" fill="none" stroke="#1f4d3a" stroke-width="12"/>'
-  const next = random(31)
+  const next = randomFrom(31)
   for (let i = 0; i < 26; i++) {
     const length = 70 + next() * 110
     body += `<g transform="translate(${r(260 + next() * 920)} 700) rotate(${r(-120 + next() * 60)})">${leaf(length, length * 0.3, INKS[Math.floor(next() * 4)])}</g>`

@@ -9,8 +9,8 @@ import { afterEach, describe, expect, test } from 'vitest'
 import { createApp, listen } from './app'
 import { migrate } from './db/migrate'
 import { type DatabaseAddress, openPool } from './db/pool'
+import { startCluster } from './galera'
 import { startMariaDb } from './mariadb'
-import { startCluster } from './test-cluster'
 
 const HEADERS = { 'Content-Type': 'application/json', 'X-Just-Lattice': 'tab' }
 const endings: (() => unknown)[] = []

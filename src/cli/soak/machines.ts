@@ -5,8 +5,8 @@ import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { DatabaseAddress } from '../../server/db/pool'
+import { startCluster } from '../../server/galera'
 import { freePort, startMariaDb } from '../../server/mariadb'
-import { startCluster } from '../../server/test-cluster'
 
 const LOADER = fileURLToPath(new URL('../../../node_modules/tsx/dist/loader.mjs', import.meta.url))
 const MAIN = fileURLToPath(new URL('../main.ts', import.meta.url))

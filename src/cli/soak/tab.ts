@@ -2,7 +2,7 @@
 import type { Document, Node } from '../../core/document/document'
 import type { Edit } from '../../core/edits/edit'
 import type { Keep } from '../../web/session/keep'
-import type { Neighbourhood } from '../../web/session/neighbourhood'
+import { deadly, type Neighbourhood } from '../../web/session/neighbourhood'
 import { ProjectSession } from '../../web/session/project-session'
 import type { Figures } from './line'
 import { SoakLine } from './line'
@@ -117,18 +117,4 @@ export class SoakTab {
     this.session.commit([{ op: 'asset', id, asset }], 'Picture')
     return []
   }
-}
-
-/** The store as a tab uses it; a killed one writes nothing more. */
-function deadly(keep: Keep, line: SoakLine): Keep {
-  return new Proxy(keep, {
-    get: (target, name) => {
-      const own = Reflect.get(target, name) as unknown
-      if (typeof own !== 'function') return own
-      return (...args: unknown[]) =>
-        line.dead
-          ? new Promise(() => undefined)
-          : (own as (...args: unknown[]) => unknown).apply(target, args)
-    },
-  })
 }

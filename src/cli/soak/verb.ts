@@ -10,6 +10,7 @@ import { isDeepStrictEqual } from 'node:util'
 import { starterProject } from '../../core/shelf/starter'
 import { Keep } from '../../web/session/keep'
 import { Neighbourhood } from '../../web/session/neighbourhood'
+import { randomFrom } from '../random'
 import { numberOption, Refusal, readArgs } from '../refusal'
 import { buildWeb } from '../serve'
 import { type Figures, noFigures } from './line'
@@ -55,17 +56,6 @@ export async function soak(args: string[]): Promise<number> {
 /** Whatever order their keys are in, which is nobody's business. */
 const allEqual = (files: readonly unknown[]) =>
   files.every((file) => isDeepStrictEqual(JSON.parse(JSON.stringify(file)), files[files.length - 1]))
-
-/** Mulberry32: small, seeded. What is killed when still depends on the machine. */
-function randomFrom(seed: number) {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 class Soak {
   private readonly figures: Figures = noFigures()

@@ -1,4 +1,5 @@
 /** Tabs of one browser without a browser, for tests: which of them are there, and who goes on with what one leaves. */
+import type { Keep } from './keep'
 import type { Tabs } from './tabs'
 
 type Waiting = { other: string; tab: string; then: () => Promise<void>; signal: AbortSignal }
@@ -54,4 +55,16 @@ export class Neighbourhood {
     await next.then()
     await this.passOn(gone)
   }
+}
+
+/** The store as a tab uses it; a killed one writes nothing more. */
+export function deadly(keep: Keep, tab: { dead: boolean }): Keep {
+  return new Proxy(keep, {
+    get: (target, name) => {
+      const own = Reflect.get(target, name) as unknown
+      if (typeof own !== 'function') return own
+      return (...args: unknown[]) =>
+        tab.dead ? new Promise(() => undefined) : (own as (...args: unknown[]) => unknown).apply(target, args)
+    },
+  })
 }

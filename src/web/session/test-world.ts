@@ -12,7 +12,7 @@ import type { Parked } from '../../core/replica/parked'
 import type { SavedBatch } from '../../core/replica/replica'
 import { starterProject } from '../../core/shelf/starter'
 import { Keep } from './keep'
-import { Neighbourhood } from './neighbourhood'
+import { deadly, Neighbourhood } from './neighbourhood'
 import { ProjectSession } from './project-session'
 import type { Tabs } from './tabs'
 import { ApiError, type Heard, type SentBatch, type Wire } from './wire'
@@ -258,18 +258,6 @@ export class FakeTab {
       server.streams.delete(stream)
     }
   }
-}
-
-/** The store as a tab uses it; a killed one writes nothing more. */
-function deadly(keep: Keep, tab: FakeTab): Keep {
-  return new Proxy(keep, {
-    get: (target, name) => {
-      const own = target[name as keyof Keep] as unknown
-      if (typeof own !== 'function') return own
-      return (...args: unknown[]) =>
-        tab.dead ? new Promise(() => undefined) : (own as (...args: unknown[]) => unknown).apply(target, args)
-    },
-  })
 }
 
 export class World {

@@ -1,4 +1,4 @@
-/** A Galera cluster on loopback, for tests: every node a MariaDB of its own that holds everything. */
+/** A Galera cluster on loopback, for tests and soaking: every node a MariaDB of its own that holds everything. */
 import { chmod, mkdir, readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import mysql, { type RowDataPacket } from 'mysql2/promise'
