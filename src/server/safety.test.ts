@@ -5,9 +5,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { hostileEdit, nested } from '../core/edits/hostile-edits'
-import { starterProject } from '../core/shelf/starter'
 import { createApp, listen } from './app'
-import { bringUp } from './db/bring-up'
 import { Projects } from './projects'
 import { section, type TestServer, testServer } from './test-server'
 
@@ -337,69 +335,5 @@ describe('the log', () => {
         revision: 1,
       })
     expect((await running.ask(`/projects/${id}/edits?since=x`)).status).toBe(400)
-  })
-
-  test('that the version before made opens as it was', async () => {
-    const file = starterProject('Before', 'home')
-    file.pages[0].path = '/'
-    file.pages.push({
-      id: 'old',
-      name: 'Old',
-      path: '/old//page/',
-      order: 'not a key',
-      views: [],
-      sections: [],
-    })
-    const [desktop, mobile] = file.views
-    const { pool } = running
-    await pool.query("INSERT INTO projects (id, name, revision, head) VALUES (?, ?, 3, 'k2')", [
-      'before',
-      'Before',
-    ])
-    await pool.query('INSERT INTO snapshots (project_id, revision, document) VALUES (?, 0, ?)', [
-      'before',
-      JSON.stringify({ ...file, version: 1 }),
-    ])
-    const tablet = { ...mobile, id: 'tablet', name: 'Tablet', width: 834, breakpoint: 1000 }
-    const areas = ['a00', 'a01', 'a02'].map((order, i) => ({
-      id: `n${i}`,
-      kind: 'box',
-      name: `N${i}`,
-      order,
-      props: {},
-    }))
-    const batches = [
-      [{ op: 'views', views: [desktop, tablet, { ...mobile, fold: 777 }] }],
-      [{ op: 'insert', parent: 'home', tree: { ...section('s'), children: areas } }],
-      [
-        { op: 'set', node: 'n1', view: 'tablet', props: { hidden: true } },
-        { op: 'set', node: 'n0', props: { link: 'javascript:alert(1)', tag: 'a' } },
-      ],
-    ]
-    for (const [i, edits] of batches.entries())
-      await pool.query('INSERT INTO edits (project_id, revision, batch_key, edits) VALUES (?, ?, ?, ?)', [
-        'before',
-        i + 1,
-        `k${i}`,
-        JSON.stringify(edits),
-      ])
-    await bringUp(pool)
-    const opened = await running.fileOf('before')
-    expect(opened.views.map((view) => [view.id, view.fold])).toEqual([
-      ['desktop', desktop.fold],
-      ['tablet', mobile.fold],
-      ['mobile', 777],
-    ])
-    expect(opened.pages.map((page) => page.path)).toEqual(['/', '/old/page'])
-    const [s] = opened.pages[0].sections
-    expect(s.children?.map((child) => [child.id, child.props.link, child.overrides])).toEqual([
-      ['n0', '#', undefined],
-      ['n1', undefined, { tablet: { hidden: true } }],
-      ['n2', undefined, undefined],
-    ])
-    // And goes on from there, between the areas too.
-    expect(
-      (await running.append('before', 'next', 3, [{ op: 'meta', node: 'n2', name: 'Third' }])).status,
-    ).toBe(200)
   })
 })

@@ -7,9 +7,12 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { hashOf } from '../../core/blobs/blobs'
 import type { ProjectFile } from '../../core/document/schema'
 import { EDITS_VERSION } from '../../core/edits/stored'
+import { starterProject } from '../../core/shelf/starter'
 import { freePort, type MariaDb, startMariaDb } from '../mariadb'
 import { Projects } from '../projects'
 import { readSnapshot } from '../snapshots'
+import { section, testServer } from '../test-server'
+import { bringUp } from './bring-up'
 import { migrate } from './migrate'
 import { openPool } from './pool'
 
@@ -114,3 +117,69 @@ async function everythingIsOfToday(projects: Projects, seen: Seen) {
   expect(file.assets).toMatchObject([{ name: 'Door' }])
   expect((await projects.blobs.read(file.assets)).size).toBe(1)
 }
+
+test('an order key that is none, a path that is none, a link that would run: mended, and gone on from', async () => {
+  const running = await testServer()
+  const file = starterProject('Before', 'home')
+  file.pages[0].path = '/'
+  file.pages.push({
+    id: 'old',
+    name: 'Old',
+    path: '/old//page/',
+    order: 'not a key',
+    views: [],
+    sections: [],
+  })
+  const [desktop, mobile] = file.views
+  const { pool } = running
+  await pool.query("INSERT INTO projects (id, name, revision, head) VALUES (?, ?, 3, 'k2')", [
+    'before',
+    'Before',
+  ])
+  await pool.query('INSERT INTO snapshots (project_id, revision, document) VALUES (?, 0, ?)', [
+    'before',
+    JSON.stringify({ ...file, version: 1 }),
+  ])
+  const tablet = { ...mobile, id: 'tablet', name: 'Tablet', width: 834, breakpoint: 1000 }
+  const areas = ['a00', 'a01', 'a02'].map((order, i) => ({
+    id: `n${i}`,
+    kind: 'box',
+    name: `N${i}`,
+    order,
+    props: {},
+  }))
+  const batches = [
+    [{ op: 'views', views: [desktop, tablet, { ...mobile, fold: 777 }] }],
+    [{ op: 'insert', parent: 'home', tree: { ...section('s'), children: areas } }],
+    [
+      { op: 'set', node: 'n1', view: 'tablet', props: { hidden: true } },
+      { op: 'set', node: 'n0', props: { link: 'javascript:alert(1)', tag: 'a' } },
+    ],
+  ]
+  for (const [i, edits] of batches.entries())
+    await pool.query('INSERT INTO edits (project_id, revision, batch_key, edits) VALUES (?, ?, ?, ?)', [
+      'before',
+      i + 1,
+      `k${i}`,
+      JSON.stringify(edits),
+    ])
+  await bringUp(pool)
+  const opened = await running.fileOf('before')
+  expect(opened.views.map((view) => [view.id, view.fold])).toEqual([
+    ['desktop', desktop.fold],
+    ['tablet', mobile.fold],
+    ['mobile', 777],
+  ])
+  expect(opened.pages.map((page) => page.path)).toEqual(['/', '/old/page'])
+  const [s] = opened.pages[0].sections
+  expect(s.children?.map((child) => [child.id, child.props.link, child.overrides])).toEqual([
+    ['n0', '#', undefined],
+    ['n1', undefined, { tablet: { hidden: true } }],
+    ['n2', undefined, undefined],
+  ])
+  // And goes on from there, between the areas too.
+  expect(
+    (await running.append('before', 'next', 3, [{ op: 'meta', node: 'n2', name: 'Third' }])).status,
+  ).toBe(200)
+  await running.stop()
+})
