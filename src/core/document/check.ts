@@ -1,18 +1,18 @@
 /** What a project may be: the schema, and what no schema can say. A message names the place and the reason. */
 import * as v from 'valibot'
+import { type Kind, mayHoldKind } from '../properties/kinds'
+import { linkFrom } from '../properties/links'
+import { inOrder } from '../properties/order-keys'
 import { FormatError } from './format-error'
-import { mayHoldKind } from './kinds'
-import { linkFrom } from './links'
-import { inOrder } from './order-keys'
 import { tidyPath } from './paths'
 import { checkPlain } from './plain'
 import {
   AssetSchema,
   FORMAT,
-  type Kind,
   MAX_DEPTH,
   NodeOwnSchema,
   type NodeTree,
+  type PageFile,
   PageOwnSchema,
   type ProjectFile,
   ProjectSchema,
@@ -164,6 +164,12 @@ export function checkProject(value: unknown): ProjectFile {
         )
     })
     const { sections, ...rest } = own
+    for (const view of Object.values(own.changes ?? {}).flatMap((each) => Object.keys(each.overrides ?? {})))
+      if (!views.has(view)) throw new FormatError(`${path}.changes`, `there is no view ${shown(view)}`)
+    for (const { props, overrides = {} } of Object.values(own.changes ?? {}))
+      for (const { asset } of [props, ...Object.values(overrides)])
+        if (asset !== undefined && !assets.has(asset))
+          throw new FormatError(`${path}.changes`, `there is no asset ${shown(asset)} in this file`)
     return {
       ...rest,
       sections: (sections ?? []).map((section, k) =>
@@ -171,12 +177,40 @@ export function checkProject(value: unknown): ProjectFile {
       ),
     }
   })
+  checkTemplates(pages)
   // Files of before name pages by their paths.
   const named = (tree: NodeTree) => treeWithLinks(tree, (link) => linkFrom(pages, link))
   return {
     ...project,
     pages: inOrder(pages.map((page) => ({ ...page, sections: page.sections.map(named) }))),
   }
+}
+
+/** Slots are templates', one in each; what a page stands on is a template, and in the end stands on nothing. @throws FormatError */
+export function checkTemplates(pages: readonly PageFile[]) {
+  const byId = new Map(pages.map((page) => [page.id, page]))
+  pages.forEach((page, i) => {
+    const path = `pages[${i}]`
+    const slots = page.sections.filter(({ kind }) => kind === 'slot').length
+    if (slots > (page.isTemplate ? 1 : 0))
+      throw new FormatError(`${path}.sections`, 'a template has one slot, a page none')
+    const problem = templateProblem(byId, page, page.template)
+    if (problem) throw new FormatError(`${path}.template`, problem)
+  })
+}
+
+/** Why a page cannot stand on a template, or undefined. */
+export function templateProblem(
+  pages: ReadonlyMap<string, Pick<PageFile, 'name' | 'isTemplate' | 'template'>>,
+  page: { id: string; name: string },
+  wanted: string | undefined,
+): string | undefined {
+  for (let id = wanted, steps = 0; id !== undefined; id = pages.get(id)?.template, steps++) {
+    const template = pages.get(id)
+    if (!template?.isTemplate) return `there is no template ${shown(id)}`
+    if (id === page.id || steps > pages.size) return `“${page.name}” would stand on itself`
+  }
+  return undefined
 }
 
 /** Files of before may end a path with a slash, or have two in a row. */

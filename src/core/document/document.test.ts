@@ -1,10 +1,10 @@
 /** The store of nodes: what is found in it, what changed since, what a removal leaves. */
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { byOrder } from '../properties/order-keys'
 import { starterProject } from '../shelf/starter'
 import { Document } from './document'
 import { Draft } from './draft'
-import { byOrder } from './order-keys'
 import type { NodeTree } from './schema'
 
 const tree = (id: string, children: NodeTree[] = [], order = id): NodeTree => ({

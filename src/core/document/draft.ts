@@ -1,5 +1,7 @@
 /** A document's next version, made beside it: whatever goes wrong while it is made, the document is as it was. */
-import { inOrder, keyAmong } from './order-keys'
+import { looksOfBefore } from '../properties/earlier'
+import { inOrder, keyAmong } from '../properties/order-keys'
+import { differing, ofKind } from '../properties/table'
 import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
@@ -11,6 +13,18 @@ import { type Base, type Node, type Page, Tree } from './tree'
 const NO_CHILDREN: Node['children'] = []
 const NO_SLOTS: Node['childSlots'] = []
 const NO_OVERRIDES: Node['overrides'] = {}
+
+/** As of today. Before, a block also took properties that its kind, or a view, does not have: they said nothing, and go. */
+function ownProps(tree: NodeTree, views: readonly View[]): Pick<Node, 'props' | 'overrides'> {
+  const { kind } = tree
+  const { props, overrides } = looksOfBefore(tree, views)
+  if (!overrides) return { props: ofKind(kind, props), overrides: NO_OVERRIDES }
+  const own = Object.entries(overrides).map(([view, each]) => [view, differing(ofKind(kind, each))] as const)
+  return {
+    props: ofKind(kind, props),
+    overrides: Object.fromEntries(own.filter(([, each]) => Object.keys(each).length > 0)),
+  }
+}
 
 export class Draft extends Tree {
   name: string
@@ -72,15 +86,15 @@ export class Draft extends Tree {
   }
 
   /** What is on a page that was absent. Its outline stays as it is. */
-  fill(id: string, { sections, aids }: PageBody) {
+  fill(id: string, { sections, ...more }: PageBody) {
     const page = this.pages.get(id)
     if (!page || !this.absent.has(id)) return
     this.removePage(id)
-    this.addPage({ ...page, ...(aids ? { aids } : {}), sections })
+    this.addPage({ ...page, ...more, sections })
   }
 
   addPage(page: PageFile) {
-    this.placePage({ ...page, order: keyAmong(this.pagesInOrder(), page.order, page.id) })
+    this.placePage({ ...page, order: keyAmong(this.allPages(), page.order, page.id) })
   }
 
   /** @param page its key is its own */
@@ -102,8 +116,7 @@ export class Draft extends Tree {
       locked: tree.locked ?? false,
       parent,
       slot,
-      props: tree.props,
-      overrides: tree.overrides ?? NO_OVERRIDES,
+      ...ownProps(tree, this.views),
       children: children.length > 0 ? children.map((child) => child.id) : NO_CHILDREN,
       childSlots,
     })
@@ -145,7 +158,7 @@ export class Draft extends Tree {
   }
 
   replacePage(page: Page) {
-    const others = this.pagesInOrder().filter((other) => other.id !== page.id)
+    const others = this.allPages().filter((other) => other.id !== page.id)
     const order = keyAmong(others, page.order, page.id)
     this.pages.set(page.id, { ...page, order })
     this.replace({ ...this.node(page.id), name: page.name, order })

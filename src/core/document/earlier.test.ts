@@ -1,7 +1,10 @@
 import { readFile } from 'node:fs/promises'
+import { strFromU8, unzipSync } from 'fflate'
 import { expect, test } from 'vitest'
 import { hashOf } from '../blobs/blobs'
+import { inOldWords } from '../properties/test-old-words'
 import { FormatError, missingFrom, openProject } from './open'
+import { VERSION } from './schema'
 
 type Version1 = { assets: { id: string; data: string }[] }
 
@@ -10,7 +13,7 @@ test('a file of version 1 opens with the same pages, and its pictures apart', as
   const { assets, ...rest } = JSON.parse(text) as Version1
   const opened = openProject(text)
   const { assets: now, ...restNow } = opened.document.toFile()
-  expect(restNow).toEqual({ ...rest, version: 2 })
+  expect(inOldWords(restNow)).toEqual({ ...rest, version: VERSION })
   expect(missingFrom(opened)).toEqual([])
   expect(now).toHaveLength(assets.length)
   for (const { id, data } of assets) {
@@ -28,4 +31,12 @@ test('what is wrong in a file of version 1 is said at its place there', async ()
   expect(() => openProject(JSON.stringify(file))).toThrow('assets[1].data: expected base64')
   file.assets = 'none'
   expect(() => openProject(JSON.stringify(file))).toThrow(/^assets/)
+})
+
+test('a file of version 2 opens with the same looks, in today’s words', async () => {
+  const bytes = new Uint8Array(await readFile(new URL('fixtures/project-2.lattice', import.meta.url)))
+  const before = JSON.parse(strFromU8(unzipSync(bytes)['project.json']))
+  expect(before.version).toBe(2)
+  const now = openProject(bytes).document.toFile()
+  expect(inOldWords(now)).toEqual({ ...before, version: VERSION })
 })

@@ -1,6 +1,6 @@
 /** The open format as JSON Schema, generated from the schema that the program itself checks with. */
 import { toJsonSchema } from '@valibot/to-json-schema'
-import { NodeOwnSchema, PageOwnSchema, ProjectSchema } from './schema'
+import { NodeOwnSchema, PageOwnSchema, ProjectSchema, VERSION } from './schema'
 
 type JsonSchema = Record<string, unknown> & { properties?: Record<string, unknown> }
 
@@ -15,7 +15,7 @@ export function jsonSchemaOfFormat(): JsonSchema {
   const list = (ref: string) => ({ type: 'array', items: { $ref: `#/$defs/${ref}` } })
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
-    title: 'Just Lattice project, version 2',
+    title: `Just Lattice project, version ${VERSION}`,
     ...project,
     properties: { ...project.properties, pages: list('page') },
     $defs: {

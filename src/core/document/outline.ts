@@ -1,21 +1,28 @@
 /** A project in the parts that it is kept and loaded in: the outline, small, and each page by itself. */
-import type { Aid, NodeTree, PageFile, ProjectFile } from './schema'
+import type { PageFile, ProjectFile } from './schema'
 import type { Tree } from './tree'
 
 /** What is known of a page without what is on it. */
-export type OutlinePage = Omit<PageFile, 'sections' | 'aids'>
+export type OutlinePage = Omit<PageFile, 'sections' | 'aids' | 'changes'>
 export type Outline = Omit<ProjectFile, 'pages'> & { pages: OutlinePage[] }
 /** What is on a page. */
-export type PageBody = { sections: NodeTree[]; aids?: Aid[] }
+export type PageBody = Pick<PageFile, 'sections' | 'aids' | 'changes'>
 
 export function outlineOf(tree: Tree): Outline {
   const { pages, ...rest } = tree.frame()
-  return { ...rest, pages: pages.map(({ aids, ...page }) => page) }
+  return { ...rest, pages: pages.map(({ aids, changes, ...page }) => page) }
 }
 
 export function bodyOf(tree: Tree, page: string): PageBody {
-  const { sections, aids } = tree.pageFile(page)
-  return aids ? { sections, aids } : { sections }
+  const { sections, aids, changes } = tree.pageFile(page)
+  return { sections, ...(aids ? { aids } : {}), ...(changes ? { changes } : {}) }
+}
+
+/** What is loaded first: one page, the first when it is not there, and the templates, which are small and stood on. */
+export function loadedFirst(pages: readonly OutlinePage[], wanted: string | undefined): string[] {
+  const page = pages.find(({ id }) => id === wanted) ?? pages.find(({ isTemplate }) => !isTemplate)
+  const templates = pages.filter(({ id, isTemplate }) => isTemplate && id !== page?.id)
+  return [page, ...templates].flatMap((each) => each?.id ?? [])
 }
 
 /** A project of which some pages may be absent: they are in the file with nothing on them. */

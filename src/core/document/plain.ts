@@ -1,11 +1,9 @@
 /** What comes from outside is plain data before it is anything else: names that objects inherit are never keys, depth is bounded. */
+import { isInherited } from '../properties/inherited'
 import { FormatError } from './format-error'
 
 /** Deepest nesting of objects and lists in anything from outside: more than any document needs, less than any walk minds. */
 export const MAX_NESTING = 500
-
-/** Names that every object answers to without having them: as keys they would read or change what all objects share. */
-export const isInherited = (name: string): boolean => name in Object.prototype
 
 type Place = { value: object; path: Path; depth: number }
 /** Written out only for an error. */

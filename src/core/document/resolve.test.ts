@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { oneFill } from '../properties/items'
 import { starterProject, viewFor } from '../shelf/starter'
 import { Document } from './document'
 import { jsonSchemaOfFormat } from './json-schema'
@@ -29,11 +30,11 @@ function sample(node: Partial<NodeTree>) {
 
 describe('the cascade', () => {
   const { doc, node } = sample({
-    props: { rowGap: 10, fontSize: 20 },
-    overrides: { tablet: { rowGap: 8 }, mobile: { fontSize: 14 } },
+    props: { paddingTop: 10, fontSize: 20 },
+    overrides: { tablet: { paddingTop: 8 }, mobile: { fontSize: 14 } },
   })
   test('narrower views take what wider ones override', () => {
-    expect(['desktop', 'tablet', 'mobile'].map((view) => cascaded(doc, node, view).rowGap)).toEqual([
+    expect(['desktop', 'tablet', 'mobile'].map((view) => cascaded(doc, node, view).paddingTop)).toEqual([
       10, 8, 8,
     ])
     expect(['desktop', 'tablet', 'mobile'].map((view) => cascaded(doc, node, view).fontSize)).toEqual([
@@ -41,9 +42,9 @@ describe('the cascade', () => {
     ])
   })
   test('where a value comes from', () => {
-    expect(originOf(doc, node, 'mobile', 'rowGap')).toBe('tablet')
-    expect(originOf(doc, node, 'desktop', 'rowGap')).toBe('')
-    expect(originOf(doc, node, 'mobile', 'radius')).toBeUndefined()
+    expect(originOf(doc, node, 'mobile', 'paddingTop')).toBe('tablet')
+    expect(originOf(doc, node, 'desktop', 'paddingTop')).toBe('')
+    expect(originOf(doc, node, 'mobile', 'opacity')).toBeUndefined()
   })
   test('the view for a window, as max-width queries choose it', () => {
     expect([1920, 1001, 1000, 641, 640, 200].map((width) => doc.viewAt(width).id)).toEqual([
@@ -73,15 +74,15 @@ describe('resolving', () => {
       props: {
         paddingTop: '{space.l}',
         paddingLeft: '{space.gone}',
-        fill: '{color.pine}',
-        borderColor: '{color.gone}',
+        fills: oneFill('{color.pine}'),
+        borderTop: { width: 2, color: '{color.gone}' },
       },
     })
     expect(resolve(doc, node, 'desktop')).toMatchObject({
       paddingTop: 48,
       paddingLeft: 0,
-      fill: '#1d5c45',
-      borderColor: undefined,
+      fills: oneFill('#1d5c45'),
+      borderTop: { width: 2, color: undefined },
     })
   })
 })

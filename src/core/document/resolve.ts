@@ -1,90 +1,94 @@
 /** The cascade: a node's props in one view, with overrides from wider views, type styles and tokens applied. */
+
+import {
+  defaultsOf,
+  KEYS,
+  LISTS,
+  mayDiffer,
+  mergedProps,
+  PROPERTIES,
+  type PropKey,
+  type Props,
+  type Resolved,
+} from '../properties/table'
+import type { Size } from '../properties/values'
 import type { Document, Node } from './document'
-import { defaultsOf } from './kinds'
-import type { PropKey, Props, Size } from './schema'
 import type { Tokens } from './tokens'
 
-/** Family used when a text names none. */
-export const DEFAULT_FAMILY = 'Hanken Grotesk'
+/** Props as set, with the overrides of `views`, widest first; tokens not yet followed. */
+export function withOverrides({ props, overrides }: Node, views: readonly string[]): Props {
+  let set = props
+  for (const view of views) {
+    const override = overrides[view]
+    if (override) set = mergedProps(set, override)
+  }
+  return set
+}
 
 /** Props as set, cascaded into `view`, tokens not yet followed. */
-export function cascaded(doc: Document, node: Node, view: string): Props {
-  let props = node.props
-  for (const { id } of doc.cascade(view)) {
-    const override = node.overrides[id]
-    if (override) props = { ...props, ...override }
-  }
-  return props
-}
+export const cascaded = (doc: Document, node: Node, view: string): Props =>
+  withOverrides(
+    node,
+    doc.cascade(view).map(({ id }) => id),
+  )
 
 /** Which view sets `key` for `view`: its id, '' for the node's own props, undefined when it is the default. */
 export function originOf(doc: Document, node: Node, view: string, key: PropKey): string | undefined {
   let origin = node.props[key] === undefined ? undefined : ''
+  if (!mayDiffer(key)) return origin
   for (const { id } of doc.cascade(view)) if (node.overrides[id]?.[key] !== undefined) origin = id
   return origin
 }
 
-const LENGTHS = [
-  'spaceBefore',
-  'rowGap',
-  'columnGap',
-  'paddingTop',
-  'paddingRight',
-  'paddingBottom',
-  'paddingLeft',
-  'minWidth',
-  'maxWidth',
-  'minHeight',
-  'maxHeight',
-  'radius',
-  'fontSize',
-] as const
-const COLORS = ['fill', 'borderColor', 'color'] as const
-
-function length(tokens: Tokens, value: number | string | undefined): number | undefined {
+/** A length that may be a reference, px; undefined when it refers to nothing that is one. */
+export function lengthIn(tokens: Tokens, value: number | string | undefined): number | undefined {
   if (typeof value !== 'string') return value
   const token = tokens.lookup(value)
-  return token && (token.type === 'dimension' || token.type === 'number') ? token.value : undefined
+  return token?.type === 'dimension' || token?.type === 'number' ? token.value : undefined
 }
 
-export function color(tokens: Tokens, value: string | undefined): string | undefined {
+/** A colour that may be a reference, as hex digits; undefined when it refers to nothing that is one. */
+export function colorIn(tokens: Tokens, value: string | undefined): string | undefined {
   if (!value?.startsWith('{')) return value
   const token = tokens.lookup(value)
   return token?.type === 'color' ? token.value : undefined
 }
 
-/** Props with numbers and hex colours only: what layout and painting read. */
-export type Resolved = Props & {
-  rowGap: number
-  spaceBefore: number
-  columnGap: number | undefined
-  paddingTop: number
-  paddingRight: number
-  paddingBottom: number
-  paddingLeft: number
-  minWidth: number | undefined
-  maxWidth: number | undefined
-  minHeight: number | undefined
-  maxHeight: number | undefined
-  radius: number
-  fontSize: number
-  fontFamily: string
-  width: Size
-  height: Size
+function sizeIn(tokens: Tokens, value: Size): Size {
+  if (value.kind !== 'exact' || typeof value.px === 'number') return value
+  return { kind: 'exact', px: lengthIn(tokens, value.px) ?? 0 }
 }
 
-function size(tokens: Tokens, value: Size): Size {
-  if (value.kind !== 'exact' || typeof value.px === 'number') return value
-  return { kind: 'exact', px: length(tokens, value.px) ?? 0 }
+const COLORED: ReadonlySet<string> = new Set(KEYS.filter((key) => PROPERTIES[key].token === 'color'))
+const LENGTHS: ReadonlySet<string> = new Set(KEYS.filter((key) => PROPERTIES[key].token === 'length'))
+
+/** A value with every colour in it as hex digits. @param none what one is that refers to nothing */
+function withColors(tokens: Tokens, value: unknown, none: string | undefined): unknown {
+  if (typeof value !== 'object' || value === null) return value
+  if (Array.isArray(value)) return value.map((each) => withColors(tokens, each, none))
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) =>
+      key === 'color' && typeof each === 'string'
+        ? [key, colorIn(tokens, each) ?? none]
+        : [key, withColors(tokens, each, none)],
+    ),
+  )
 }
+
+/** Whether any colour in a value is a reference: mostly none is. */
+const refers = (value: unknown): boolean =>
+  typeof value === 'object' && value !== null
+    ? Object.values(value).some(refers)
+    : typeof value === 'string' && value.startsWith('{')
 
 /** Everything `node` is in `view`. */
-export function resolve(doc: Document, node: Node, view: string): Resolved {
-  const tokens = doc.tokenTable
-  const set = cascaded(doc, node, view)
-  const defaults = defaultsOf(node.kind)
+export const resolve = (doc: Document, node: Node, view: string): Resolved =>
+  resolved(doc.tokenTable, node, cascaded(doc, node, view))
+
+/** Everything `node` is with `set`: defaults, the type style, tokens followed. */
+export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
+  const defaults = defaultsOf(kind)
   const out: Record<string, unknown> = { ...defaults }
-  out.fontFamily = DEFAULT_FAMILY
   if (set.type) {
     const token = tokens.lookup(set.type)
     if (token?.type === 'typography') {
@@ -94,28 +98,20 @@ export function resolve(doc: Document, node: Node, view: string): Resolved {
   }
   for (const key in set) {
     const value = set[key as PropKey]
-    if (value !== undefined) out[key] = value
+    if (value === undefined) continue
+    out[key] = value
+    if (typeof value === 'string') {
+      if (!value.startsWith('{')) continue
+      if (LENGTHS.has(key)) out[key] = lengthIn(tokens, value) ?? defaults[key as PropKey]
+      else if (COLORED.has(key)) out[key] = colorIn(tokens, value)
+    } else if (typeof value === 'object' && COLORED.has(key) && refers(value))
+      // A line without a colour has that of the words; an item of a list that refers to nothing is not seen.
+      out[key] = withColors(tokens, value, LISTS.includes(key as PropKey) ? '#00000000' : undefined)
   }
-  for (const key of LENGTHS) {
-    if (typeof out[key] === 'string') out[key] = length(tokens, out[key] as string) ?? defaults[key]
-  }
-  for (const key of COLORS) {
-    if (typeof out[key] === 'string') out[key] = color(tokens, out[key] as string)
-  }
-  if (set.gradient) {
-    out.gradient = {
-      angle: set.gradient.angle,
-      stops: set.gradient.stops.map((stop) => ({
-        at: stop.at,
-        color: color(tokens, stop.color) ?? '#000000',
-      })),
-    }
-  }
-  if (set.shadow) out.shadow = { ...set.shadow, color: color(tokens, set.shadow.color) ?? '#00000040' }
   if (set.spans?.some((span) => span.color?.startsWith('{'))) {
-    out.spans = set.spans.map((span) => ({ ...span, color: color(tokens, span.color) }))
+    out.spans = set.spans.map((span) => ({ ...span, color: colorIn(tokens, span.color) }))
   }
-  out.width = size(tokens, out.width as Size)
-  out.height = size(tokens, out.height as Size)
+  if (set.width) out.width = sizeIn(tokens, set.width)
+  if (set.height) out.height = sizeIn(tokens, set.height)
   return out as Resolved
 }

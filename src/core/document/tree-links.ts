@@ -1,5 +1,6 @@
 /** The links of blocks. */
-import type { NodeTree, Props } from './schema'
+import type { Props } from '../properties/table'
+import type { NodeTree } from './schema'
 
 function propsWith(props: Props, change: (link: string) => string): Props {
   const { link, spans } = props

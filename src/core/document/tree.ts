@@ -1,6 +1,8 @@
 /** What can be asked of a project's tree, in the document as it is or in a next version of it. */
-import { byOrder } from './order-keys'
-import type { Aid, Asset, Kind, NodeTree, PageFile, ProjectFile, Props, View } from './schema'
+import type { Kind } from '../properties/kinds'
+import { byOrder } from '../properties/order-keys'
+import type { Props } from '../properties/table'
+import type { Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
 import { FORMAT, VERSION } from './schema'
 import type { Tokens, TokenTree } from './tokens'
 
@@ -19,9 +21,11 @@ export type Node = {
   readonly children: readonly string[]
   /** The children's slots, in the same order: who walks all of a tree need not look up every id. */
   readonly childSlots: readonly number[]
+  /** Of an instance that a page shows of its template: the block there. An ordinary block has none, and stands for itself. */
+  readonly source?: string
 }
 
-export type Page = { id: string; name: string; path: string; order: string; views: string[]; aids?: Aid[] }
+export type Page = Omit<PageFile, 'sections'>
 
 export abstract class Tree {
   abstract readonly name: string
@@ -68,8 +72,38 @@ export abstract class Tree {
     for (const child of node.children) yield* this.walk(child)
   }
 
-  pagesInOrder(): Page[] {
+  /** Pages and templates. */
+  allPages(): Page[] {
     return [...this.pages.values()].sort(byOrder)
+  }
+
+  /** The pages of the site. */
+  pagesInOrder(): Page[] {
+    return this.allPages().filter((page) => !page.isTemplate)
+  }
+
+  templates(): Page[] {
+    return this.allPages().filter((page) => page.isTemplate)
+  }
+
+  /** What pages show otherwise of their templates: where, and each set of values, with the view that it is for. */
+  *changesOnPages(): Generator<{ page: Page; view: string | undefined; props: Props }> {
+    for (const page of this.pages.values())
+      for (const { props, overrides = {} } of Object.values(page.changes ?? {})) {
+        yield { page, view: undefined, props }
+        for (const [view, own] of Object.entries(overrides)) yield { page, view, props: own }
+      }
+  }
+
+  /** The templates that a page stands on, the nearest first. */
+  templatesOf(id: string): Page[] {
+    const chain: Page[] = []
+    let page = this.pages.get(id)
+    while (page?.template && chain.length < this.pages.size) {
+      page = this.pages.get(page.template)
+      if (page) chain.push(page)
+    }
+    return chain
   }
 
   view(id: string): View {
@@ -125,7 +159,7 @@ export abstract class Tree {
       tokens: this.tokens,
       views: this.views,
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
-      pages: this.pagesInOrder(),
+      pages: this.allPages(),
     }
   }
 

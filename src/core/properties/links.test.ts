@@ -1,9 +1,9 @@
 /** Where links may lead, and pages that links name. */
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import type { NodeTree } from '../document/schema'
+import { treeWithLinks } from '../document/tree-links'
 import { linkFrom, linkProblem, linkShown, linkToPage } from './links'
-import type { NodeTree } from './schema'
-import { treeWithLinks } from './tree-links'
 
 const pages = new Map(
   [

@@ -1,0 +1,61 @@
+/** What a block says, shows and leads to, and the element that it is. */
+import * as v from 'valibot'
+import { percent } from './css-text'
+import { TAGS } from './kinds'
+import { property, WORDS } from './property'
+import { IdSchema, LinkSchema, SpanSchema, share } from './values'
+
+const picture = { perView: 'style', changes: 'paint', kinds: ['picture'] } as const
+const once = { perView: 'never', changes: 'paint' } as const
+
+export const CONTENT = {
+  spans: property({
+    perView: 'content',
+    changes: 'size',
+    schema: v.pipe(v.array(SpanSchema), v.maxLength(5000)),
+    words: 'words',
+    kinds: WORDS,
+  }),
+  tag: property({
+    ...once,
+    schema: v.picklist(TAGS),
+    words: 'element',
+    kinds: ['section', 'box', 'text', 'button', 'picture'],
+    initialOf: { section: 'section', box: 'div', text: 'p', button: 'a', picture: 'figure' },
+  }),
+  link: property({ ...once, schema: LinkSchema, words: 'link', kinds: ['box', 'text', 'button'] }),
+  asset: property({
+    ...picture,
+    perView: 'content',
+    changes: 'size',
+    schema: IdSchema,
+    words: 'picture',
+  }),
+  alt: property({
+    ...once,
+    schema: v.pipe(v.string(), v.maxLength(2000)),
+    words: 'said as',
+    kinds: ['picture'],
+  }),
+  fit: property({
+    ...picture,
+    schema: v.picklist(['cover', 'contain', 'fill']),
+    words: 'fit',
+    initial: 'cover',
+    css: { name: 'object-fit', of: ({ resolved }) => resolved.fit as string },
+  }),
+  focusX: property({
+    ...picture,
+    schema: share,
+    words: 'focus across',
+    initial: 50,
+    css: {
+      name: 'object-position',
+      of: ({ resolved: { focusX, focusY } }) =>
+        focusX === 50 && focusY === 50
+          ? undefined
+          : `${percent(focusX as number)} ${percent(focusY as number)}`,
+    },
+  }),
+  focusY: property({ ...picture, schema: share, words: 'focus down', initial: 50 }),
+}

@@ -1,0 +1,15 @@
+/** Numbers and lengths as CSS text. */
+
+export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
+export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
+/** A length inside a math function: a zero needs its unit too. */
+export const unit = (value: number) => `${num(value)}px`
+export const percent = (value: number) => `${num(value)}%`
+
+/** Four sides as the shortest shorthand. */
+export function shorthand(sides: readonly string[]): string {
+  const [top, right, bottom, left] = sides
+  if (right !== left) return sides.join(' ')
+  if (top !== bottom) return `${top} ${right} ${bottom}`
+  return top === right ? top : `${top} ${right}`
+}

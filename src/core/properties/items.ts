@@ -1,0 +1,85 @@
+/**
+ * Properties that hold several things: items by id, each with an order key, the first on top. An edit sets, or with `null` takes
+ * away, single items, and a view has its own value of single items; what somebody else does to another item stays.
+ */
+import * as v from 'valibot'
+import { isOrderKey, MAX_ORDER_KEY } from './order-keys'
+import { ColorSchema, finite, IdSchema, positivePx, px, share } from './values'
+
+/** Most items of one list. */
+const MOST_ITEMS = 16
+
+/** A fractional key: see `order-keys.ts`. */
+export const OrderSchema = v.pipe(
+  v.string(),
+  v.maxLength(MAX_ORDER_KEY),
+  v.check(isOrderKey, 'an order key, such as a0'),
+)
+
+/** `hidden`: kept, and not drawn. */
+const item = { order: OrderSchema, hidden: v.optional(v.boolean()) }
+
+const FillSchema = v.variant('kind', [
+  v.strictObject({ ...item, kind: v.literal('color'), color: ColorSchema }),
+  v.strictObject({
+    ...item,
+    kind: v.literal('gradient'),
+    angle: finite,
+    stops: v.pipe(
+      v.array(v.strictObject({ color: ColorSchema, at: share })),
+      v.minLength(2),
+      v.maxLength(16),
+    ),
+  }),
+])
+const ShadowSchema = v.strictObject({
+  ...item,
+  x: px,
+  y: px,
+  blur: positivePx,
+  spread: px,
+  color: ColorSchema,
+})
+
+const listOf = <S extends v.GenericSchema>(schema: S) =>
+  v.pipe(
+    v.record(IdSchema, schema),
+    v.check((items) => Object.keys(items).length <= MOST_ITEMS, `at most ${MOST_ITEMS} of them`),
+  )
+export const FillsSchema = listOf(FillSchema)
+export const ShadowsSchema = listOf(ShadowSchema)
+
+export type Fill = v.InferOutput<typeof FillSchema>
+export type Shadow = v.InferOutput<typeof ShadowSchema>
+export type Items<T> = Readonly<Record<string, T>>
+
+type Ordered = { order: string; hidden?: boolean }
+
+/** The items with their ids, the topmost first; equal keys by id. */
+export function itemsOf<T extends Ordered>(items: Items<T> | undefined): [id: string, item: T][] {
+  if (!items) return []
+  return Object.entries(items).sort(([a, one], [b, other]) =>
+    one.order === other.order ? (a < b ? -1 : 1) : one.order < other.order ? -1 : 1,
+  )
+}
+
+/** Those that are drawn, the topmost first. */
+export const shownItems = <T extends Ordered>(items: Items<T> | undefined): T[] =>
+  itemsOf(items).flatMap(([, item]) => (item.hidden ? [] : [item]))
+
+/** A list with one fill, for who needs no more. */
+export const oneFill = (color: string): Items<Fill> => ({ fill: { order: 'a0', kind: 'color', color } })
+
+/** A border on all sides. */
+export const allBorders = (width: number, color?: string) => {
+  const side = color === undefined ? { width } : { width, color }
+  return { borderTop: side, borderRight: side, borderBottom: side, borderLeft: side }
+}
+
+/** Corners that are alike. */
+export const allCorners = <R extends number | string>(radius: R) => ({
+  radiusTopLeft: radius,
+  radiusTopRight: radius,
+  radiusBottomRight: radius,
+  radiusBottomLeft: radius,
+})

@@ -1,0 +1,45 @@
+/** For tests: looks of today in the words of version 2, to hold what is opened against what was kept. */
+import type { Border } from './look'
+
+const SIDES = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
+
+type Bag = Record<string, unknown>
+
+function oldProps(props: Bag): Bag {
+  const { fills, shadows, radiusTopLeft, radiusTopRight, radiusBottomRight, radiusBottomLeft, ...rest } =
+    props
+  const { fill, gradient } = (fills ?? {}) as Record<string, Bag | undefined>
+  const { shadow } = (shadows ?? {}) as Record<string, Bag | undefined>
+  const own = (item: Bag) => {
+    const { order, kind, ...value } = item
+    return value
+  }
+  if (fill) rest.fill = fill.color
+  if (gradient) rest.gradient = own(gradient)
+  if (shadow) rest.shadow = own(shadow)
+  if (radiusTopLeft !== undefined) rest.radius = radiusTopLeft
+  for (const side of SIDES) {
+    const border = props[side] as Border | undefined
+    if (!border) continue
+    rest[side] = border.width
+    if (border.color) rest.borderColor = border.color
+    if (border.style) rest.borderStyle = border.style
+  }
+  return rest
+}
+
+/** Anything with blocks in it, their looks as version 2 said them. */
+export function inOldWords(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(inOldWords)
+  if (typeof value !== 'object' || value === null) return value
+  const out: Bag = {}
+  for (const [key, each] of Object.entries(value)) {
+    if (key === 'props') out.props = oldProps(each as Bag)
+    else if (key === 'overrides')
+      out.overrides = Object.fromEntries(
+        Object.entries(each as Bag).map(([view, own]) => [view, oldProps(own as Bag)]),
+      )
+    else out[key] = inOldWords(each)
+  }
+  return out
+}

@@ -1,0 +1,120 @@
+/** How words are set. */
+import * as v from 'valibot'
+import { num, px as pxText } from './css-text'
+import { property, unless, WORDS } from './property'
+import { ColorSchema, finite, type LineHeight, LineHeightSchema, px, TokenRefSchema } from './values'
+
+/** Family used when a text names none. */
+export const DEFAULT_FAMILY = 'Hanken Grotesk'
+
+const type = { perView: 'style', changes: 'size', kinds: WORDS, part: 'type' } as const
+
+export function lineHeightText(height: LineHeight): string {
+  if (height === 'normal') return height
+  return 'px' in height ? pxText(height.px) : num(height.ratio)
+}
+
+export const TYPE = {
+  /** A type style, which everything below is taken from as long as it is not set. */
+  type: property({ ...type, schema: TokenRefSchema, words: 'type style', token: 'typography' }),
+  fontFamily: property({
+    ...type,
+    schema: v.pipe(v.string(), v.maxLength(100)),
+    words: 'font',
+    initial: DEFAULT_FAMILY,
+    css: {
+      name: 'font-family',
+      style: 'family',
+      of: ({ resolved, write }) => write.family(resolved.fontFamily as string),
+    },
+  }),
+  fontSize: property({
+    ...type,
+    schema: v.union([v.pipe(finite, v.minValue(1), v.maxValue(2000)), TokenRefSchema]),
+    words: 'font size',
+    initial: 16,
+    token: 'length',
+    css: {
+      name: 'font-size',
+      style: 'size',
+      of: ({ raw, resolved, write }) =>
+        write.length((raw.fontSize ?? resolved.fontSize) as number | string) ??
+        pxText(resolved.fontSize as number),
+    },
+  }),
+  fontWeight: property({
+    ...type,
+    schema: v.pipe(finite, v.minValue(1), v.maxValue(1000)),
+    words: 'font weight',
+    initial: 400,
+    css: { name: 'font-weight', style: 'weight', of: ({ resolved }) => num(resolved.fontWeight as number) },
+  }),
+  italic: property({
+    ...type,
+    schema: v.boolean(),
+    words: 'italic',
+    initial: false,
+    css: { name: 'font-style', of: ({ resolved }) => (resolved.italic ? 'italic' : undefined) },
+  }),
+  lineHeight: property({
+    ...type,
+    schema: LineHeightSchema,
+    words: 'line height',
+    initial: { ratio: 1.5 },
+    css: {
+      name: 'line-height',
+      style: 'line',
+      of: ({ resolved }) => lineHeightText(resolved.lineHeight as LineHeight),
+    },
+  }),
+  letterSpacing: property({
+    ...type,
+    schema: px,
+    words: 'letter spacing',
+    initial: 0,
+    css: { name: 'letter-spacing', style: 'spacing', of: unless('letterSpacing', 0, pxText) },
+  }),
+  textAlign: property({
+    ...type,
+    schema: v.picklist(['left', 'center', 'right']),
+    words: 'text alignment',
+    initial: 'left',
+    initialOf: { button: 'center' },
+    css: { name: 'text-align', of: unless('textAlign', 'left') },
+  }),
+  textCase: property({
+    ...type,
+    schema: v.picklist(['none', 'uppercase', 'lowercase', 'capitalize']),
+    words: 'case',
+    initial: 'none',
+    css: { name: 'text-transform', of: unless('textCase', 'none') },
+  }),
+  textDecoration: property({
+    ...type,
+    changes: 'paint',
+    schema: v.picklist(['none', 'underline', 'line-through']),
+    words: 'decoration',
+    initial: 'none',
+    css: { name: 'text-decoration', of: unless('textDecoration', 'none') },
+  }),
+  /** Where a word longer than its line may break. */
+  overflowWrap: property({
+    ...type,
+    part: undefined,
+    schema: v.picklist(['normal', 'anywhere']),
+    words: 'long words',
+    initial: 'normal',
+    css: { name: 'overflow-wrap', of: unless('overflowWrap', 'normal') },
+  }),
+  color: property({
+    ...type,
+    changes: 'paint',
+    schema: ColorSchema,
+    words: 'ink',
+    token: 'color',
+    css: {
+      name: 'color',
+      of: ({ raw, write }) => (raw.color === undefined ? undefined : write.color(raw.color as string)),
+    },
+  }),
+}
