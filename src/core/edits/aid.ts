@@ -1,6 +1,8 @@
 /** Puts a guide, a gauge or a tracing on a page, changes it, or takes it away. */
+
 import * as v from 'valibot'
-import { AidSchema, IdSchema, MAX_AIDS } from '../document/schema'
+import { AidSchema, MAX_AIDS } from '../document/schema'
+import { IdSchema } from '../properties/values'
 import type { AidEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { pageIn } from './need'

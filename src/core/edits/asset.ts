@@ -1,7 +1,9 @@
 /** Puts a picture into the project, or takes it out. */
+
 import * as v from 'valibot'
-import { type Asset, AssetSchema, IdSchema } from '../document/schema'
+import { type Asset, AssetSchema } from '../document/schema'
 import type { Tree } from '../document/tree'
+import { IdSchema } from '../properties/values'
 import type { AssetEdit, Edit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
@@ -12,6 +14,7 @@ function userOf(tree: Tree, id: string): string | undefined {
     if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id))
       return node.name
   }
+  for (const { page, props } of tree.changesOnPages()) if (props.asset === id) return page.name
   for (const page of tree.pages.values())
     if (page.aids?.some((aid) => aid.kind === 'tracing' && aid.asset === id))
       return `a tracing on ${page.name}`

@@ -3,8 +3,10 @@
  * back, rebased over others', merged with the next of a gesture, and said in words. Undo, saving, history and live editing
  * are all these. What they are stands here; everything else about one of them in the module of its name.
  */
-import type { Aid, Asset, NodeTree, PageFile, PropKey, View } from '../document/schema'
+
+import type { Aid, Asset, NodeTree, PageFile, View } from '../document/schema'
 import type { Page } from '../document/tree'
+import type { PropKey } from '../properties/table'
 
 /** An edit that cannot be applied, with the reason in words. */
 export class EditError extends Error {
@@ -28,9 +30,15 @@ export type MoveEdit = { op: 'move'; node: string; parent: string; order: string
 /** `page` null: takes it away. */
 export type PageEdit = { op: 'page'; id: string; page: PageFile | null }
 
-export type PageValues = Partial<Pick<Page, 'name' | 'path' | 'order' | 'views'>>
+/** `template` null: it stands on none. */
+export type PageValues = Partial<Pick<Page, 'name' | 'path' | 'order' | 'views'>> & {
+  template?: string | null
+}
 
 export type PageMetaEdit = { op: 'page-meta'; id: string; set: PageValues }
+
+/** What a page shows otherwise of a block of its template; `null` puts a value back. `view` as in `set`. */
+export type ChangeEdit = { op: 'change'; page: string; node: string; view?: string; props: PropChanges }
 
 /** `aid` null: takes it away. */
 export type AidEdit = { op: 'aid'; page: string; id: string; aid: Aid | null }
@@ -57,6 +65,7 @@ export type Edit =
   | MoveEdit
   | PageEdit
   | PageMetaEdit
+  | ChangeEdit
   | AidEdit
   | ViewsEdit
   | TokenEdit

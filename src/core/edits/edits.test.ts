@@ -9,6 +9,7 @@ import { starterProject, viewFor } from '../shelf/starter'
 import { applyAll, applyEdit, readEdit } from './apply'
 import { type Edit, EditError } from './edit'
 import { type Change, mergeInto } from './merge'
+import { moduleFor } from './registry'
 import { viewEdits } from './views'
 
 function sample(): Document {
@@ -23,6 +24,15 @@ function sample(): Document {
 
 const omitId = ({ id: _, ...values }: View) => values
 
+/** Of three fills one set, one taken away or left, or all gone. */
+const someFills = (b: number) =>
+  b % 7 === 0
+    ? null
+    : {
+        [`f${b % 3}`]: { order: `a${b % 4}`, kind: 'color', color: b % 2 ? '#aabbcc' : '#112233' },
+        ...(b % 5 < 2 ? { [`f${(b + 1) % 3}`]: null } : {}),
+      }
+
 /** An edit chosen by numbers, so that it always fits the document as it is then. */
 function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const nodes = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
@@ -32,7 +42,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const host = boxes[b % Math.max(1, boxes.length)]
   switch (kind % 12) {
     case 0:
-      return { op: 'set', node: node.id, props: { rowGap: b % 50, fill: b % 2 ? '#aabbcc' : null } }
+      return { op: 'set', node: node.id, props: { paddingTop: b % 50, fills: someFills(b) } }
     case 1:
       return { op: 'set', node: node.id, view: 'mobile', props: { hidden: b % 2 === 0, paddingTop: c % 40 } }
     case 2:
@@ -266,6 +276,15 @@ describe('edits', () => {
     expect(JSON.stringify(doc.toFile())).toBe(before)
   })
 
+  test('the undo of a page that another changed a block on leaves the page', () => {
+    const doc = Document.fromFile(starterProject('Test', 'home'))
+    const made = { id: 'p1', name: 'Page', path: '/p1', order: 'a1', views: [], sections: [] }
+    const inverse = applyEdit(doc, { op: 'page', id: 'p1', page: made })
+    const theirs = (page: string): Edit => ({ op: 'change', page, node: 'n', props: { hidden: true } })
+    const { spare } = moduleFor(inverse)
+    expect(spare!(inverse, theirs('home'), doc)).toEqual(inverse)
+    expect(spare!(inverse, theirs('p1'), doc)).toBeUndefined()
+  })
   test('a view that something is still said for is not removed', () => {
     const doc = sample()
     expect(() => applyEdit(doc, { op: 'views', change: { mobile: null } })).toThrow(

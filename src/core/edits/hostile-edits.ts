@@ -69,7 +69,7 @@ const value: fc.Arbitrary<unknown> = fc.oneof(
 )
 const PROPS = [
   'rowGap',
-  'fill',
+  'fills',
   'link',
   'spans',
   'width',
@@ -78,8 +78,8 @@ const PROPS = [
   'asset',
   'type',
   'fontFamily',
-  'gradient',
-  'shadow',
+  'borderTop',
+  'shadows',
   'tag',
   'lattice',
   'hidden',

@@ -1,9 +1,9 @@
 /** Puts a block, with what is in it, into another or on a page. */
 import * as v from 'valibot'
 import { checkTrees } from '../document/check'
-import { IdSchema } from '../document/schema'
+import { IdSchema } from '../properties/values'
 import type { InsertEdit, RemoveEdit } from './edit'
-import type { EditModule } from './edit-module'
+import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
 import { nameOf, quoted } from './words'
 
@@ -15,6 +15,7 @@ export const insert: EditModule<InsertEdit, RemoveEdit> = {
   apply(draft, edit) {
     const parent = blockIn(draft, edit.parent)
     const [tree] = checkTrees([edit.tree], parent.kind, draft.ancestors(parent.id).length + 1, draft)
+    if (tree.kind === 'slot') refuse('a slot comes with its template')
     draft.insertTree(tree, parent.id)
     return { op: 'remove', node: tree.id }
   },

@@ -1,6 +1,6 @@
 /** Names, locks and unlocks a block. */
 import * as v from 'valibot'
-import { IdSchema } from '../document/schema'
+import { IdSchema } from '../properties/values'
 import type { MetaEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'

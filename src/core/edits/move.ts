@@ -1,8 +1,10 @@
 /** Moves a block to another place among its siblings, or into another block. */
 import * as v from 'valibot'
-import { mayHoldKind } from '../document/kinds'
-import { IdSchema, MAX_DEPTH, OrderSchema } from '../document/schema'
+import { MAX_DEPTH } from '../document/schema'
 import type { Tree } from '../document/tree'
+import { OrderSchema } from '../properties/items'
+import { mayHoldKind } from '../properties/kinds'
+import { IdSchema } from '../properties/values'
 import type { MoveEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
@@ -23,6 +25,7 @@ export const move: EditModule<MoveEdit> = {
     if (!mayHoldKind(parent.kind, node.kind)) refuse(`a ${parent.kind} cannot hold a ${node.kind}`)
     if (draft.ancestors(parent.id).length + height(draft, node.id) > MAX_DEPTH)
       refuse(`blocks nest deeper than ${MAX_DEPTH} levels`)
+    if (node.kind === 'slot' && parent.id !== node.parent) refuse('the slot stays in its template')
     draft.moveTree(node.id, parent.id, edit.order)
     return { op: 'move', node: node.id, parent: node.parent, order: node.order }
   },

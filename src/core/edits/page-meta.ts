@@ -1,14 +1,20 @@
 /** A page's name, path, place among the others, and the views it is drawn at. */
+
 import * as v from 'valibot'
-import { IdSchema, OrderSchema, PageOwnSchema } from '../document/schema'
-import type { Tree } from '../document/tree'
+import { templateProblem } from '../document/check'
+import { PageOwnSchema } from '../document/schema'
+import type { Page, Tree } from '../document/tree'
+import { OrderSchema } from '../properties/items'
+import { IdSchema } from '../properties/values'
 import type { PageMetaEdit, PageValues } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { pageIn } from './need'
 import { nameOf, propWords, valueWords } from './words'
 
-/** @throws EditError when a path is another page's, or a view is not there */
-export function checkPlace(tree: Tree, page: { id: string; path: string; views: string[] }) {
+/** @throws EditError when a path is another page's, a view is not there, or it cannot stand on its template */
+export function checkPlace(tree: Tree, page: Omit<Page, 'sections'>) {
+  const problem = templateProblem(tree.pages, page, page.template)
+  if (problem) refuse(problem)
   for (const other of tree.pages.values()) {
     if (other.id !== page.id && other.path === page.path)
       refuse(`${page.path} is already the path of “${other.name}”`)
@@ -23,18 +29,28 @@ export const pageMeta: EditModule<PageMetaEdit> = {
     op: v.literal('page-meta'),
     id: IdSchema,
     set: v.strictObject({
-      ...v.partial(v.omit(PageOwnSchema, ['id', 'sections', 'aids', 'order'])).entries,
+      ...v.partial(
+        v.omit(PageOwnSchema, ['id', 'sections', 'aids', 'order', 'isTemplate', 'template', 'changes']),
+      ).entries,
+      template: v.optional(v.nullable(IdSchema)),
       order: v.optional(OrderSchema),
     }),
   }),
 
   apply(draft, edit) {
     const page = pageIn(draft, edit.id)
-    const next = { ...page, ...edit.set }
+    const { template, ...values } = edit.set
+    const next: Page = { ...page, ...values }
+    if (template === null) delete next.template
+    else if (template !== undefined) next.template = template
     checkPlace(draft, next)
     const keys = Object.keys(edit.set) as (keyof PageValues)[]
     draft.replacePage(next)
-    return { op: 'page-meta', id: page.id, set: Object.fromEntries(keys.map((key) => [key, page[key]])) }
+    return {
+      op: 'page-meta',
+      id: page.id,
+      set: Object.fromEntries(keys.map((key) => [key, page[key] ?? null])),
+    }
   },
 
   spare(inverse, over) {

@@ -1,8 +1,10 @@
 /** Makes a page, or takes one away with everything on it. */
+
 import * as v from 'valibot'
 import { check, checkTrees } from '../document/check'
 import { freePath } from '../document/paths'
-import { IdSchema, PageOwnSchema } from '../document/schema'
+import { PageOwnSchema } from '../document/schema'
+import { IdSchema } from '../properties/values'
 import type { PageEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { touchesInside } from './inside'
@@ -16,7 +18,9 @@ export const page: EditModule<PageEdit> = {
 
   apply(draft, { id, page }) {
     if (page === null) {
-      pageIn(draft, id)
+      const { name } = pageIn(draft, id)
+      const user = draft.allPages().find((other) => other.template === id)
+      if (user) refuse(`“${user.name}” stands on ${quoted(name)}`)
       const before = draft.pageFile(id)
       draft.removePage(id)
       return { op: 'page', id, page: before }
@@ -26,6 +30,8 @@ export const page: EditModule<PageEdit> = {
     if (draft.nodes.has(id)) refuse(`the id ${id} is already taken`)
     checkPlace(draft, own)
     const sections = checkTrees(given, 'page', 1, draft)
+    if (sections.filter(({ kind }) => kind === 'slot').length > (own.isTemplate ? 1 : 0))
+      refuse('a template has one slot, a page none')
     draft.addPage({ ...own, sections })
     return { op: 'page', id, page: null }
   },
@@ -39,7 +45,8 @@ export const page: EditModule<PageEdit> = {
   },
 
   spare(inverse, over, now) {
-    const theirs = over.op === 'page-meta' ? over.id : over.op === 'aid' ? over.page : undefined
+    const theirs =
+      over.op === 'page-meta' ? over.id : over.op === 'aid' || over.op === 'change' ? over.page : undefined
     const kept = theirs === inverse.id || touchesInside(over, inverse.id, now)
     return inverse.page === null && kept ? undefined : inverse
   },

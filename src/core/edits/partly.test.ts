@@ -27,7 +27,15 @@ function threePages(): ProjectFile {
     order: `a${n}`,
     sections: [0, 1, 2].map((k) => section(n, k)),
   })
-  return { ...file, pages: [0, 1, 2].map(page) }
+  const template = {
+    ...page(3),
+    id: 't',
+    path: '/t',
+    isTemplate: true as const,
+    sections: [section(3, 0), { id: 'slot', kind: 'slot' as const, name: 'Own', order: 'a1', props: {} }],
+  }
+  const standing = [0, 1, 2].map(page).map((own, n) => (n === 1 ? { ...own, template: 't' } : own))
+  return { ...file, pages: [...standing, template] }
 }
 
 const partOf = (whole: Document, pages: readonly string[]) => {
@@ -48,6 +56,8 @@ const change = fc.record({
     'aid',
     'rename',
     'page',
+    'stand',
+    'change',
     'drop',
     'project',
   ),
@@ -69,9 +79,18 @@ function editOf({ what, at, to, value }: Change, doc: Document, n: number): Edit
     return {
       op: 'page',
       id: `new${n}`,
-      page: { ...outlineOf(doc).pages[0], id: `new${n}`, path: `/new${n}`, order: `b${n % 9}`, sections: [] },
+      page: {
+        ...outlineOf(doc).pages[0],
+        isTemplate: undefined,
+        template: undefined,
+        id: `new${n}`,
+        path: `/new${n}`,
+        order: `b${n % 9}`,
+        sections: [],
+      },
     }
   if (!page) return undefined
+  if (what === 'stand') return { op: 'page-meta', id: page.id, set: { template: value % 3 ? 't' : null } }
   if (what === 'rename') return { op: 'page-meta', id: page.id, set: { name: `Page ${value}` } }
   if (what === 'drop') return pages.length > 1 ? { op: 'page', id: page.id, page: null } : undefined
   if (what === 'aid')
@@ -88,6 +107,13 @@ function editOf({ what, at, to, value }: Change, doc: Document, n: number): Edit
       tree: { id: `n${n}`, kind: 'section', name: 'New', order: `a${value % 9}`, props: {} },
     }
   if (!block) return undefined
+  if (what === 'change')
+    return {
+      op: 'change',
+      page: page.id,
+      node: block.id,
+      props: { hidden: value % 4 ? value % 2 === 0 : null },
+    }
   if (what === 'set') return { op: 'set', node: block.id, props: { paddingTop: value } }
   if (what === 'meta') return { op: 'meta', node: block.id, name: `Block ${value}` }
   if (what === 'remove') return { op: 'remove', node: block.id }
@@ -111,7 +137,8 @@ describe('one page of three', () => {
     fc.assert(
       fc.property(fc.array(change, { minLength: 1, maxLength: 40 }), fc.nat(2), (changes, here) => {
         const whole = Document.fromFile(threePages())
-        let part = partOf(whole, [`p${here}`])
+        // Templates are always here.
+        let part = partOf(whole, [`p${here}`, 't'])
         changes.forEach((each, n) => {
           const edit = editOf(each, whole, n)
           if (!edit) return
@@ -147,7 +174,7 @@ describe('one page of three', () => {
 
   test('a page that is not here has nothing on it, and what is about it alone changes nothing here', () => {
     const part = partOf(Document.fromFile(threePages()), ['p0'])
-    expect([...part.absent]).toEqual(['p1', 'p2'])
+    expect([...part.absent]).toEqual(['p1', 'p2', 't'])
     expect(part.node('p1').children).toEqual([])
     const before = JSON.stringify(part.toFile())
     const draft = new Draft(part)

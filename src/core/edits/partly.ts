@@ -26,6 +26,7 @@ export function applyPartly(draft: Draft, edit: Edit): Edit | undefined {
       return isHere(draft, edit.node) ? applyTo(draft, edit) : undefined
     case 'insert':
       return isHere(draft, edit.parent) ? applyTo(draft, edit) : undefined
+    case 'change':
     case 'aid':
       return draft.absent.has(edit.page) ? undefined : applyTo(draft, edit)
     case 'move':

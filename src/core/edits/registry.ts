@@ -1,6 +1,7 @@
 /** Every edit's module, by the name that it is stored under. */
 import { aid } from './aid'
 import { asset } from './asset'
+import { change } from './change'
 import type { Edit } from './edit'
 import type { EditModule } from './edit-module'
 import { insert } from './insert'
@@ -22,6 +23,7 @@ const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, 
   move,
   page,
   'page-meta': pageMeta,
+  change,
   aid,
   views,
   token,

@@ -1,6 +1,6 @@
 /** Takes a block away, with what is in it. */
 import * as v from 'valibot'
-import { IdSchema } from '../document/schema'
+import { IdSchema } from '../properties/values'
 import type { InsertEdit, RemoveEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { touchesInside } from './inside'
@@ -14,6 +14,7 @@ export const remove: EditModule<RemoveEdit, InsertEdit> = {
   apply(draft, { node: id }) {
     const node = blockIn(draft, id)
     if (!node.parent) return refuse('a page is removed through its own edit')
+    if (node.kind === 'slot') refuse('the slot stays: pages have their own sections there')
     const tree = draft.tree(id)
     draft.removeTree(id)
     return { op: 'insert', parent: node.parent, tree }

@@ -1,7 +1,16 @@
 /** Sets properties of a block, on every view or from one view on; `null` puts one back. */
 import * as v from 'valibot'
 import { check } from '../document/check'
-import { IdSchema, type PropKey, type Props, PropsSchema } from '../document/schema'
+import {
+  hasProperty,
+  KEYS,
+  LISTS,
+  PROPERTIES,
+  type PropKey,
+  type Props,
+  PropsSchema,
+} from '../properties/table'
+import { IdSchema } from '../properties/values'
 import type { PropChanges, SetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
@@ -10,16 +19,37 @@ import { nameOf, propWords, valueWords } from './words'
 const same = (one: SetEdit, other: { op: string }): other is SetEdit =>
   other.op === 'set' && (other as SetEdit).node === one.node && (other as SetEdit).view === one.view
 
+const isList = (key: string): key is (typeof LISTS)[number] => LISTS.includes(key as PropKey)
+const isItems = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null
+
+/** What is set, lists as they are then: their items are set, and with null taken away, one by one. */
+function wanted(before: Props, props: PropChanges): PropChanges {
+  const out: PropChanges = {}
+  for (const [key, value] of Object.entries(props) as [PropKey, unknown][]) {
+    if (value === null) continue
+    out[key] = value
+    if (!isList(key) || !isItems(value)) continue
+    const items = Object.entries({ ...(before[key] as object), ...value }).filter(([, item]) => item !== null)
+    out[key] = Object.fromEntries(items)
+  }
+  return out
+}
+
+/** What puts back what a change to one property takes away. */
+function inverseOf(key: PropKey, before: unknown, change: unknown): unknown {
+  if (!isList(key) || !isItems(change)) return before ?? null
+  const items = (before ?? {}) as Record<string, unknown>
+  return Object.fromEntries(Object.keys(change).map((id) => [id, items[id] ?? null]))
+}
+
 export const set: EditModule<SetEdit> = {
   op: 'set',
   schema: v.strictObject({
     op: v.literal('set'),
     node: IdSchema,
     view: v.optional(IdSchema),
-    props: v.record(
-      v.picklist(Object.keys(PropsSchema.entries) as (keyof typeof PropsSchema.entries)[]),
-      v.unknown(),
-    ),
+    props: v.record(v.picklist(KEYS), v.unknown()),
   }),
 
   apply(draft, { node: id, view, props }) {
@@ -27,16 +57,22 @@ export const set: EditModule<SetEdit> = {
     if (node.kind === 'page') refuse('a page has no props of its own')
     if (view !== undefined && !draft.views.some((each) => each.id === view))
       refuse(`there is no view ${view} any more`)
-    const given = Object.entries(props).filter(([, value]) => value !== null)
-    const checked = check(PropsSchema, Object.fromEntries(given), `“${node.name}”`)
+    const before: Props = (view === undefined ? node.props : node.overrides[view]) ?? {}
+    const checked = check(PropsSchema, wanted(before, props), `“${node.name}”`)
+    for (const key of Object.keys(props) as PropKey[]) {
+      const { words, perView } = PROPERTIES[key]
+      if (!hasProperty(node.kind, key)) refuse(`“${node.name}” is a ${node.kind}: it has no ${words}`)
+      if (view !== undefined && perView === 'never' && props[key] !== null)
+        refuse(`“${node.name}” has one ${words} for all views`)
+    }
     if (checked.asset !== undefined && !draft.assets.has(checked.asset))
       refuse(`there is no picture ${checked.asset}`)
-    const before: Props = (view === undefined ? node.props : node.overrides[view]) ?? {}
     const next: Props = { ...before, ...checked }
     const inverse: PropChanges = {}
     for (const key of Object.keys(props) as PropKey[]) {
-      inverse[key] = before[key] ?? null
-      if (props[key] === null) delete next[key]
+      inverse[key] = inverseOf(key, before[key], props[key])
+      const isEmpty = isList(key) && Object.keys(next[key] ?? {}).length === 0
+      if (props[key] === null || isEmpty) delete next[key]
     }
     if (view === undefined) draft.replace({ ...node, props: next })
     else {
@@ -49,12 +85,27 @@ export const set: EditModule<SetEdit> = {
 
   spare(inverse, over) {
     if (!same(inverse, over)) return inverse
-    const left = Object.entries(inverse.props).filter(([key]) => !Object.hasOwn(over.props, key))
+    const left = Object.entries(inverse.props).flatMap(([key, value]): [string, unknown][] => {
+      if (!Object.hasOwn(over.props, key)) return [[key, value]]
+      const theirs = over.props[key as PropKey]
+      if (!isList(key) || !isItems(value) || !isItems(theirs)) return []
+      const items = Object.entries(value).filter(([id]) => !Object.hasOwn(theirs, id))
+      return items.length > 0 ? [[key, Object.fromEntries(items)]] : []
+    })
     return left.length > 0 ? { ...inverse, props: Object.fromEntries(left) } : undefined
   },
 
-  merge: (first, second) =>
-    same(first, second) ? { ...first, props: { ...first.props, ...second.props } } : undefined,
+  merge(first, second) {
+    if (!same(first, second)) return undefined
+    const props = { ...first.props, ...second.props }
+    for (const key of LISTS) {
+      const [one, other] = [first.props[key], second.props[key]]
+      // Taken away and set anew: two things.
+      if (one === null && isItems(other)) return undefined
+      if (isItems(one) && isItems(other)) props[key] = { ...one, ...other }
+    }
+    return { ...first, props }
+  },
 
   // A picture's id must stay behind the edit that brings the picture.
   place: ({ node, view, props }) => (Object.hasOwn(props, 'asset') ? undefined : `set ${node} ${view ?? ''}`),

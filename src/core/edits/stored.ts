@@ -1,11 +1,14 @@
 /** Edits as they lie in a log, and how those of earlier versions become today's. */
 import type { Document } from '../document/document'
 import { Draft } from '../document/draft'
-import { pictureApart } from '../document/earlier'
-import { linkProblem } from '../document/links'
+import { pictureApart, treeOfBefore } from '../document/earlier'
 import { tidyPath } from '../document/paths'
+import { withOverrides } from '../document/resolve'
 import type { View } from '../document/schema'
 import type { Tree } from '../document/tree'
+import { changesOfBefore } from '../properties/earlier'
+import { linkProblem } from '../properties/links'
+import { hasProperty, mayDiffer } from '../properties/table'
 import { applyTo } from './apply'
 import { type Edit, EditError } from './edit'
 import { applyPartly } from './partly'
@@ -22,14 +25,33 @@ type Taken = Map<string, Uint8Array>
 /** Applies what a log holds, which was checked before it was put there. @throws EditError: the log is not this document's */
 export function replay(doc: Document, stored: readonly unknown[]) {
   const draft = new Draft(doc)
-  for (const edit of stored) applyTo(draft, edit as Edit)
+  for (const edit of stored) applyTo(draft, fitting(edit as Edit, draft))
   doc.accept(draft)
+}
+
+/** As of today. Before, looks were written otherwise, and a block took values that its kind, or a view, does not have. */
+function fitting(edit: Edit, tree: Tree): Edit {
+  if (edit.op === 'insert') return { ...edit, tree: treeOfBefore(edit.tree, tree.views) as typeof edit.tree }
+  if (edit.op === 'page' && edit.page) {
+    const sections = edit.page.sections?.map((section) => treeOfBefore(section, tree.views))
+    return { ...edit, page: { ...edit.page, sections } as typeof edit.page }
+  }
+  const node = edit.op === 'set' ? tree.nodes.get(edit.node) : undefined
+  if (edit.op !== 'set' || !node) return edit
+  const over = edit.view === undefined ? [] : tree.cascade(edit.view).map(({ id }) => id)
+  const props = changesOfBefore(edit.props, withOverrides(node, over))
+  const own = Object.entries(props).filter(
+    ([key]) => hasProperty(node.kind, key) && (edit.view === undefined || mayDiffer(key)),
+  )
+  return props === edit.props && own.length === Object.keys(props).length
+    ? edit
+    : { ...edit, props: Object.fromEntries(own) }
 }
 
 /** As `replay`, to a document of which some pages are absent. @throws Absent, EditError */
 export function replayPartly(doc: Document, stored: readonly unknown[]) {
   const draft = new Draft(doc)
-  for (const edit of stored) applyPartly(draft, edit as Edit)
+  for (const edit of stored) applyPartly(draft, fitting(edit as Edit, draft))
   doc.accept(draft)
 }
 
@@ -50,8 +72,9 @@ export function replayEarlier(
     const edits = version < 2 ? ofVersion1(each, draft) : [each as Edit]
     for (const edit of edits.map((edit) => ofVersion2(edit, taken))) {
       try {
-        applyTo(draft, edit)
-        kept.push(edit)
+        const own = fitting(edit, draft)
+        applyTo(draft, own)
+        kept.push(own)
       } catch (error) {
         if (version >= 2 || !(error instanceof EditError)) throw error
       }

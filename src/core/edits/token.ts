@@ -1,7 +1,8 @@
 /** Sets a design token, or takes it away. Groups come and go with what is in them. */
 import * as v from 'valibot'
-import { isInherited } from '../document/plain'
 import { MAX_TOKEN_DEPTH, problemOf, type TokenTree } from '../document/tokens'
+import type { Tree } from '../document/tree'
+import { isInherited } from '../properties/inherited'
 import type { TokenEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
@@ -37,6 +38,22 @@ function tokenAt(tree: TokenTree, name: string): Group | null {
   return isGroup(at) ? at : null
 }
 
+/** Whether a value refers to the token, wherever in it. */
+function refersTo(value: unknown, reference: string): boolean {
+  if (value === reference) return true
+  if (typeof value !== 'object' || value === null) return false
+  return Object.values(value).some((each) => refersTo(each, reference))
+}
+
+/** The first block that uses a token, by name. */
+function userOf(tree: Tree, name: string): string | undefined {
+  const reference = `{${name}}`
+  for (const { props, overrides, name: user } of tree.nodes.values())
+    if (refersTo(props, reference) || refersTo(overrides, reference)) return user
+  for (const { page, props } of tree.changesOnPages()) if (refersTo(props, reference)) return page.name
+  return undefined
+}
+
 export const token: EditModule<TokenEdit> = {
   op: 'token',
   schema: v.strictObject({
@@ -66,6 +83,8 @@ export const token: EditModule<TokenEdit> = {
     const tree = planted(draft.tokens, steps(name), token)
     const problem = problemOf(tree)
     if (problem) refuse(problem)
+    const user = token === null ? userOf(draft, name) : undefined
+    if (user !== undefined) refuse(`the token ${name} is still used by ${quoted(user)}`)
     draft.tokens = tree
     return { op: 'token', name, token: before }
   },

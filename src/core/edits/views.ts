@@ -1,8 +1,10 @@
 /** Adds, changes and takes away views, each by its id: what one person does to one view leaves the others alone. */
+
 import * as v from 'valibot'
 import { check, checkViews } from '../document/check'
-import { IdSchema, MAX_VIEWS, type View, ViewSchema } from '../document/schema'
+import { MAX_VIEWS, type View, ViewSchema } from '../document/schema'
 import type { Tree } from '../document/tree'
+import { IdSchema } from '../properties/values'
 import type { ViewsEdit, ViewValues } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { propWords, quoted, valueWords } from './words'
@@ -29,6 +31,9 @@ function checkUnused(tree: Tree, view: View) {
     if (Object.hasOwn(node.overrides, view.id))
       refuse(`“${view.name}” still has values of its own on “${node.name}”; put them back first`)
   }
+  for (const { page, view: own } of tree.changesOnPages())
+    if (own === view.id)
+      refuse(`“${page.name}” still shows its template otherwise on “${view.name}”; put that back first`)
   for (const page of tree.pages.values()) {
     if (page.views.includes(view.id)) refuse(`the page “${page.name}” is still drawn at “${view.name}”`)
   }

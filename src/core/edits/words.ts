@@ -1,13 +1,14 @@
 /** Edits in words. */
 import type { Tree } from '../document/tree'
+import { PROPERTIES, type PropKey } from '../properties/table'
 
 export const quoted = (name: string) => `“${name}”`
 
 /** A block or page by its name. */
 export const nameOf = (tree: Tree, id: string) => quoted(tree.nodes.get(id)?.name || 'a block')
 
-/** `paddingTop` → `padding top`. */
-export const propWords = (key: string) => key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+/** A property by its name in words. */
+export const propWords = (key: string) => PROPERTIES[key as PropKey]?.words ?? key
 
 /** A value as short as it can be said; nothing for what has no short form. */
 export function valueWords(value: unknown): string {

@@ -1,13 +1,14 @@
 /** Edits that do not fit any more, since somebody else changed what they are about: kept, said, and put back another way. */
 import { ordersAt, withNewIds } from '../arrange/order'
 import type { Document } from '../document/document'
-import { mayHoldKind } from '../document/kinds'
 import { freePath } from '../document/paths'
-import type { NodeTree, Props } from '../document/schema'
+import type { NodeTree } from '../document/schema'
 import type { Tree } from '../document/tree'
 import type { Edit, SetEdit } from '../edits/edit'
 import { type Change, mergeEdits } from '../edits/merge'
 import { moduleOf } from '../edits/registry'
+import { mayHoldKind } from '../properties/kinds'
+import type { Props } from '../properties/table'
 
 /** One thing parked: edits that failed for one reason. */
 export type Parked = {
@@ -106,7 +107,7 @@ export function putBackEdits(doc: Document, parked: Parked, page: string, makeId
   const tree = withNewIds(fitted(parked.block.tree, doc), makeId)
   if (tree.kind === 'page') {
     const path = freePath(doc.pages.values(), was.path)
-    const order = doc.pagesInOrder().at(-1)?.order ?? ''
+    const order = doc.allPages().at(-1)?.order ?? ''
     const made = { id: tree.id, name: tree.name, path, order, views: [], sections: tree.children ?? [] }
     return [{ op: 'page', id: tree.id, page: made }]
   }

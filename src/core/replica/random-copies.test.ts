@@ -15,7 +15,8 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
   const one = blocks[a % Math.max(1, blocks.length)]?.id ?? 'none'
   const host = boxes[b % Math.max(1, boxes.length)]?.id ?? 'none'
   const id = `${by}${next()}`
-  switch (kind % 10) {
+  const pages = [...doc.pages.keys()]
+  switch (kind % 14) {
     case 0:
     case 1:
       return set(one, { paddingTop: b }, b % 3 === 0 ? 'mobile' : undefined)
@@ -40,6 +41,43 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
         name: `t.n${a % 3}`,
         token: b % 2 ? { $type: 'number', $value: b % 4 ? b : `{t.n${(a + 1) % 3}}` } : null,
       }
+    case 9:
+      return {
+        op: 'page',
+        id,
+        page: {
+          id,
+          name: id,
+          path: `/t${b % 3}`,
+          order: 'a2',
+          views: [],
+          isTemplate: true,
+          sections: [{ id: `${id}-slot`, kind: 'slot', name: 'Own', order: 'a1', props: {} }],
+        },
+      }
+    case 10:
+      return {
+        op: 'page-meta',
+        id: pages[a % pages.length],
+        set: { template: b % 3 ? pages[b % pages.length] : null },
+      }
+    case 11:
+      return {
+        op: 'change',
+        page: pages[b % pages.length],
+        node: one,
+        ...(b % 4 === 0 ? { view: 'mobile' } : {}),
+        props: { hidden: b % 5 ? b % 2 === 0 : null },
+      }
+    case 12:
+      return set(
+        one,
+        {
+          fills:
+            b % 6 ? { [`f${b % 3}`]: b % 2 ? { order: 'a1', kind: 'color', color: '#112233' } : null } : null,
+        },
+        b % 4 === 0 ? 'mobile' : undefined,
+      )
     default:
       return { op: 'meta', node: one, name: id }
   }

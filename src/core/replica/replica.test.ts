@@ -31,7 +31,7 @@ describe('rebasing edit by edit', () => {
   test('what is about one lost block is set aside as one thing, as it stood', () => {
     const { log, one, other } = two()
     one.commit([insert(one.doc, 'c', 'new')], 'New')
-    one.commit([set('new', { fill: '#112233' }), set('c1', { fontSize: 20 })], 'Look')
+    one.commit([set('new', { opacity: 0.5 }), set('c1', { fontSize: 20 })], 'Look')
     one.commit([{ op: 'move', node: 'a1', parent: 'c2', order: 'a0' }], 'Move')
     other.commit([{ op: 'remove', node: 'c' }], 'Remove')
     sync(log, other)
@@ -40,7 +40,7 @@ describe('rebasing edit by edit', () => {
     expect(parked.length).toBe(2)
     expect(lost.block?.tree.id).toBe('c')
     expect(lost.block?.tree.children?.map((child) => child.id)).toEqual(['new', 'c1', 'c2'])
-    expect(lost.block?.tree.children?.[0].props).toEqual({ fill: '#112233' })
+    expect(lost.block?.tree.children?.[0].props).toEqual({ opacity: 0.5 })
     expect(moved.words).toEqual(['Move “A1” in “C2”'])
     // Put back as a new block, at its place, with everything in it.
     const edits = putBackEdits(one.doc, lost, 'home', () => `id${next()}`)
@@ -122,7 +122,7 @@ describe('rebasing edit by edit', () => {
 describe('taking back', () => {
   test('a value that somebody else has changed since stays theirs', () => {
     const { log, one, other } = two()
-    one.commit([set('a', { paddingTop: 8, fill: '#111111' })], 'Pad')
+    one.commit([set('a', { paddingTop: 8, opacity: 0.5 })], 'Pad')
     sync(log, one)
     sync(log, other)
     other.commit([set('a', { paddingTop: 99 })], 'Pad')
@@ -134,7 +134,7 @@ describe('taking back', () => {
     // Done again, it does not take theirs either.
     one.redo()
     sync(log, one)
-    expect(log.doc.node('a').props).toEqual({ paddingTop: 99, fill: '#111111' })
+    expect(log.doc.node('a').props).toEqual({ paddingTop: 99, opacity: 0.5 })
   })
 
   test('of a value under which somebody else’s lies, theirs comes back', () => {
