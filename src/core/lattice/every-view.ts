@@ -2,7 +2,7 @@
 import type { View, ViewLattice } from '../document/schema'
 import { usedLattice } from './used'
 
-export type Asked = { view: View; lattice: ViewLattice; columnWidth: number; whole: boolean }
+export type LatticeAtView = { view: View; lattice: ViewLattice; columnWidth: number; whole: boolean }
 
 /** Reads `12 / 8 / 4`: one number a view, or one for all. A reason when it cannot be read. */
 export function readEach(text: string, views: number, least: number, most: number): number[] | string {
@@ -22,7 +22,7 @@ export function askEveryView(
   views: readonly View[],
   columns: readonly number[],
   gutters: readonly number[],
-): Asked[] {
+): LatticeAtView[] {
   return views.map((view, i) => {
     const lattice = { ...view.lattice, columns: Math.round(columns[i]), gutter: gutters[i] }
     const { columnWidth } = usedLattice(lattice, view.width)

@@ -20,7 +20,7 @@ export type Misfit = {
 export function misfits(doc: Document, viewId: string, paragraphs: ParagraphCache): Misfit[] {
   const view = doc.view(viewId)
   const found: Misfit[] = []
-  for (const page of doc.pagesInOrder()) {
+  for (const page of doc.allPages()) {
     const layout = new PageLayout(doc, page.id, viewId, view.width, paragraphs)
     for (const box of layout.visible()) {
       const add = (kind: Misfit['kind'], reason: string) =>

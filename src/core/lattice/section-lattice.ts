@@ -1,7 +1,10 @@
 /** A section's lattice: its own where it has one, else the view's. */
+
 import type { Document, Node } from '../document/document'
 import { cascaded } from '../document/resolve'
-import type { Props, ViewLattice } from '../document/schema'
+import type { ViewLattice } from '../document/schema'
+import type { Instances } from '../expand/instances'
+import type { Props } from '../properties/table'
 
 /** @param set a section's props, cascaded into the view */
 export const sectionLattice = (view: ViewLattice, set: Pick<Props, 'lattice'>): ViewLattice =>
@@ -12,10 +15,11 @@ export const hasOwnLattice = (node: Node): boolean =>
   node.kind === 'section' &&
   [node.props, ...Object.values(node.overrides)].some((props) => props.lattice !== undefined)
 
-/** The lattice that a block stands on in a view. */
-export function latticeOf(doc: Document, node: Node, view: string): ViewLattice {
+/** The lattice that what a page shows stands on in a view. */
+export function latticeOf(doc: Document, instances: Instances, node: Node, view: string): ViewLattice {
   const { lattice } = doc.view(view)
-  const section =
-    node.kind === 'section' ? node : doc.ancestors(node.id).find((each) => each.kind === 'section')
+  let section: Node | undefined = node
+  while (section && section.kind !== 'section')
+    section = section.parent === null ? undefined : instances.find(section.parent)
   return section ? sectionLattice(lattice, cascaded(doc, section, view)) : lattice
 }

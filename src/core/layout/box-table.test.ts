@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import { Document } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import { applyEdit } from '../edits/apply'
+import { Instances } from '../expand/instances'
 import { starterProject } from '../shelf/starter'
 import { LayoutBox } from './box'
 import { BoxTable } from './box-table'
@@ -15,7 +16,7 @@ function made(count: number) {
     { ...tree('section'), kind: 'section', children: Array.from({ length: count }, (_, i) => tree(`b${i}`)) },
   ]
   const doc = Document.fromFile(file)
-  return { doc, table: new BoxTable(doc) }
+  return { doc, table: new BoxTable(new Instances(doc, 'home')) }
 }
 
 test('every node has a slot of its own, kept when it is replaced', () => {

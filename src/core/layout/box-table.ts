@@ -1,5 +1,6 @@
 /** The boxes of a page by what they stand for. */
-import type { Document, Node } from '../document/document'
+import type { Node } from '../document/document'
+import type { Instances } from '../expand/instances'
 import type { LayoutBox } from './box'
 
 /** Slots in one leaf of the table; a power of two. */
@@ -9,10 +10,13 @@ const LEAF = 1024
 export class BoxTable {
   private readonly leaves: (LayoutBox | undefined)[][] = []
 
-  constructor(private readonly doc: Document) {}
+  /** Of instances that come from a template: their slots count down from −1. */
+  private readonly shared: (LayoutBox | undefined)[] = []
+
+  constructor(private readonly instances: Instances) {}
 
   get(id: string): LayoutBox | undefined {
-    const node = this.doc.nodes.get(id)
+    const node = this.instances.find(id)
     return node && this.of(node)
   }
 
@@ -23,11 +27,15 @@ export class BoxTable {
   }
 
   private at(slot: number): LayoutBox | undefined {
-    return this.leaves[Math.floor(slot / LEAF)]?.[slot % LEAF]
+    return slot < 0 ? this.shared[-1 - slot] : this.leaves[Math.floor(slot / LEAF)]?.[slot % LEAF]
   }
 
   put(box: LayoutBox) {
     const { slot } = box.node
+    if (slot < 0) {
+      this.shared[-1 - slot] = box
+      return
+    }
     const index = Math.floor(slot / LEAF)
     this.leaves[index] ??= []
     this.leaves[index][slot % LEAF] = box
@@ -36,6 +44,8 @@ export class BoxTable {
   /** Takes the box out, unless another lies there by now. */
   drop(box: LayoutBox) {
     const { slot } = box.node
-    if (this.at(slot) === box) this.leaves[Math.floor(slot / LEAF)][slot % LEAF] = undefined
+    if (this.at(slot) !== box) return
+    if (slot < 0) this.shared[-1 - slot] = undefined
+    else this.leaves[Math.floor(slot / LEAF)][slot % LEAF] = undefined
   }
 }

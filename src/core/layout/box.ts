@@ -1,9 +1,9 @@
 /** The layout tree: one flat-fielded object per block, with what its style asks and what layout found. */
 import type { Node } from '../document/document'
-import type { Resolved } from '../document/resolve'
 import type { UsedLattice } from '../lattice/used'
+import type { Resolved } from '../properties/table'
 import type { Paragraph } from '../text/paragraph'
-import { declareFields, numbers, type Place, takeOffset, whole } from './packed'
+import { declareFields, numbers, type PackedField, type Place, takeOffset, whole } from './packed'
 
 export enum Flow {
   Row,
@@ -179,7 +179,7 @@ export class LayoutBox implements Place {
    * Whether they change with the box's height, since a picture in it takes its own from there: 0 if not, else one more than
    * the lattices there are between the two. Known once one of the two is.
    */
-  declare follows: number
+  declare followsHeight: number
   declare lastW: number
   declare lastH: number
   declare lastDefinite: boolean
@@ -286,7 +286,7 @@ export class LayoutBox implements Place {
   }
 }
 
-declareFields(LayoutBox.prototype)
+declareFields(LayoutBox.prototype satisfies Record<PackedField, number | boolean>)
 
 /** `value` within [low, high]; NaN bounds do not bind; low wins over high, as in CSS. */
 export function clamp(value: number, low: number, high: number): number {

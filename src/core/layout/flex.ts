@@ -1,4 +1,5 @@
 /** Rows and columns: the flex layout algorithm (CSS Flexbox 1 §9). */
+import { alignOffset, spread } from './alignment'
 import { baselineOf } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
 import { fitContent, heightIn, minContent } from './intrinsic'
@@ -8,24 +9,6 @@ import { contentHeight, layoutBox, measureHeight, ratioHeight } from './place'
 const UNIT = 1 / 64
 
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
-
-/** Distributes free space: the offset of the first item and the extra between two. */
-export function spread(kind: Spread, free: number, count: number): { lead: number; between: number } {
-  switch (kind) {
-    case Spread.Center:
-      return { lead: free / 2, between: 0 }
-    case Spread.End:
-      return { lead: free, between: 0 }
-    case Spread.Between:
-      return { lead: 0, between: free > 0 && count > 1 ? free / (count - 1) : 0 }
-    case Spread.Around:
-      return free > 0 ? { lead: free / count / 2, between: free / count } : { lead: 0, between: 0 }
-    case Spread.Evenly:
-      return free > 0 ? { lead: free / (count + 1), between: free / (count + 1) } : { lead: 0, between: 0 }
-    default:
-      return { lead: 0, between: 0 }
-  }
-}
 
 /**
  * §9.7: grows or shrinks items [from, to) to fill `inner`. Reads base, hypothetical, low and the most; writes target.
@@ -256,9 +239,6 @@ function placeRowLine(
   }
 }
 
-export const alignOffset = (align: Align, free: number) =>
-  align === Align.Center ? free / 2 : align === Align.End ? free : 0
-
 function columnItemWidth(item: LayoutBox, inner: number, height: number): number {
   let size: number
   switch (item.widthKind) {
@@ -316,7 +296,7 @@ function layoutColumn(
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
     const isDefinite = own || (definite && !Number.isNaN(innerHeight))
-    if (isDefinite && item.follows > 0) item.cross = columnItemWidth(item, inner, item.target)
+    if (isDefinite && item.followsHeight > 0) item.cross = columnItemWidth(item, inner, item.target)
     // As high as its content it keeps the layout that found so: it is not laid out into a given height.
     const given = isDefinite || measureHeight(item, item.cross) !== item.target
     layoutBox(item, item.cross, given ? item.target : Number.NaN, isDefinite)

@@ -1,48 +1,10 @@
 /** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
+import { alignOffset, spread } from './alignment'
 import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
-import { alignOffset, spread } from './flex'
 import { fitContent, heightIn } from './intrinsic'
+import { placeItems } from './lattice-items'
 import { layoutBox, measureHeight } from './place'
-
-/** Column and row of every child, both from 0. Returns the number of rows. */
-export function placeItems(items: readonly LayoutBox[], columns: number, dense: boolean): number {
-  const taken: Uint8Array[] = []
-  const free = (row: number, column: number, span: number) => {
-    const line = taken[row]
-    if (!line) return true
-    for (let c = column; c < column + span; c++) if (line[c]) return false
-    return true
-  }
-  let cursorRow = 0
-  let cursorColumn = 0
-  for (const item of items) {
-    const span = Math.min(item.span, columns)
-    let row = dense ? 0 : cursorRow
-    let column = dense ? 0 : cursorColumn
-    if (item.from > 0) {
-      const fixed = Math.min(item.from - 1, columns - span)
-      if (!dense && fixed < cursorColumn) row++
-      column = fixed
-      while (!free(row, column, span)) row++
-    } else {
-      for (;;) {
-        if (column + span > columns) {
-          row++
-          column = 0
-        } else if (free(row, column, span)) break
-        else column++
-      }
-    }
-    while (taken.length <= row) taken.push(new Uint8Array(columns))
-    taken[row].fill(1, column, column + span)
-    item.row = row
-    item.column = column
-    cursorRow = row
-    cursorColumn = column
-  }
-  return taken.length
-}
 
 function ownTracks(box: LayoutBox, width: number): Tracks {
   const inner = Math.max(0, width - box.padX)
@@ -218,7 +180,7 @@ function placeItem(
   else if (item.heightKind === Sizing.Stretch) given = rowHeight
   if (!Number.isNaN(given)) {
     item.cross = Math.max(item.padY, clamp(given, item.minH, item.maxH))
-    if (item.follows > 0) item.target = itemWidth(item, item.low, item.cross)
+    if (item.followsHeight > 0) item.target = itemWidth(item, item.low, item.cross)
     layoutBox(item, item.target, item.cross, true)
   } else item.cross = layoutBox(item, item.target, Number.NaN, false)
   item.width = item.target

@@ -1,6 +1,6 @@
 /** Intrinsic inline sizes (CSS Sizing 3 §5, Flexbox §9.9, Grid 2 §11). Border boxes, px. */
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
-import { placeItems } from './grid'
+import { placeItems } from './lattice-items'
 import { layoutBox } from './place'
 
 /** Lattices, one in another, through which a width follows a height: each has to be laid out twice to know its own. */
@@ -27,7 +27,7 @@ export function maxContent(box: LayoutBox, height: number): number {
 function forgetAt(box: LayoutBox, height: number) {
   if (Object.is(box.contentAt, height)) return
   box.contentAt = height
-  if (box.follows === 0) return
+  if (box.followsHeight === 0) return
   box.minContent = Number.NaN
   box.maxContent = Number.NaN
 }
@@ -58,11 +58,11 @@ export function heightIn(box: LayoutBox, room: number): number {
   return Number.isNaN(height) ? height : Math.max(box.padY, clamp(height, box.minH, box.maxH))
 }
 
-/** As `follows`, of what a box adds to its parent's size when the parent's height changes. */
+/** As `followsHeight`, of what a box adds to its parent's size when the parent's height changes. */
 function takesHeight(box: LayoutBox): number {
   if (box.heightKind !== Sizing.Percent && box.heightKind !== Sizing.Stretch) return 0
   if (box.widthKind === Sizing.Exact) return 0
-  return box.flow === Flow.Picture ? 1 : box.follows
+  return box.flow === Flow.Picture ? 1 : box.followsHeight
 }
 
 /** The content width of a frame, held to what its least and most heights are by its ratio (CSS Sizing 4 §5.1.1), px. */
@@ -133,7 +133,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       size = shareOf(box, 0, 0, true) * box.columns + rest
     }
   }
-  box.follows = follows
+  box.followsHeight = follows
   return size
 }
 

@@ -1,9 +1,9 @@
 /** What holds of every layout, whatever the document: random ones, without text so that all is whole sums. */
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { documents } from '../../cli/conformance/documents'
-import { WITHOUT_TEXT } from '../../cli/conformance/features'
 import { Document } from '../document/document'
+import { documents } from '../samples/documents'
+import { WITHOUT_TEXT } from '../samples/features'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
 import { Flow, type LayoutBox, Sizing, Spread } from './box'

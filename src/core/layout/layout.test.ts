@@ -1,8 +1,10 @@
 /** Layout against worked cases, each named for the CSS rule it exercises; the browser is asked in the conformance run. */
+
 import { describe, expect, test } from 'vitest'
 import { Document } from '../document/document'
-import type { NodeTree, Props } from '../document/schema'
+import type { NodeTree } from '../document/schema'
 import { applyEdit } from '../edits/apply'
+import type { Props } from '../properties/table'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'

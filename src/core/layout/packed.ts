@@ -1,6 +1,4 @@
 /** Where the boxes' numbers and choices lie: many boxes' in one buffer, reached through accessors by their names. */
-import type { LayoutBox } from './box'
-
 /** Lengths, factors and weights: 0 at first, or not a number. */
 const AT_ZERO = [
   'rowGap',
@@ -22,7 +20,7 @@ const AT_ZERO = [
   'target',
   'wanted',
   'cross',
-] as const satisfies readonly (keyof LayoutBox)[]
+] as const
 const AT_NONE = [
   'minContent',
   'maxContent',
@@ -32,7 +30,7 @@ const AT_NONE = [
   'lastResult',
   'measuredW',
   'measuredHeight',
-] as const satisfies readonly (keyof LayoutBox)[]
+] as const
 /** Choices and whole numbers. */
 const WHOLE = [
   'flow',
@@ -48,8 +46,8 @@ const WHOLE = [
   'columns',
   'column',
   'row',
-  'follows',
-] as const satisfies readonly (keyof LayoutBox)[]
+  'followsHeight',
+] as const
 const YES_OR_NO = [
   'hidden',
   'followsWindow',
@@ -59,7 +57,10 @@ const YES_OR_NO = [
   'subgrid',
   'lastDefinite',
   'frozen',
-] as const satisfies readonly (keyof LayoutBox)[]
+] as const
+
+/** Every field that lies in a buffer. */
+export type PackedField = (typeof AT_ZERO | typeof AT_NONE | typeof WHOLE | typeof YES_OR_NO)[number]
 
 const NUMBERS = AT_ZERO.length + AT_NONE.length
 /** What a box takes of a chunk, as 64-bit numbers: two whole ones fit in each. */

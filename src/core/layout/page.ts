@@ -1,19 +1,23 @@
 /** One page at one view and window width, laid out; kept, so that after an edit only what can change is done again. */
 import type { Document, Node } from '../document/document'
-import { isText } from '../document/kinds'
-import { resolve } from '../document/resolve'
-import type { Props, View } from '../document/schema'
+import { resolved, withOverrides } from '../document/resolve'
+import type { View } from '../document/schema'
+import { Instances } from '../expand/instances'
 import { type UsedLattice, usedLattice } from '../lattice/used'
-import type { Line } from '../text/paragraph'
+import { isText } from '../properties/kinds'
+import type { Props } from '../properties/table'
+import { differInPaintOnly } from '../properties/table'
+import { type Line, shownText } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
+import { layoutBox } from './algorithms'
 import { LayoutBox, NO_BOXES } from './box'
 import { BoxTable } from './box-table'
-import { shownText } from './drawing'
-import { layoutBox } from './place'
 import { type Rect, seenRect } from './rect'
 import { applyStyle, type Surroundings } from './style'
 
 export class PageLayout {
+  /** What the page shows: its own blocks, and its templates'. */
+  readonly instances: Instances
   readonly boxes: BoxTable
   root: LayoutBox
   used: UsedLattice
@@ -23,14 +27,13 @@ export class PageLayout {
   private tokens: unknown
   private views: unknown
   private fontVersion = -1
-  private tick = -1
   private cascade: string[] = []
   /** Boxes whose style follows the window's width. */
   private readonly followers = new Set<LayoutBox>()
   /** No box is known yet. */
   private first = true
   /** Set by `sync`. */
-  private moved = false
+  private placeChanged = false
 
   constructor(
     private readonly doc: Document,
@@ -40,23 +43,25 @@ export class PageLayout {
     private readonly paragraphs: ParagraphCache,
     private readonly fontsVersion: () => number = () => 0,
   ) {
-    this.boxes = new BoxTable(doc)
+    this.instances = new Instances(doc, page)
+    this.boxes = new BoxTable(this.instances)
     this.view = doc.view(viewId)
     this.used = usedLattice(this.view.lattice, width)
-    this.root = new LayoutBox(doc.node(page))
+    this.root = new LayoutBox(this.instances.node(page))
     this.update()
   }
 
-  private readonly resolve = (node: Node) => resolve(this.doc, node, this.viewId)
+  private readonly resolve = (node: Node) =>
+    resolved(this.doc.tokenTable, node, withOverrides(node, this.cascade))
 
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
     const { doc } = this
     const restyle =
       this.views !== doc.views || this.tokens !== doc.tokens || this.fontVersion !== this.fontsVersion()
-    const touched = restyle ? undefined : doc.touchedSince(this.tick)
+    const changed = this.instances.update()
+    const touched = restyle || this.first ? undefined : changed
     const resized = width !== this.width
-    this.tick = doc.tick
     if (restyle) {
       this.views = doc.views
       this.tokens = doc.tokens
@@ -74,7 +79,15 @@ export class PageLayout {
     if (touched) {
       if (resized) this.follow(around)
       for (const id of touched) this.resync(id)
-    } else this.sync(null, doc.node(this.page), this.first ? undefined : this.root, around, restyle, true)
+    } else
+      this.sync(
+        null,
+        this.instances.node(this.page),
+        this.first ? undefined : this.root,
+        around,
+        restyle,
+        true,
+      )
     this.first = false
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
@@ -83,7 +96,7 @@ export class PageLayout {
   /** Restyles what follows the window directly; everything else is found by its new width. */
   private follow(around: Surroundings) {
     const restyle = (box: LayoutBox, on: Surroundings) => {
-      applyStyle(box, this.propsOf(box.node), on)
+      applyStyle(box, withOverrides(box.node, this.cascade), on)
       box.invalidate()
     }
     // Hidden blocks stand in nobody's lists: that one was removed is found here.
@@ -106,31 +119,30 @@ export class PageLayout {
   }
 
   private resync(id: string) {
-    const node = this.doc.nodes.get(id)
+    const node = this.instances.find(id)
     const box = this.boxes.get(id)
     // Gone, of another page, or new: new ones come with their parent.
     if (!node || !box) return
     const { parent } = box
     this.sync(parent, node, box, this.surroundings(box), false, false)
-    if (this.moved && parent)
+    if (this.placeChanged && parent)
       this.arrange(
         parent,
-        parent.node.childSlots.map((slot) => this.boxes.of(this.doc.at(slot))!),
+        parent.node.childSlots.map((slot) => this.boxes.of(this.instances.at(slot))!),
       )
   }
 
-  /** The node's own props with the view's overrides: what layout reads. */
-  private propsOf(node: Node): Props {
-    let { props } = node
-    for (const view of this.cascade) {
-      const override = node.overrides[view]
-      if (override) props = { ...props, ...override }
-    }
-    return props
+  /** Whether only what is drawn changed from one version of a block to the next. */
+  private differsInPaintOnly(before: Node, now: Node): boolean {
+    if (before.kind !== now.kind || before.children !== now.children) return false
+    if (!differInPaintOnly(before.props, now.props)) return false
+    return this.cascade.every((view) =>
+      differInPaintOnly(before.overrides[view] ?? NONE, now.overrides[view] ?? NONE),
+    )
   }
 
   /**
-   * Matches boxes to `node` and, where they are new, changed or `all` are asked for, to what is in it. `moved` says then whether the
+   * Matches boxes to `node` and, where they are new, changed or `all` are asked for, to what is in it. `placeChanged` says then whether the
    * box's place among its siblings may have changed.
    * @param known the box that stood for the node so far
    */
@@ -151,20 +163,21 @@ export class PageLayout {
     }
     const fresh = box !== known
     let regroup = fresh
-    let moved = fresh
+    let placeChanged = fresh
     let inherited = restyle
     if (fresh || restyle || box.node !== node) {
       const { flow, columns, align, colGap, hidden, order, lattice } = box
       const out = box.pins !== null
       regroup ||= box.node.children !== node.children
+      const repaint = !fresh && !restyle && this.differsInPaintOnly(box.node, node)
       box.node = node
-      applyStyle(box, this.propsOf(node), around)
+      applyStyle(box, withOverrides(node, this.cascade), around)
       if (box.followsWindow) this.followers.add(box)
       else this.followers.delete(box)
       box.resolveWith(this.resolve)
       if (isText(node.kind)) box.paragraph = this.paragraphs.get(box.resolved)
-      box.invalidate()
-      moved ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
+      if (!repaint) box.invalidate()
+      placeChanged ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
       regroup ||= flow !== box.flow
       // What children are depends on the parent's flow, columns and alignment.
       inherited ||=
@@ -180,17 +193,17 @@ export class PageLayout {
       // As long as they will be: a list that grows leaves room behind it.
       const boxes = new Array<LayoutBox>(childSlots.length)
       for (let i = 0; i < childSlots.length; i++) {
-        const child = this.doc.at(childSlots[i])
+        const child = this.instances.at(childSlots[i])
         let childBox = this.first ? undefined : this.boxes.of(child)
         if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
           childBox = this.sync(box, child, childBox, within, inherited, all)
-          regroup ||= this.moved
+          regroup ||= this.placeChanged
         }
         boxes[i] = childBox
       }
       if (regroup) this.arrange(box, boxes)
     } else if (regroup) this.arrange(box, NO_BOXES)
-    this.moved = moved
+    this.placeChanged = placeChanged
     return box
   }
 
@@ -212,7 +225,7 @@ export class PageLayout {
   }
 
   private isChild(box: LayoutBox, parent: LayoutBox): boolean {
-    return box.parent === parent && this.doc.nodes.get(box.id)?.parent === parent.id
+    return box.parent === parent && this.instances.find(box.id)?.parent === parent.id
   }
 
   private drop(box: LayoutBox) {
@@ -223,6 +236,11 @@ export class PageLayout {
 
   get height(): number {
     return this.root.height
+  }
+
+  /** The page's own sections that are shown, without those of its template. */
+  get own(): readonly LayoutBox[] {
+    return this.root.kids.filter(({ node }) => node.source === undefined)
   }
 
   /** Border box from the page's top left, px; undefined when the block is hidden or not on this page. */
@@ -270,6 +288,8 @@ export class PageLayout {
     }
   }
 }
+
+const NONE: Props = {}
 
 function sameLattice(a: UsedLattice | null, b: UsedLattice | null): boolean {
   if (a === null || b === null) return a === b

@@ -2,9 +2,12 @@
  * Pictures whose widths follow heights, in boxes as wide as their content. The numbers are those that Chromium gives for the
  * handed-off page; the named cases ask it anew.
  */
+
 import { describe, expect, test } from 'vitest'
 import { Document } from '../document/document'
-import type { NodeTree, Props, Size } from '../document/schema'
+import type { NodeTree } from '../document/schema'
+import type { Props } from '../properties/table'
+import type { Size } from '../properties/values'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'

@@ -1,8 +1,25 @@
 /** Laying out one box: dispatch by flow, with the caches that make a second visit free. */
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
-import { layoutFlex } from './flex'
-import { layoutLattice } from './grid'
-import { placeLifted } from './lifted'
+
+/**
+ * What lays out a box's content by its flow, in a border box of a width and a height (NaN: from the content). They ask `layoutBox` of
+ * what is in the box and know nothing of one another.
+ */
+export type Algorithms = {
+  /** Rows and columns. @returns the border-box height */
+  flex: (box: LayoutBox, width: number, height: number, definite: boolean) => number
+  /** @returns the border-box height */
+  lattice: (box: LayoutBox, width: number, height: number) => number
+  /** Places what is out of the flow, once its size is known. */
+  lifted: (box: LayoutBox, width: number, height: number) => void
+}
+
+let algorithms: Algorithms
+
+/** Said once, where all are known: `algorithms.ts`. */
+export function layOutWith(all: Algorithms) {
+  algorithms = all
+}
 
 /** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none, or something flows in it. */
 export function ratioHeight(box: LayoutBox, width: number): number {
@@ -45,7 +62,7 @@ export function layoutBox(box: LayoutBox, width: number, height: number, definit
   box.lastDefinite = definite
   const result = layoutContent(box, width, height, definite)
   box.lastResult = result
-  if (box.lifted.length > 0) placeLifted(box, width, result)
+  if (box.lifted.length > 0) algorithms.lifted(box, width, result)
   return result
 }
 
@@ -82,8 +99,8 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
     default: {
       if (auto && box.kids.length === 0) return limit(box, Math.max(box.padY, ratioHeight(box, width) || 0))
       return box.flow === Flow.Lattice
-        ? layoutLattice(box, width, height)
-        : layoutFlex(box, width, height, definite)
+        ? algorithms.lattice(box, width, height)
+        : algorithms.flex(box, width, height, definite)
     }
   }
 }

@@ -56,3 +56,24 @@ export const difference = (a: Rect, b: Rect): number =>
     Math.abs(a.width - b.width),
     Math.abs(a.height - b.height),
   )
+
+/** A point in a turned block's own upright coordinates; `box` lies at `left`, `top` of the same sheet. */
+export function turnBack(
+  box: LayoutBox,
+  left: number,
+  top: number,
+  x: number,
+  y: number,
+): { x: number; y: number } {
+  const degrees = box.resolved.rotate
+  if (!degrees) return { x, y }
+  const angle = (-degrees * Math.PI) / 180
+  const cx = left + box.width / 2
+  const cy = top + box.height / 2
+  const dx = x - cx
+  const dy = y - cy
+  return {
+    x: cx + dx * Math.cos(angle) - dy * Math.sin(angle),
+    y: cy + dx * Math.sin(angle) + dy * Math.cos(angle),
+  }
+}

@@ -1,10 +1,12 @@
 /** From resolved props to the layout box's flat fields. */
 import type { Document } from '../document/document'
-import { defaultsOf, isText } from '../document/kinds'
-import type { Kind, Pin, Props, Size, View } from '../document/schema'
+import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { sectionLattice } from '../lattice/section-lattice'
 import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
+import { isText, type Kind } from '../properties/kinds'
+import { defaultsOf, type Props } from '../properties/table'
+import type { Pin, Size } from '../properties/values'
 import { Align, COMMON, Flow, type LayoutBox, Sizing, Spread, type Uncommon } from './box'
 
 const SPREAD: Record<string, Spread> = {
@@ -144,10 +146,10 @@ function uncommonOf(
         ? set.ratio!
         : Number.NaN
   return {
-    borT: set.borderTop ?? 0,
-    borR: set.borderRight ?? 0,
-    borB: set.borderBottom ?? 0,
-    borL: set.borderLeft ?? 0,
+    borT: set.borderTop?.width ?? 0,
+    borR: set.borderRight?.width ?? 0,
+    borB: set.borderBottom?.width ?? 0,
+    borL: set.borderLeft?.width ?? 0,
     minW: lengthOf(tokens, set.minWidth, Number.NaN),
     maxW: lengthOf(tokens, set.maxWidth, Number.NaN),
     minH: lengthOf(tokens, set.minHeight, Number.NaN),

@@ -1,6 +1,6 @@
 /** The shipped font families, their files, and the faces made of them for shaping. */
 import * as hb from 'harfbuzzjs'
-import { DEFAULT_FAMILY } from '../document/resolve'
+import { DEFAULT_FAMILY } from '../properties/type'
 import { CATALOGUE } from './catalogue'
 
 export type FontFile = {

@@ -1,5 +1,5 @@
 /** Line boxes: what each inline box adds to the height of a line (CSS Inline 3, §5). */
-import type { LineHeight } from '../document/schema'
+import type { LineHeight } from '../properties/values'
 import type { Face } from './fonts'
 
 /** px above and below the baseline, half-leading included. */

@@ -1,4 +1,4 @@
-import type { Resolved } from '../document/resolve'
+import type { Resolved } from '../properties/table'
 import type { FontLibrary } from './fonts'
 import { Paragraph } from './paragraph'
 import { isBordered } from './shaped-text'

@@ -1,10 +1,9 @@
 /** Lines, whatever the words: nothing lost, nothing too wide, the same height counted and built. */
 import fc from 'fast-check'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { openType } from '../../server/fonts'
-import { defaultsOf } from '../document/kinds'
-import type { Resolved } from '../document/resolve'
-import type { Props, Span } from '../document/schema'
+import { defaultsOf, type Props, type Resolved } from '../properties/table'
+import type { Span } from '../properties/values'
+import { openType } from '../samples/fonts'
 import { FontLibrary } from './fonts'
 import { Paragraph } from './paragraph'
 import { ParagraphCache } from './paragraph-cache'
@@ -56,7 +55,7 @@ const look = fc.record({
   fontFamily: family,
   fontSize: fc.constantFrom(12, 15.5, 22.4, 40),
   textAlign: fc.constantFrom('left', 'center') as fc.Arbitrary<'left' | 'center'>,
-  borderLeft: fc.constantFrom(0, 2),
+  borderLeft: fc.constantFrom({ width: 0 }, { width: 2 }),
 })
 
 describe('lines', () => {
@@ -149,7 +148,7 @@ test('a border around words changes where their lines end, and what is kept for 
   const props = { fontFamily: 'Newsreader', fontSize: 15.5, fontWeight: 500 }
   const cache = new ParagraphCache(fonts)
   const plain = cache.get(style([{ text: words }], props))
-  const bordered = cache.get(style([{ text: words }], { ...props, borderLeft: 3 }))
+  const bordered = cache.get(style([{ text: words }], { ...props, borderLeft: { width: 3 } }))
   expect(lines(plain, 344)[0]).toMatch(/row$/)
   expect(lines(bordered, 344)[0]).toMatch(/5$/)
   expect(cache.get(style([{ text: words }], props))).toBe(plain)

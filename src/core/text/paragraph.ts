@@ -1,6 +1,6 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
-import type { Resolved } from '../document/resolve'
-import type { LineHeight } from '../document/schema'
+import type { Resolved } from '../properties/table'
+import type { LineHeight } from '../properties/values'
 import { graphemeEnds, isLeadingHyphen, lineBreaks } from './breaks'
 import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
@@ -35,6 +35,10 @@ const ROUNDING = 1e-4
 
 /** Of the paragraph that was broken last. */
 const found = new FoundLines()
+
+/** The characters of a line as they show: soft hyphens only where the line breaks at one. */
+export const shownText = (text: string, line: Line): string =>
+  text.slice(line.start, line.end).replaceAll('\u00ad', '') + (line.hyphen?.text ?? '')
 
 export class Paragraph extends ShapedText {
   /** Widest unbreakable stretch, px. */

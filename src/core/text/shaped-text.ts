@@ -1,5 +1,5 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
-import type { Resolved } from '../document/resolve'
+import type { Resolved } from '../properties/table'
 import type { FontLibrary } from './fonts'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
@@ -21,8 +21,12 @@ export const UNIT = 1 / 64
 /** Characters that are looked through for a place that is safe to break: where a font has none, a long word would be shaped anew for each line. */
 const REACH = 256
 
+const isDrawn = (side: Resolved['borderTop']) => side !== undefined && side.width > 0
 export const isBordered = (style: Resolved): boolean =>
-  (style.borderTop ?? 0) + (style.borderRight ?? 0) + (style.borderBottom ?? 0) + (style.borderLeft ?? 0) > 0
+  isDrawn(style.borderTop) ||
+  isDrawn(style.borderRight) ||
+  isDrawn(style.borderBottom) ||
+  isDrawn(style.borderLeft)
 
 export const upToUnit = (px: number) => Math.ceil(px / UNIT - 1e-9) * UNIT
 

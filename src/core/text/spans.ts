@@ -1,6 +1,6 @@
 /** From the document's spans to the characters that are shaped: white space collapsed, case applied. */
-import type { Resolved } from '../document/resolve'
-import type { Span } from '../document/schema'
+import type { Resolved } from '../properties/table'
+import type { Span } from '../properties/values'
 
 export function transformCase(text: string, kind: Resolved['textCase']): string {
   switch (kind) {
