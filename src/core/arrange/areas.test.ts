@@ -69,7 +69,7 @@ describe('typed areas on the page', () => {
     ])
     expect(rect(made[0]).y).toBe(rect(made[1]).y)
     expect(rect(made[0]).height).toBe(300)
-    expect(doc.node(made[0]).props.fill).not.toBe(doc.node(made[1]).props.fill)
+    expect(doc.node(made[0]).props.fills).not.toEqual(doc.node(made[1]).props.fills)
   })
   test('elsewhere get a section of their own behind it', () => {
     const { doc, layout, run } = lay({ flow: 'free' }, [])

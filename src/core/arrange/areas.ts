@@ -1,12 +1,16 @@
 /** Blocking out: areas on a lattice, typed in words or drawn over columns. All px on a sheet. */
+
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document } from '../document/document'
-import type { NodeTree, Props } from '../document/schema'
+import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
+import { isShared } from '../expand/instances'
 import { columnLeft, spanWidth, type UsedLattice } from '../lattice/used'
 import { Flow } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
+import { oneFill } from '../properties/items'
+import type { Props } from '../properties/table'
 import { endOfPage } from './budget'
 import { orderAt, ordersAt } from './order'
 import { columnAt } from './spans'
@@ -67,7 +71,7 @@ function tree(
     kind: 'box',
     name,
     order,
-    props: { flow: 'column', rowGap: 16, fill: GREYS[grey % GREYS.length], ...props },
+    props: { flow: 'column', rowGap: 16, fills: oneFill(GREYS[grey % GREYS.length]), ...props },
     ...(overrides ? { overrides } : {}),
   }
 }
@@ -118,7 +122,7 @@ export function areaEdits(
   section: string | undefined,
   makeId: () => string,
 ): { edits: Edit[]; made: string[] } {
-  const host = section === undefined ? undefined : layout.boxes.get(section)
+  const host = section === undefined || isShared(section) ? undefined : layout.boxes.get(section)
   const inside = host?.flow === Flow.Lattice ? doc.node(host.id) : undefined
   const keys = inside
     ? ordersAt(doc, inside.id, inside.children.length, areas.length)
@@ -192,9 +196,7 @@ export function drawnAreaEdits(
   const span = to - from + 1
   const id = makeId()
   const overrides = narrower(doc, layout.viewId, to)
-  const section = layout.root.kids.find(
-    (each) => rect.y >= each.y - NEAR && rect.y < each.y + each.height - NEAR,
-  )
+  const section = layout.own.find((each) => rect.y >= each.y - NEAR && rect.y < each.y + each.height - NEAR)
   if (!section) {
     const { children } = doc.node(layout.page)
     const child = tree(id, 'Area 1', 'a0', 0, sized(span, from, rect.height), overrides)

@@ -1,8 +1,10 @@
 /** The page budget: bands typed in words, their sum, their offsets. Lengths in px. */
+
 import type { Document } from '../document/document'
 import type { Edit } from '../edits/edit'
 import { formatPx } from '../lattice/solve'
 import type { PageLayout } from '../layout/page'
+import { oneFill } from '../properties/items'
 import { readQuantity } from '../quantity/arithmetic'
 import type { SetEdit } from './align'
 import { ordersAt } from './order'
@@ -60,7 +62,7 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
 
 /** The budget that a page's sections make now, in the words that `readBudget` reads; '' for an empty page. */
 export const budgetOf = (layout: PageLayout): string =>
-  layout.root.kids.map((box) => `${box.node.name.replace(/[,;\n]/g, ' ')} ${formatPx(box.height)}`).join(', ')
+  layout.own.map((box) => `${box.node.name.replace(/[,;\n]/g, ' ')} ${formatPx(box.height)}`).join(', ')
 
 /** What new bands are filled with in turn. */
 const GREYS = ['#e9e6de', '#f4f2ec', '#ece9e2']
@@ -91,7 +93,7 @@ export function budgetEdits(
     const end = list.at(-1)
     return end !== undefined && isCushion(end.name)
   }
-  const all = layout.root.kids.map((box) => box.node)
+  const all = layout.own.map((box) => box.node)
   const shown = last(all) ? all.slice(0, -1) : all
   const cushion = last(all) ? all.at(-1) : undefined
   const wanted = last(bands) ? bands.slice(0, -1) : bands
@@ -118,7 +120,7 @@ export function budgetEdits(
           flow: 'lattice',
           tag: tag ?? 'section',
           height: height(band),
-          ...(isCushion(band.name) ? {} : { fill: GREYS[i % GREYS.length] }),
+          ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[i % GREYS.length]) }),
         },
       },
     })

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { oneFill } from '../properties/items'
 import { blocksAlike, findBlocks } from './find'
 import { box, exactly, lay } from './test-page'
 
@@ -11,8 +12,8 @@ const page = () =>
     text('heading', 'Borrow a Packet', 30),
     text('one', 'of peas'),
     text('two', 'of beans'),
-    box('pea-box', { ...exactly(10, 10), fill: '#aabbcc' }),
-    box('other', { ...exactly(90, 10), fill: '#ddeeff' }),
+    box('pea-box', { ...exactly(10, 10), fills: oneFill('#aabbcc') }),
+    box('other', { ...exactly(90, 10), fills: oneFill('#ddeeff') }),
   ])
 
 describe('finding', () => {

@@ -1,6 +1,8 @@
 /** Finding blocks: by name or words over all pages, and those that look alike on one. */
+
 import type { Document, Node, Page } from '../document/document'
 import { resolve } from '../document/resolve'
+import { shownItems } from '../properties/items'
 
 export type Found = { page: Page; node: Node; words: string }
 
@@ -8,7 +10,7 @@ export type Found = { page: Page; node: Node; words: string }
 export function findBlocks(doc: Document, text: string): Found[] {
   const wanted = text.trim().toLowerCase()
   if (wanted === '') return []
-  return doc.pagesInOrder().flatMap((page) =>
+  return doc.allPages().flatMap((page) =>
     [...doc.walk(page.id)].flatMap((node) => {
       if (node.kind === 'page') return []
       const words = (node.props.spans ?? []).map((span) => span.text).join('')
@@ -21,8 +23,11 @@ export function findBlocks(doc: Document, text: string): Found[] {
 /** Blocks of a page of the same kind that are filled, set and rounded alike in a view; `id` comes last. */
 export function blocksAlike(doc: Document, page: string, view: string, id: string): string[] {
   const look = (node: Node) => {
-    const { fill, radius, fontFamily, fontSize, fontWeight, color, flow } = resolve(doc, node, view)
-    return JSON.stringify([node.kind, fill, radius, fontFamily, fontSize, fontWeight, color, flow])
+    const resolved = resolve(doc, node, view)
+    const { radiusTopLeft, fontFamily, fontSize, fontWeight, color, flow } = resolved
+    // Whatever the items are called.
+    const fills = shownItems(resolved.fills).map(({ order, ...fill }) => fill)
+    return JSON.stringify([node.kind, fills, radiusTopLeft, fontFamily, fontSize, fontWeight, color, flow])
   }
   const wanted = look(doc.node(id))
   const others = [...doc.walk(page)].filter(

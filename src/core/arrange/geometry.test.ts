@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { allCorners, oneFill } from '../properties/items'
+import { LOOK_PARTS } from '../properties/property'
 import { alignEdits, distributeEdits, gapEdits, sameSizeEdits, stackEdits, swapEdits } from './align'
 import { budgetEdits, budgetOf, endOfPage, readBudget } from './budget'
 import { distances } from './gauge'
 import { insertEdits, insertionAt } from './insertion'
-import { LOOK_PARTS, lookFor, lookOf } from './look'
+import { lookFor, lookOf } from './look'
 import { mirrorEdits, repeatEdits } from './repeat'
 import { SNAP_KINDS, snapLines, snapRect } from './snap'
 import { at, box, exactly, lay, makeId, set } from './test-page'
@@ -309,17 +311,16 @@ describe('page budget', () => {
 describe('looks', () => {
   test('only the chosen parts go over, type only onto words, and what is not set is put back', () => {
     const { doc } = lay({ flow: 'row' }, [
-      box('a', { ...exactly(10, 10), fill: '#112233', radius: 4, paddingTop: 8 }),
+      box('a', { ...exactly(10, 10), fills: oneFill('#112233'), ...allCorners(4), paddingTop: 8 }),
       { ...box('w', { spans: [{ text: 'w' }], fontSize: 20 }), kind: 'text' },
     ])
     const look = lookOf(doc.node('a').props)
     expect(lookFor(look, doc.node('w'), new Set(['fill'] as const))).toEqual({
-      fill: '#112233',
-      gradient: null,
+      fills: oneFill('#112233'),
     })
     expect(lookFor(look, doc.node('a'), new Set(['type'] as const))).toEqual({})
     expect(lookFor(look, doc.node('w'), new Set(LOOK_PARTS))).toMatchObject({
-      radius: 4,
+      ...allCorners(4),
       fontSize: null,
       paddingTop: 8,
     })

@@ -21,7 +21,7 @@ const HOLDS = (box: LayoutBox) =>
   box.flow === Flow.Row || box.flow === Flow.Column || box.flow === Flow.Lattice || box.flow === Flow.Stack
 
 /** Near its edge a box is passed by: the block goes beside it. An empty one takes blocks in its middle only. */
-const rim = (box: LayoutBox, size: number) =>
+const edgeZone = (box: LayoutBox, size: number) =>
   box.kids.length === 0 && box.lifted.length === 0 ? size / 4 : Math.min(6, size / 10)
 
 /** The deepest box under a point that may hold the block. */
@@ -39,9 +39,9 @@ function hostAt(
       const kx = left + kid.x
       const ky = top + kid.y
       if (x < kx || y < ky || x >= kx + kid.width || y >= ky + kid.height) continue
-      if (ids.includes(kid.id)) continue
-      const dx = rim(kid, kid.width)
-      const dy = rim(kid, kid.height)
+      if (ids.includes(kid.id) || kid.node.source !== undefined) continue
+      const dx = edgeZone(kid, kid.width)
+      const dy = edgeZone(kid, kid.height)
       const within = x >= kx + dx && x < kx + kid.width - dx && y >= ky + dy && y < ky + kid.height - dy
       const takes = kid.node.kind === 'section' || within
       if (takes && HOLDS(kid) && !kid.node.locked && ids.every((id) => mayHold(doc, kid.id, id))) host = kid
@@ -101,7 +101,7 @@ export function insertionAt(
   const parent = host === layout.root ? layout.page : host.id
   const name = host === layout.root ? 'the page' : host.node.name
   const kids = host.kids
-    .filter((kid) => !ids.includes(kid.id))
+    .filter((kid) => !ids.includes(kid.id) && kid.node.source === undefined)
     .flatMap((kid) => {
       const rect = layout.rect(kid.id)
       return rect ? [{ kid, rect }] : []

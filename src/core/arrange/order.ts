@@ -1,9 +1,9 @@
 /** Moving blocks among their siblings and into other boxes: from a wish to edits. */
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
-import { mayHoldKind } from '../document/kinds'
 import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
+import { mayHoldKind } from '../properties/kinds'
 
 /** Keys between two siblings, by position: 0 is before the first. `without` are left out of the count. */
 export function ordersAt(

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Props } from '../document/schema'
+import type { Props } from '../properties/table'
 import { type PinName, pinnedIn, togglePin } from './pins'
 import { box, exactly, lay, set } from './test-page'
 
@@ -36,8 +36,8 @@ const one = (props: Props) =>
         ...exactly(700, 300),
         pinLeft: { px: 50 },
         pinTop: { px: 40 },
-        borderLeft: 3,
-        borderTop: 5,
+        borderLeft: { width: 3 },
+        borderTop: { width: 5 },
       },
       [box('a', { ...exactly(160, 70), ...props })],
     ),

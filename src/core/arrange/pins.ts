@@ -1,8 +1,9 @@
 /** Pins: from a place on the sheet to what keeps a lifted block there. All px on a sheet. */
-import type { Pin } from '../document/schema'
+
 import type { PropChanges } from '../edits/edit'
 import { type LayoutBox, type Pins, Sizing } from '../layout/box'
 import type { PageLayout } from '../layout/page'
+import type { Pin } from '../properties/values'
 
 type Axis = typeof ACROSS | typeof DOWN
 const ACROSS = {

@@ -1,10 +1,11 @@
 /** Mirroring what a box holds, and repeating a block in steps. */
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
-import type { PropKey, Size } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
+import type { PropKey } from '../properties/table'
+import type { Size } from '../properties/values'
 import type { SetEdit } from './align'
 import { ordersAt, withNewIds } from './order'
 

@@ -1,9 +1,10 @@
 /** Sizing a block by an edge or a corner: the rect it gets, what the moving edges snap to, and the props that say it. All px on a sheet. */
-import type { Size } from '../document/schema'
+
 import type { PropChanges } from '../edits/edit'
 import { type LayoutBox, Sizing } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import { contentRect, type Rect } from '../layout/rect'
+import type { Size } from '../properties/values'
 import { isLiftedBox, isStretched, pinsAt } from './pins'
 import { nearest, onBaseline, type Side, type SnapLine, type Snapped } from './snap'
 import { columnAt, isOnLattice, sizeOnColumns } from './spans'

@@ -4,12 +4,12 @@
  */
 import { generateNKeysBetween } from 'fractional-indexing'
 import { Document } from '../document/document'
-import type { Props } from '../document/schema'
 import { applyEdit } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import { Flow } from '../layout/box'
 import { PageLayout } from '../layout/page'
 import { bounds, difference, type Rect } from '../layout/rect'
+import type { Props } from '../properties/table'
 import type { ParagraphCache } from '../text/paragraph-cache'
 
 type Item = { id: string; rect: Rect }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { Props } from '../document/schema'
+import type { Props } from '../properties/table'
 import { columnWords, coverOf, slideOnColumns } from './spans'
 import { box, lay, set } from './test-page'
 

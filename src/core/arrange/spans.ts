@@ -1,10 +1,10 @@
 /** Spans: from columns on a sheet to the size that places a block on them, and back. */
 import type { Node } from '../document/document'
-import type { Size } from '../document/schema'
 import { columnLeft, columnsOf, type UsedLattice } from '../lattice/used'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
+import type { Size } from '../properties/values'
 
 /** The column (from 1) nearest to x, px from the sheet's left edge. */
 export function columnAt(used: UsedLattice, x: number): number {

@@ -1,9 +1,11 @@
 /** A page for tests: one section of given blocks, and a second below it. */
+
 import { Document } from '../document/document'
-import type { NodeTree, Props } from '../document/schema'
+import type { NodeTree } from '../document/schema'
 import { applyAll } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import { PageLayout } from '../layout/page'
+import type { Props } from '../properties/table'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { paintOrder } from '../layout/drawing'
+import { paintedBlocks } from '../paint/layers'
 import { alignEdits, distributeEdits } from './align'
 import { gauge } from './gauge'
 import { blockAt, blocksAt } from './hit'
@@ -100,5 +100,5 @@ test('what CSS raises is drawn behind its plain siblings, in document order with
     box('d', { ...exactly(50, 50), rotate: 5 }),
     box('e', { ...exactly(50, 50), lifted: true, pinLeft: { px: 0 }, z: -1 }),
   ])
-  expect(paintOrder(layout.boxes.get('s')!).map((each) => each.id)).toEqual(['e', 'c', 'a', 'b', 'd'])
+  expect(paintedBlocks(layout).map((each) => each.id)).toEqual(['z', 's', 'e', 'c', 'a', 'b', 'd'])
 })

@@ -1,8 +1,8 @@
 /** Putting blocks into a new box, and taking a box away from around them. */
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
-import type { Props } from '../document/schema'
 import type { Edit } from '../edits/edit'
+import type { Props } from '../properties/table'
 import { orderAt, ordersAt } from './order'
 
 const NAMES = { row: 'Row', column: 'Column', lattice: 'Lattice' } as const

@@ -1,6 +1,5 @@
 /** CSS values as text: numbers, lengths, font stacks, and what each property is when nothing sets it. */
-import { DEFAULT_FAMILY } from '../document/resolve'
-import type { LineHeight } from '../document/schema'
+import { DEFAULT_FAMILY } from '../properties/type'
 import { FALLBACK, familyNamed } from '../text/fonts'
 import { cssString } from './escape'
 
@@ -47,7 +46,7 @@ export const INITIAL: Record<string, string> = {
   'background-color': 'transparent',
   'background-image': 'none',
   'border-width': '0',
-  'border-style': 'none',
+  'border-style': 'solid',
   'border-color': 'currentcolor',
   'border-radius': '0',
   'box-shadow': 'none',
@@ -66,12 +65,6 @@ export const INITIAL: Record<string, string> = {
   'object-position': '50% 50%',
 }
 
-export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
-export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
-/** A length inside a math function: a zero needs its unit too. */
-export const unit = (value: number) => `${num(value)}px`
-export const percent = (value: number) => `${num(value)}%`
-
 /** Quoted families with the fallbacks that the text engine uses, then a generic one. */
 export function fontStack(family: string): string {
   const generic =
@@ -80,17 +73,4 @@ export function fontStack(family: string): string {
     ] ?? 'sans-serif'
   const own = familyNamed(family) ? family : DEFAULT_FAMILY
   return [own, ...FALLBACK.filter((each) => each !== own)].map(cssString).concat(generic).join(', ')
-}
-
-/** Four sides as the shortest shorthand. */
-export function shorthand(sides: string[]): string {
-  const [top, right, bottom, left] = sides
-  if (right !== left) return sides.join(' ')
-  if (top !== bottom) return `${top} ${right} ${bottom}`
-  return top === right ? top : `${top} ${right}`
-}
-
-export function lineHeight(height: LineHeight): string {
-  if (height === 'normal') return height
-  return 'px' in height ? px(height.px) : num(height.ratio)
 }

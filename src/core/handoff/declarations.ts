@@ -1,17 +1,18 @@
 /** The CSS of one block in one view: the right-hand side of the document's meaning. */
 import type { Document, Node } from '../document/document'
-import { isText } from '../document/kinds'
-import { cascaded, type Resolved, resolve } from '../document/resolve'
-import type { Pin, PropKey, Props, Size } from '../document/schema'
+import { cascaded, resolve } from '../document/resolve'
+import type { Instances } from '../expand/instances'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, placeColumns, shapesHeight } from '../layout/style'
-import { fontStack, lineHeight, num, percent, px, shorthand } from './css'
-import { cssColor, isCssValue } from './escape'
+import { stackingDeclarations, stackingOf } from '../paint/stacking'
+import { num, percent, px, shorthand } from '../properties/css-text'
+import { type Declarations, lookDeclarations } from '../properties/declarations'
+import type { PropKey, Props, Resolved } from '../properties/table'
+import type { Pin, Size } from '../properties/values'
+import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
-import { customProperty } from './names'
-
-export type Declarations = Map<string, string>
+import { type Writing, writingFor } from './written'
 
 const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
 const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
@@ -21,6 +22,7 @@ class Writer {
   constructor(
     readonly raw: Props,
     readonly resolved: Resolved,
+    readonly write: Writing,
   ) {}
 
   set(property: string, value: string | undefined) {
@@ -29,19 +31,15 @@ class Writer {
 
   /** A length prop: its token's custom property when it refers to one. */
   length(key: PropKey): string {
-    const raw = this.raw[key]
-    if (typeof raw === 'string') return `var(${customProperty(raw)})`
-    return px(this.resolved[key] as number)
-  }
-
-  color(key: 'fill' | 'borderColor' | 'color'): string | undefined {
-    const raw = this.raw[key]
-    return raw === undefined ? undefined : colorText(raw)
+    const raw = this.raw[key] as number | string | undefined
+    return (raw === undefined ? undefined : this.write.length(raw)) ?? px(this.resolved[key] as number)
   }
 }
 
 export type Place = {
   doc: Document
+  /** What the page shows. */
+  instances: Instances
   view: string
   /** In this view; undefined for a section. */
   parent: { node: Node; resolved: Resolved; flow: Flow; columns: number } | undefined
@@ -49,7 +47,7 @@ export type Place = {
 
 /** Column count of a lattice as its children see it. */
 export function columnsOf(place: Place, node: Node, resolved: Resolved): number {
-  const own = latticeOf(place.doc, node, place.view).columns
+  const own = latticeOf(place.doc, place.instances, node, place.view).columns
   if (node.kind === 'section') return own
   if (place.parent?.flow === Flow.Lattice && !isLifted(resolved, Flow.Lattice)) {
     return resolved.width.kind === 'columns' ? placeColumns(resolved.width, place.parent.columns).span : 1
@@ -60,7 +58,7 @@ export function columnsOf(place: Place, node: Node, resolved: Resolved): number 
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = cascaded(place.doc, node, place.view)
   const resolved = resolve(place.doc, node, place.view)
-  const writer = new Writer(raw, resolved)
+  const writer = new Writer(raw, resolved, writingFor(place.doc.tokenTable))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
   const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)
@@ -69,7 +67,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     return writer.out
   }
   if (hasOwnLattice(node))
-    for (const [name, value] of latticeProperties(latticeOf(place.doc, node, place.view)))
+    for (const [name, value] of latticeProperties(latticeOf(place.doc, place.instances, node, place.view)))
       writer.set(name, value)
   if (resolved.order) writer.set('order', String(resolved.order))
   writeFlow(writer, place, node, flow, lifted)
@@ -83,15 +81,14 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     )
   writeWidth(writer, place, node, around)
   writeHeight(writer, place, node, around)
-  writeLook(writer, node)
-  if (isText(node.kind)) writeType(writer)
-  const above = node.children.flatMap((id) => {
-    const child = resolve(place.doc, place.doc.node(id), place.view)
+  for (const [name, value] of lookDeclarations(node.kind, raw, resolved, writer.write))
+    writer.set(name, value)
+  const held = node.children.flatMap((id) => {
+    const child = resolve(place.doc, place.instances.node(id), place.view)
     return !child.hidden && isLifted(child, flow) ? [child.z ?? 0] : []
   })
-  if (above.length > 0 && !lifted) writer.set('position', 'relative')
-  // What lies in front is said among the blocks of one box.
-  if (above.some((z) => z !== 0)) writer.set('isolation', 'isolate')
+  for (const [name, value] of stackingDeclarations(stackingOf(lifted ? (resolved.z ?? 0) : undefined, held)))
+    writer.set(name, value)
   return writer.out
 }
 
@@ -151,15 +148,12 @@ function writeBox(writer: Writer, node: Node) {
   if (writer.raw.maxWidth !== undefined) writer.set('max-width', writer.length('maxWidth'))
   if (writer.raw.minHeight !== undefined) writer.set('min-height', writer.length('minHeight'))
   if (writer.raw.maxHeight !== undefined) writer.set('max-height', writer.length('maxHeight'))
-  if (resolved.clip) writer.set('overflow', 'hidden')
 }
 
 const pinText = (pin: Pin) => ('px' in pin ? px(pin.px) : percent(pin.percent))
 
 function writePins(writer: Writer) {
   const { resolved } = writer
-  writer.set('position', 'absolute')
-  if (resolved.z) writer.set('z-index', String(resolved.z))
   const axis = (start: string, end: string, from?: Pin, to?: Pin, center?: number, fills?: boolean) => {
     if (center !== undefined) {
       writer.set(start, px(center))
@@ -198,10 +192,8 @@ function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean)
 const naturalWidth = (place: Place, resolved: Resolved) =>
   (resolved.asset ? place.doc.assets.get(resolved.asset)?.width : undefined) ?? 300
 
-function exactText(size: Size): string {
-  const raw = size.kind === 'exact' ? size.px : 0
-  return typeof raw === 'string' ? `var(${customProperty(raw)})` : px(raw)
-}
+const exactText = (writer: Writer, size: Size): string =>
+  (size.kind === 'exact' ? writer.write.length(size.px) : undefined) ?? '0'
 
 function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
   const { resolved, raw } = writer
@@ -211,7 +203,7 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
   let rigid = false
   switch (width.kind) {
     case 'exact':
-      writer.set('width', exactText(raw.width ?? width))
+      writer.set('width', exactText(writer, raw.width ?? width))
       rigid = true
       break
     case 'percent':
@@ -235,7 +227,7 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
         writer.set('justify-self', 'stretch')
         if (picture) writer.set('width', '100%')
       } else {
-        const span = Math.min(width.span, latticeOf(place.doc, node, place.view).columns)
+        const span = Math.min(width.span, latticeOf(place.doc, place.instances, node, place.view).columns)
         writer.set('width', `calc(${span} * var(--column) + ${span - 1} * var(--gutter))`)
         rigid = true
       }
@@ -265,10 +257,10 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
 
 /** Whether anything in a block takes part in its flow in this view. */
 function holdsFlow(place: Place, node: Node): boolean {
-  const { doc, view } = place
+  const { doc, instances, view } = place
   const flow = flowOf(node.kind, resolve(doc, node, view).flow)
   return node.children.some((id) => {
-    const child = resolve(doc, doc.node(id), view)
+    const child = resolve(doc, instances.node(id), view)
     return !child.hidden && !isLifted(child, flow)
   })
 }
@@ -288,7 +280,7 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
     writer.set('align-self', flexWord(resolved.alignSelf))
   switch (height.kind) {
     case 'exact':
-      writer.set('height', exactText(raw.height ?? height))
+      writer.set('height', exactText(writer, raw.height ?? height))
       if (around === Flow.Column) writer.set('flex-shrink', '0')
       aligned()
       break
@@ -326,56 +318,4 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
   const frame = shapesHeight(node.kind, resolved.ratio, resolved.width, height) && !holdsFlow(place, node)
   if (frame || (picture && resolved.ratio !== undefined)) writer.set('aspect-ratio', num(resolved.ratio!))
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
-  if (picture) {
-    writer.set('object-fit', resolved.fit!)
-    if (resolved.focusX !== 50 || resolved.focusY !== 50)
-      writer.set('object-position', `${percent(resolved.focusX!)} ${percent(resolved.focusY!)}`)
-  }
-}
-
-function colorText(raw: string): string {
-  return raw.startsWith('{') ? `var(${customProperty(raw)})` : cssColor(raw)
-}
-
-function writeLook(writer: Writer, node: Node) {
-  const { resolved, raw } = writer
-  writer.set('background-color', writer.color('fill'))
-  if (raw.gradient) {
-    const stops = raw.gradient.stops.map((stop) => `${colorText(stop.color)} ${percent(stop.at)}`)
-    writer.set('background-image', `linear-gradient(${num(raw.gradient.angle)}deg, ${stops.join(', ')})`)
-  }
-  const borders = [resolved.borderTop!, resolved.borderRight!, resolved.borderBottom!, resolved.borderLeft!]
-  if (borders.some((border) => border > 0)) {
-    writer.set('border-width', shorthand(borders.map(px)))
-    writer.set('border-style', resolved.borderStyle!)
-    writer.set('border-color', writer.color('borderColor') ?? 'currentcolor')
-  }
-  if (resolved.radius) writer.set('border-radius', writer.length('radius'))
-  if (raw.shadow) {
-    const { x, y, blur, spread, color } = raw.shadow
-    writer.set('box-shadow', `${px(x)} ${px(y)} ${px(blur)} ${px(spread)} ${colorText(color)}`)
-  }
-  if (resolved.opacity !== 1) writer.set('opacity', num(resolved.opacity!))
-  if (resolved.rotate) writer.set('rotate', `${num(resolved.rotate)}deg`)
-  if (resolved.blend !== 'normal') writer.set('mix-blend-mode', resolved.blend!)
-  if (!isText(node.kind)) return
-  writer.set('color', writer.color('color'))
-}
-
-function writeType(writer: Writer) {
-  const { resolved, raw } = writer
-  const token = raw.type && writer.resolved.type ? customProperty(raw.type) : undefined
-  const from = (key: PropKey, part: string, own: string) =>
-    token && raw[key] === undefined ? `var(${token}-${part})` : own
-  writer.set('font-family', from('fontFamily', 'family', fontStack(resolved.fontFamily)))
-  writer.set('font-size', from('fontSize', 'size', writer.length('fontSize')))
-  writer.set('font-weight', from('fontWeight', 'weight', num(resolved.fontWeight!)))
-  writer.set('line-height', from('lineHeight', 'line', lineHeight(resolved.lineHeight!)))
-  if (resolved.overflowWrap !== 'normal') writer.set('overflow-wrap', resolved.overflowWrap!)
-  if (token && raw.letterSpacing === undefined) writer.set('letter-spacing', `var(${token}-spacing)`)
-  else if (resolved.letterSpacing) writer.set('letter-spacing', px(resolved.letterSpacing))
-  if (resolved.italic) writer.set('font-style', 'italic')
-  if (resolved.textAlign !== 'left') writer.set('text-align', resolved.textAlign!)
-  if (resolved.textCase !== 'none') writer.set('text-transform', resolved.textCase!)
-  if (resolved.textDecoration !== 'none') writer.set('text-decoration', resolved.textDecoration!)
 }

@@ -2,7 +2,7 @@
  * One serialiser for each place that text from a document is written to. Whatever a name, a text or a link says, it stays what
  * it is there: it ends no element, no attribute, no string, no comment, no folder.
  */
-import { linkProblem } from '../document/links'
+import { linkProblem } from '../properties/links'
 
 /** In an element's text. HTML takes no NUL. */
 export const htmlText = (text: string) =>

@@ -1,14 +1,17 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { loadFonts } from '../../server/fonts'
 import { Document } from '../document/document'
-import type { NodeTree, ProjectFile, Props } from '../document/schema'
+import type { NodeTree, ProjectFile } from '../document/schema'
 import { applyEdit } from '../edits/apply'
 import { PageLayout } from '../layout/page'
+import { allCorners, oneFill } from '../properties/items'
+import type { Props } from '../properties/table'
+import { loadFonts } from '../samples/fonts'
 import { starterProject, viewFor } from '../shelf/starter'
 import { ParagraphCache } from '../text/paragraph-cache'
 import { ClassNames, customProperty, pageFileName, rootOf, slug } from './names'
 import { buildSite } from './site'
-import { fitPicture, pageSvg } from './svg'
+import { pageSvg } from './svg/page'
+import { fitPicture } from './svg/pictures'
 
 let count = 0
 const text = (words: string, props: Props = {}, more: Partial<NodeTree> = {}): NodeTree => ({
@@ -188,7 +191,7 @@ describe('CSS', () => {
     const { css } = site(
       project([text('x', { lifted: true, pinRight: { px: 20 }, pinTop: { percent: 10 }, z: 3 })]),
     )
-    expect(rule(css, '.words')).toMatch(/position: absolute;\s+z-index: 3;\s+right: 20px;\s+top: 10%/)
+    expect(rule(css, '.words')).toMatch(/right: 20px;\s+top: 10%[^}]+position: absolute;\s+z-index: 3/)
     expect(rule(css, '.opening')).toContain('position: relative')
     expect(rule(css, '.words')).not.toContain('left')
   })
@@ -256,15 +259,15 @@ describe('SVG', () => {
     doc = project(
       [
         text('Hi', {
-          fill: '#112233',
-          radius: 6,
+          fills: oneFill('#112233'),
+          ...allCorners(6),
           opacity: 0.5,
           textDecoration: 'underline',
           color: '#aabbcc80',
           fontFamily: 'Bitter',
         }),
       ],
-      { fill: '#ffeedd', height: { kind: 'exact', px: 300 } },
+      { fills: oneFill('#ffeedd'), height: { kind: 'exact', px: 300 } },
     )
     svg = pageSvg(
       doc,
@@ -278,9 +281,12 @@ describe('SVG', () => {
   })
   test('draws fills, corners, opacity, glyphs as paths, alpha apart from colour', () => {
     expect(svg).toContain('fill="#ffeedd"')
-    expect(svg).toContain('<g opacity="0.5">')
+    expect(svg).toContain('<g opacity="0.5" ')
     expect(svg).toMatch(/rx="6" fill="#112233"/)
-    expect(svg).toMatch(/<g fill="#aabbcc" fill-opacity="0.50\d+"><path transform="translate\(/)
+    expect(svg).toMatch(
+      /<g transform="translate\([^"]+" fill="#aabbcc" fill-opacity="0.50\d+"><use href="#c0"/,
+    )
+    expect(svg).toContain('<g role="img" aria-label="Hi">')
     expect(svg).not.toContain('<text')
   })
   test('pictures are cropped, contained or stretched', () => {

@@ -1,6 +1,6 @@
 /** A lattice as custom properties. */
 import type { ViewLattice } from '../document/schema'
-import { unit } from './css'
+import { unit } from '../properties/css-text'
 
 /** Custom properties that say a lattice: on the page for a view's, on a section for its own. */
 export function latticeProperties(lattice: ViewLattice): [string, string][] {

@@ -38,7 +38,12 @@ export const rootOf = (path: string) => '../'.repeat(pageFileName(path).split('/
 /** Classes by name and content: blocks that look the same and are named the same share one. */
 export class ClassNames {
   private readonly bySignature = new Map<string, string>()
-  private readonly used = new Set<string>()
+  private readonly used: Set<string>
+
+  /** @param kept names that mean something else */
+  constructor(kept: readonly string[] = []) {
+    this.used = new Set(kept)
+  }
 
   pick(name: string, signature: string, kind: string): string {
     const base = slug(name, kind)

@@ -1,13 +1,19 @@
 /** The whole handoff as files: HTML, CSS, pictures, font files to add, and tokens. */
 import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
-import { linkFrom, pageLinked } from '../document/links'
 import { cascaded } from '../document/resolve'
-import { type Span, TAGS } from '../document/schema'
+import { Instances } from '../expand/instances'
+import { hasOwnLinks } from '../paint/lines'
+import { px } from '../properties/css-text'
+import { isText, TAGS } from '../properties/kinds'
+import { linkFrom, pageLinked } from '../properties/links'
+import type { Props } from '../properties/table'
+import type { Span } from '../properties/values'
 import { collapseSpaces } from '../text/spans'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
 import { pageFileName, rootOf, slug } from './names'
-import { spanClasses, styleSite } from './stylesheet'
+import { isReordered, LINK_CLASS, ORDERED_CLASS, spanClasses, styleSite } from './stylesheet'
+import { picturesByView, versionsOf } from './versions'
 
 export type SiteFiles = {
   /** Text files by path. */
@@ -51,13 +57,16 @@ const tagOf = (tag: string | undefined, otherwise: string) =>
 
 class PageWriter {
   private readonly lines: string[] = []
+  private readonly instances: Instances
   constructor(
     private readonly doc: Document,
     private readonly page: Page,
-    private readonly classes: Map<string, string>,
+    private readonly classes: ReadonlyMap<string, readonly string[]>,
     private readonly pictures: Map<string, string>,
     private readonly options: SiteOptions,
-  ) {}
+  ) {
+    this.instances = new Instances(doc, page.id)
+  }
 
   write(): string {
     const root = rootOf(this.page.path)
@@ -71,9 +80,9 @@ class PageWriter {
       `    <title>${htmlText(`${this.page.name} · ${this.doc.name}`)}</title>`,
       `    <link rel="stylesheet" href="${root}styles.css">`,
       '  </head>',
-      '  <body>',
+      isReordered(this.instances) ? `  <body class="${ORDERED_CLASS}">` : '  <body>',
     )
-    const sections = this.doc.node(this.page.id).children.map((id) => this.doc.node(id))
+    const sections = this.instances.node(this.page.id).children.map((id) => this.instances.node(id))
     const outer = (node: Node) => node.props.tag === 'header' || node.props.tag === 'footer'
     let open = false
     const isLead = (i: number) => sections.slice(0, i + 1).every(outer)
@@ -90,9 +99,9 @@ class PageWriter {
     return `${this.lines.join('\n')}\n`
   }
 
-  private attributes(node: Node): string {
+  private attributes(node: Node, version = 0): string {
     const mark = this.options.mark ? ` data-node="${htmlAttribute(node.id)}"` : ''
-    return ` class="${this.classes.get(node.id)}"${mark}`
+    return ` class="${this.classes.get(node.id)?.[version]}"${mark}`
   }
 
   private link(target: string): string {
@@ -106,36 +115,50 @@ class PageWriter {
   private block(node: Node, depth: number) {
     const pad = '  '.repeat(depth)
     const props = cascaded(this.doc, node, this.doc.views[0].id)
-    const attributes = this.attributes(node)
-    if (node.kind === 'picture') {
-      const asset = props.asset ? this.doc.assets.get(props.asset) : undefined
-      const source =
-        props.asset && asset ? `${rootOf(this.page.path)}${this.pictures.get(props.asset)}` : PLACEHOLDER
-      const size = asset ? ` width="${asset.width}" height="${asset.height}"` : ''
-      this.lines.push(
-        `${pad}<img${attributes} src="${source}" alt="${htmlAttribute(props.alt ?? '')}"${size}>`,
-      )
-      return
-    }
-    if (node.kind === 'text' || node.kind === 'button') {
-      const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : tagOf(props.tag, 'p')
-      let extra = ''
-      if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
-      if (tag === 'button') extra = ' type="button"'
-      this.lines.push(
-        `${pad}<${tag}${attributes}${extra}>${this.spans(props.spans ?? [], tag === 'a')}</${tag}>`,
-      )
-      return
-    }
+    if (node.kind === 'picture') return this.picture(node, props, pad)
+    if (isText(node.kind)) return this.text(node, props, pad)
     const tag = tagOf(props.tag, node.kind === 'section' ? 'section' : 'div')
+    const attributes = this.attributes(node)
     const href = tag === 'a' ? ` href="${this.link(props.link ?? '#')}"` : ''
     if (node.children.length === 0) {
       this.lines.push(`${pad}<${tag}${attributes}${href}></${tag}>`)
       return
     }
     this.lines.push(`${pad}<${tag}${attributes}${href}>`)
-    for (const child of node.children) this.block(this.doc.node(child), depth + 1)
+    for (const child of node.children) this.block(this.instances.node(child), depth + 1)
     this.lines.push(`${pad}</${tag}>`)
+  }
+
+  private picture(node: Node, props: Props, pad: string) {
+    const image = (id: string | undefined) => {
+      const asset = id ? this.doc.assets.get(id) : undefined
+      if (!id || !asset) return { address: PLACEHOLDER, size: '' }
+      const address = `${rootOf(this.page.path)}${this.pictures.get(id)}`
+      return { address, size: ` width="${asset.width}" height="${asset.height}"` }
+    }
+    const { address, size } = image(props.asset)
+    const img = `<img${this.attributes(node)} src="${address}" alt="${htmlAttribute(props.alt ?? '')}"${size}>`
+    const others = picturesByView(this.doc, node)
+    if (others.length === 0) {
+      this.lines.push(pad + img)
+      return
+    }
+    const sources = others.map(({ breakpoint, asset }) => {
+      const { address, size } = image(asset)
+      return `${pad}  <source media="(max-width: ${px(breakpoint)})" srcset="${address}"${size}>`
+    })
+    this.lines.push(`${pad}<picture>`, ...sources, `${pad}  ${img}`, `${pad}</picture>`)
+  }
+
+  private text(node: Node, props: Props, pad: string) {
+    const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : tagOf(props.tag, 'p')
+    let extra = ''
+    if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
+    if (tag === 'button') extra = ' type="button"'
+    versionsOf(this.doc, node).forEach((version, i) => {
+      const words = this.spans(version?.spans ?? props.spans ?? [], !hasOwnLinks(node))
+      this.lines.push(`${pad}<${tag}${this.attributes(node, i)}${extra}>${words}</${tag}>`)
+    })
   }
 
   private spans(spans: readonly Span[], insideLink: boolean): string {
@@ -143,14 +166,19 @@ class PageWriter {
     return collapseSpaces(spans)
       .filter((span) => span.text !== '')
       .map((span) => {
-        let html = htmlText(span.text).replaceAll('\n', '<br>')
-        const classes = spanClasses(span)
+        const words = htmlText(span.text).replaceAll('\n', '<br>')
+        const linked = span.link !== undefined && !insideLink
+        // A link's line is in the ink and the size of the link.
+        const outer = linked ? spanClasses({ color: span.color, size: span.size }) : []
+        const classes = spanClasses(span).filter((each) => !outer.includes(each))
         const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
-        if (span.italic) html = `<em${attribute}>${html}</em>`
+        let html = words
+        if (span.italic) html = `<em${attribute}>${words}</em>`
         else if (span.weight !== undefined && span.weight >= 600)
-          html = `<strong${attribute}>${html}</strong>`
-        else if (attribute) html = `<span${attribute}>${html}</span>`
-        return span.link !== undefined && !insideLink ? `<a href="${this.link(span.link)}">${html}</a>` : html
+          html = `<strong${attribute}>${words}</strong>`
+        else if (attribute) html = `<span${attribute}>${words}</span>`
+        if (!linked) return html
+        return `<a class="${[LINK_CLASS, ...outer].join(' ')}" href="${this.link(span.link!)}">${html}</a>`
       })
       .join('')
   }
@@ -160,7 +188,7 @@ class PageWriter {
 const POLICY =
   "default-src 'none'; style-src 'self'; img-src 'self' data:; font-src 'self'; base-uri 'none'; form-action 'none'"
 /** A grey field for a picture that has not been chosen. */
-const PLACEHOLDER =
+export const PLACEHOLDER =
   'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22300%22 height=%22200%22%3E%3Crect width=%22300%22 height=%22200%22 fill=%22%23d8d4ca%22/%3E%3C/svg%3E'
 
 /** W3C Design Tokens of the project: its own tokens as they stand. */

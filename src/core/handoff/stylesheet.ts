@@ -1,31 +1,39 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
 import type { Document, Node, Page } from '../document/document'
-import { isText } from '../document/kinds'
 import { cascaded, resolve } from '../document/resolve'
-import type { Span, View } from '../document/schema'
+import type { View } from '../document/schema'
+import { Instances } from '../expand/instances'
 import { flowOf } from '../layout/style'
+import { areReordered } from '../paint/layers'
+import { hasOwnLinks } from '../paint/lines'
+import { num, px, unit } from '../properties/css-text'
+import type { Declarations } from '../properties/declarations'
+import { isText } from '../properties/kinds'
+import type { Span } from '../properties/values'
 import { declaredOrder, type FontFile, filesNeeded, fontFile } from '../text/fonts'
 import { transformCase } from '../text/spans'
-import { fontStack, INITIAL, num, px, unit } from './css'
-import { columnsOf, type Declarations, declarationsOf, type Place } from './declarations'
+import { fontStack, INITIAL } from './css'
+import { columnsOf, declarationsOf, type Place } from './declarations'
 import { cssColor, cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
+import { versionsOf } from './versions'
+import { writingFor } from './written'
 
 export type StyledSite = {
   css: string
-  /** Class of every block. */
-  classes: Map<string, string>
+  /** Classes of everything that is shown, by key, of each version of what it says. */
+  classes: Map<string, string[]>
   fonts: FontFile[]
   assets: Set<string>
 }
 
 type Rule = { className: string; base: Declarations; changes: Map<string, Declarations> }
 
-/** Declarations of every block of a page in a view, parents first. */
+/** Declarations of everything that a page shows in a view, parents first. */
 function eachBlock(
   doc: Document,
-  page: string,
+  instances: Instances,
   view: string,
   visit: (node: Node, declarations: Declarations) => void,
 ) {
@@ -39,9 +47,10 @@ function eachBlock(
       flow: flowOf(node.kind, resolved.flow),
       columns: columnsOf(place, node, resolved),
     }
-    for (const child of node.children) walk(doc.node(child), { doc, view, parent })
+    for (const child of node.children) walk(instances.node(child), { doc, instances, view, parent })
   }
-  for (const section of doc.node(page).children) walk(doc.node(section), { doc, view, parent: undefined })
+  for (const section of instances.node(instances.page).children)
+    walk(instances.node(section), { doc, instances, view, parent: undefined })
 }
 
 function difference(wide: Declarations, narrow: Declarations): Declarations {
@@ -56,9 +65,38 @@ function difference(wide: Declarations, narrow: Declarations): Declarations {
   return changes
 }
 
+const HIDDEN: Declarations = new Map([['display', 'none']])
+
+/** What a block is at the widest view, and what each narrower one changes. @param declared by view, widest first */
+function cascadeOf(views: readonly View[], declared: readonly Declarations[]): Omit<Rule, 'className'> {
+  const changes = new Map<string, Declarations>()
+  const [base] = declared
+  let wide = base
+  let shown = base
+  declared.slice(1).forEach((narrow, i) => {
+    // Shown again below a view that hides it: compare with what it last looked like.
+    const change = difference(
+      wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide,
+      narrow,
+    )
+    if (change.size > 0) changes.set(views[i + 1].id, change)
+    wide = narrow
+    if (narrow.get('display') !== 'none') shown = narrow
+  })
+  return { base, changes }
+}
+
 const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
 
 const sizeClass = (size: number) => `size-${num(size * 100).replace('.', '-')}`
+
+/** Class of a page's body whose sections stand in another order in some view. */
+export const ORDERED_CLASS = 'ordered'
+export const isReordered = (instances: Instances) =>
+  areReordered(instances.node(instances.page).children.map((id) => instances.node(id)))
+
+/** Class of links within a text: they can be told from what is around them. */
+export const LINK_CLASS = 'link'
 
 /** Classes that spans of a different weight, size or colour wear. */
 export function spanClasses(span: Omit<Span, 'text'>): string[] {
@@ -71,45 +109,38 @@ export function spanClasses(span: Omit<Span, 'text'>): string[] {
 }
 
 export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
-  const names = new ClassNames()
-  const classes = new Map<string, string>()
+  const names = new ClassNames([LINK_CLASS, ORDERED_CLASS])
+  const classes = new Map<string, string[]>()
   const rules = new Map<string, Rule>()
   const fontIds = new Set<string>()
   const assets = new Set<string>()
   const spans = new Map<string, string>()
-  const reorders = new Set<string>()
-  for (const page of pages) {
+  const shown = pages.map((page) => new Instances(doc, page.id))
+  for (const instances of shown) {
     const byView = doc.views.map((view) => {
       const own = new Map<string, Declarations>()
-      eachBlock(doc, page.id, view.id, (node, declarations) => {
+      eachBlock(doc, instances, view.id, (node, declarations) => {
         own.set(node.id, declarations)
         collect(doc, node, view, fontIds, assets, spans)
-        if (node.kind === 'section' && declarations.has('order')) reorders.add(page.id)
       })
       return own
     })
     for (const id of byView[0].keys()) {
-      const node = doc.node(id)
-      const base = byView[0].get(id)!
-      const changes = new Map<string, Declarations>()
-      let wide = base
-      let shown = base
-      doc.views.forEach((view, i) => {
-        if (i === 0) return
-        const narrow = byView[i].get(id)!
-        // Shown again below a view that hides it: compare with what it last looked like.
-        const change = difference(
-          wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide,
-          narrow,
+      const node = instances.node(id)
+      const own = versionsOf(doc, node).map((version) => {
+        const declared = doc.views.map((view, i) =>
+          version && !version.views.has(view.id) ? HIDDEN : byView[i].get(id)!,
         )
-        if (change.size > 0) changes.set(view.id, change)
-        wide = narrow
-        if (narrow.get('display') !== 'none') shown = narrow
+        const { base, changes } = cascadeOf(doc.views, declared)
+        const signature = JSON.stringify([
+          [...base],
+          [...changes].map(([view, change]) => [view, [...change]]),
+        ])
+        const className = names.pick(node.name, signature, node.kind)
+        if (!rules.has(className)) rules.set(className, { className, base, changes })
+        return className
       })
-      const signature = JSON.stringify([[...base], [...changes].map(([view, change]) => [view, [...change]])])
-      const className = names.pick(node.name, signature, node.kind)
-      classes.set(id, className)
-      if (!rules.has(className)) rules.set(className, { className, base, changes })
+      classes.set(id, own)
     }
   }
   const fonts = declaredOrder([...fontIds].map((id) => fontFile(id)!))
@@ -124,8 +155,10 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
     [...spans].map(([name, declaration]) => `.${name} {\n  ${declaration};\n}`).join('\n\n'),
     ...doc.views.slice(1).map((view) => mediaText(view, [...rules.values()])),
   ]
-  if (reorders.size > 0)
-    parts.push('body {\n  display: flex;\n  flex-direction: column;\n}\n\nmain {\n  display: contents;\n}')
+  if (shown.some(isReordered))
+    parts.push(
+      `.${ORDERED_CLASS} {\n  display: flex;\n  flex-direction: column;\n}\n\n.${ORDERED_CLASS} > main {\n  display: contents;\n}`,
+    )
   return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, assets }
 }
 
@@ -154,11 +187,9 @@ function collect(
     if (span.weight !== undefined) spans.set(`weight-${num(span.weight)}`, `font-weight: ${num(span.weight)}`)
     if (span.italic === false) spans.set('upright', 'font-style: normal')
     if (span.size !== undefined) spans.set(sizeClass(span.size), `font-size: ${num(span.size)}em`)
-    if (span.color)
-      spans.set(
-        inkClass(span.color),
-        `color: ${span.color.startsWith('{') ? `var(${customProperty(span.color)})` : cssColor(span.color)}`,
-      )
+    if (span.link !== undefined && hasOwnLinks(node)) spans.set(LINK_CLASS, 'text-decoration: underline')
+    const ink = span.color && writingFor(doc.tokenTable).color(span.color)
+    if (span.color && ink) spans.set(inkClass(span.color), `color: ${ink}`)
   })
 }
 
@@ -178,7 +209,8 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
   ['--baseline', unit(lattice.baseline)],
 ]
 
-function rootRule(doc: Document): string {
+/** The custom properties of a project's tokens. */
+export function tokenProperties(doc: Document): string[] {
   const lines: string[] = []
   for (const name of doc.tokenTable.names()) {
     const token = doc.tokenTable.lookup(name)
@@ -199,11 +231,16 @@ function rootRule(doc: Document): string {
     else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
     else lines.push(`${property}: ${cssColor(token.value)}`)
   }
+  return lines
+}
+
+function rootRule(doc: Document): string {
+  const lines = tokenProperties(doc)
   for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
 
-const RESET = `*,
+export const RESET = `*,
 *::before,
 *::after {
   box-sizing: border-box;
@@ -221,6 +258,10 @@ html {
 body {
   /* 100cqw is the page's width without its scroll bar. */
   container-type: inline-size;
+}
+
+picture {
+  display: contents;
 }
 
 img {
@@ -250,6 +291,10 @@ button {
 
 ul {
   list-style: none;
+}
+
+cite {
+  font-style: inherit;
 }`
 
 function ruleText(selector: string, declarations: Declarations, indent = ''): string {

@@ -1,6 +1,11 @@
 /** Building trees: what shelf items and the demo are written with. */
+
 import { generateNKeysBetween } from 'fractional-indexing'
-import type { Kind, NodeTree, Props, Span, View } from '../document/schema'
+import type { NodeTree, View } from '../document/schema'
+import { allBorders, allCorners, oneFill } from '../properties/items'
+import type { Kind } from '../properties/kinds'
+import type { Props } from '../properties/table'
+import type { Span } from '../properties/values'
 
 export type Draft = {
   kind: Kind
@@ -74,8 +79,8 @@ export class Builder {
     const look: Props = {
       type: '{type.label}',
       color: '{color.paper}',
-      fill: '{color.pine}',
-      radius: 4,
+      fills: oneFill('{color.pine}'),
+      ...allCorners(4),
       link: '#',
     }
     return this.make('button', name, { ...look, ...props, spans: [{ text: label }] }, narrow)
@@ -83,13 +88,9 @@ export class Builder {
 
   quiet(name: string, label: string, props: Props = {}): Draft {
     return this.button(name, label, {
-      fill: undefined,
+      fills: undefined,
       color: '{color.ink}',
-      borderTop: 1,
-      borderRight: 1,
-      borderBottom: 1,
-      borderLeft: 1,
-      borderColor: '{color.ink}',
+      ...allBorders(1, '{color.ink}'),
       ...props,
     })
   }

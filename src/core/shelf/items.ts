@@ -1,5 +1,6 @@
 /** What the shelf offers. Each item is written for a lattice of 12 and fits itself to every view of the project. */
-import type { Props } from '../document/schema'
+import { allBorders, allCorners, oneFill } from '../properties/items'
+import type { Props } from '../properties/table'
 import type { Builder, Draft } from './build'
 
 export type ShelfItem = {
@@ -38,7 +39,7 @@ export function header(b: Builder, name: string, links: string[], action: string
       rowGap: 24,
       paddingTop: 24,
       paddingBottom: 24,
-      fill: '{color.paper}',
+      fills: oneFill('{color.paper}'),
     },
     [
       side('Name', 'start', b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' })),
@@ -85,7 +86,7 @@ export function hero(b: Builder, words: HeroWords, asset: string | undefined, fl
       rowGap: 32,
       paddingTop: 64,
       paddingBottom: 64,
-      fill: '{color.paper}',
+      fills: oneFill('{color.paper}'),
     },
     flip ? [image, column] : [column, image],
     { paddingTop: 32, paddingBottom: 40 },
@@ -96,7 +97,7 @@ export type CardWords = { title: string; text: string; action: string; asset?: s
 
 export function card(b: Builder, words: CardWords): Draft {
   return b.column('Card', { tag: 'article', rowGap: 12, height: STRETCH }, [
-    b.picture('Card picture', { asset: words.asset, ratio: 4 / 3, radius: 4 }),
+    b.picture('Card picture', { asset: words.asset, ratio: 4 / 3, ...allCorners(4) }),
     b.text('Card title', words.title, { type: '{type.title}', tag: 'h3' }),
     b.text('Card text', words.text, { type: '{type.small}', color: '{color.soft}', width: STRETCH }),
     b.text('Card link', words.action, {
@@ -122,7 +123,7 @@ export function cards(b: Builder, heading: string, list: CardWords[]): Draft {
   )
   return b.section(
     'Content',
-    { flow: 'lattice', rowGap: 32, fill: '{color.wash}', ...PAD },
+    { flow: 'lattice', rowGap: 32, fills: oneFill('{color.wash}'), ...PAD },
     [title, ...items],
     PAD_NARROW,
   )
@@ -131,7 +132,7 @@ export function cards(b: Builder, heading: string, list: CardWords[]): Draft {
 export function quote(b: Builder, text: string, who: string): Draft {
   return b.section(
     'Quote',
-    { flow: 'column', align: 'center', rowGap: 16, fill: '{color.paper}', ...PAD },
+    { flow: 'column', align: 'center', rowGap: 16, fills: oneFill('{color.paper}'), ...PAD },
     [
       b.text(
         'Quotation',
@@ -175,7 +176,14 @@ export function footer(
   )
   return b.section(
     'Footer',
-    { tag: 'footer', flow: 'lattice', rowGap: 32, fill: '{color.night}', paddingTop: 64, paddingBottom: 64 },
+    {
+      tag: 'footer',
+      flow: 'lattice',
+      rowGap: 32,
+      fills: oneFill('{color.night}'),
+      paddingTop: 64,
+      paddingBottom: 64,
+    },
     [about, ...lists],
     { paddingTop: 40, paddingBottom: 40 },
   )
@@ -223,7 +231,7 @@ export const SHELF: ShelfItem[] = [
         rowGap: 24,
         paddingTop: 20,
         paddingBottom: 20,
-        fill: '{color.paper}',
+        fills: oneFill('{color.paper}'),
       },
       [
         b.text('Site name', 'Site name', { type: '{type.title}', tag: 'a', link: '/' }),
@@ -250,7 +258,7 @@ export const SHELF: ShelfItem[] = [
         justify: 'center',
         rowGap: 24,
         height: { kind: 'svh', percent: 70 },
-        fill: '{color.night}',
+        fills: oneFill('{color.night}'),
         minHeight: 420,
       },
       [
@@ -261,7 +269,7 @@ export const SHELF: ShelfItem[] = [
           { type: '{type.display-small}' },
         ),
         b.text('Paragraph', SAMPLE.text, { textAlign: 'center', ...onNight, maxWidth: 560 }),
-        b.button('Call to action', SAMPLE.action, { fill: '{color.paper}', color: '{color.ink}' }),
+        b.button('Call to action', SAMPLE.action, { fills: oneFill('{color.paper}'), color: '{color.ink}' }),
       ],
     ),
   ),
@@ -274,7 +282,7 @@ export const SHELF: ShelfItem[] = [
   section('Content', 'article', 'Article with aside', 'text reading sidebar', (b) =>
     b.section(
       'Article',
-      { flow: 'lattice', rowGap: 32, fill: '{color.paper}', ...PAD },
+      { flow: 'lattice', rowGap: 32, fills: oneFill('{color.paper}'), ...PAD },
       [
         b.on(
           b.column('Story', { rowGap: 24, tag: 'article' }, [
@@ -296,12 +304,12 @@ export const SHELF: ShelfItem[] = [
             {
               rowGap: 12,
               tag: 'aside',
-              fill: '{color.wash}',
+              fills: oneFill('{color.wash}'),
               paddingTop: 24,
               paddingRight: 24,
               paddingBottom: 24,
               paddingLeft: 24,
-              radius: 4,
+              ...allCorners(4),
             },
             [
               b.text('Aside title', 'Beside it', { type: '{type.title}', tag: 'h3' }),
@@ -318,7 +326,7 @@ export const SHELF: ShelfItem[] = [
   section('Content', 'picture-words', 'Picture and words', 'feature image text content section', (b) =>
     b.section(
       'Content',
-      { flow: 'lattice', align: 'center', rowGap: 32, fill: '{color.paper}', ...PAD },
+      { flow: 'lattice', align: 'center', rowGap: 32, fills: oneFill('{color.paper}'), ...PAD },
       [
         b.on(b.picture('Picture', { ratio: 1.25 }), 1, 5),
         b.on(
@@ -362,7 +370,7 @@ export const SHELF: ShelfItem[] = [
         justify: 'space-between',
         wrap: true,
         rowGap: 16,
-        fill: '{color.night}',
+        fills: oneFill('{color.night}'),
         paddingTop: 32,
         paddingBottom: 32,
       },
@@ -405,12 +413,8 @@ export const SHELF: ShelfItem[] = [
           align: 'center',
           paddingLeft: 12,
           paddingRight: 12,
-          borderTop: 1,
-          borderRight: 1,
-          borderBottom: 1,
-          borderLeft: 1,
-          borderColor: '{color.soft}',
-          radius: 4,
+          ...allBorders(1, '{color.soft}'),
+          ...allCorners(4),
         },
         {},
         [b.text('Field hint', 'Type here', { type: '{type.small}', color: '{color.soft}', tag: 'span' })],

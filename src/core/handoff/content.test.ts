@@ -1,0 +1,144 @@
+/** What differs from view to view in the handoff, and what refers to tokens. */
+import { describe, expect, test } from 'vitest'
+import { Document } from '../document/document'
+import type { NodeTree, ProjectFile } from '../document/schema'
+import { applyEdit } from '../edits/apply'
+import { EditError } from '../edits/edit'
+import type { Props } from '../properties/table'
+import { starterProject } from '../shelf/starter'
+import { buildSite } from './site'
+
+function handedOff(block: Partial<NodeTree>, change: (file: ProjectFile) => void = () => undefined) {
+  const file = starterProject('Site', 'home')
+  const own: NodeTree = { id: 'b', kind: 'text', name: 'Block', order: 'a0', props: {}, ...block }
+  file.pages[0].sections = [
+    { id: 's', kind: 'section', name: 'Opening', order: 'a0', props: {}, children: [own] },
+  ]
+  change(file)
+  const doc = Document.fromFile(file)
+  const { text } = buildSite(doc, new Map())
+  return { doc, html: text.get('index.html')!, css: text.get('styles.css')! }
+}
+
+/** The declarations of a class, outside of media queries and in the first one. */
+function rules(css: string, name: string): [string, string] {
+  const [wide, narrow] = [css.slice(0, css.indexOf('@media')), css.slice(css.indexOf('@media'))]
+  return [wide, narrow].map((scope) => new RegExp(`\\.${name} \\{([^}]*)\\}`).exec(scope)?.[1] ?? '') as [
+    string,
+    string,
+  ]
+}
+
+describe('content that differs per view', () => {
+  test('other words are an element each, one of them shown', () => {
+    const { html, css } = handedOff({
+      props: { spans: [{ text: 'Borrow a packet of seed' }] },
+      overrides: { mobile: { spans: [{ text: 'Borrow seed' }], fontSize: 14 } },
+    })
+    expect(html).toMatch(
+      /<p class="block">Borrow a packet of seed<\/p>\s*<p class="block-2">Borrow seed<\/p>/,
+    )
+    expect(rules(css, 'block')[1]).toContain('display: none')
+    const [wide, narrow] = rules(css, 'block-2')
+    expect(wide).toContain('display: none')
+    expect(narrow).toContain('display: block')
+    expect(narrow).toContain('font-size: 14px')
+  })
+
+  test('another picture is a source with its media query', () => {
+    const { html } = handedOff(
+      { kind: 'picture', props: { asset: 'wide', alt: 'Pods' }, overrides: { mobile: { asset: 'tall' } } },
+      (file) => {
+        const hash = 'a'.repeat(64)
+        const asset = { type: 'image/png', width: 400, size: 1, hash } as const
+        file.assets = [
+          { id: 'wide', name: 'wide', height: 200, ...asset },
+          { id: 'tall', name: 'tall', height: 800, ...asset },
+        ]
+      },
+    )
+    expect(html.replace(/\s+/g, ' ')).toContain(
+      '<picture> <source media="(max-width: 640px)" srcset="pictures/tall.png" width="400" height="800"> <img class="block" src="pictures/wide.png" alt="Pods" width="400" height="200"> </picture>',
+    )
+  })
+
+  test('what HTML has once is refused for a view alone', () => {
+    const { doc } = handedOff({})
+    for (const props of [{ tag: 'h1' }, { link: '#top' }] as Props[])
+      expect(() => applyEdit(doc, { op: 'set', node: 'b', view: 'mobile', props })).toThrow(/for all views/)
+    expect(doc.node('b').overrides).toEqual({})
+  })
+
+  test('what a kind does not have is refused, and left out of files that have it', () => {
+    const { doc } = handedOff({ props: { rowGap: 8, fontSize: 20 } })
+    expect(doc.node('b').props).toEqual({ fontSize: 20 })
+    expect(() => applyEdit(doc, { op: 'set', node: 's', props: { fontSize: 20 } })).toThrow(
+      '“Opening” is a section: it has no font size',
+    )
+  })
+})
+
+describe('tokens', () => {
+  const tokens = (file: ProjectFile) => {
+    file.tokens = { ...file.tokens, n: { $type: 'number', $value: 40 } }
+  }
+  test('a number token stands for as many px, on both sides', () => {
+    const { css } = handedOff({ props: { paddingTop: '{n}' } }, tokens)
+    expect(css).toContain('padding: calc(var(--n) * 1px) 0 0')
+  })
+  test('a reference to nothing is not handed off', () => {
+    const { css } = handedOff({
+      props: {
+        color: '{color.gone}',
+        paddingTop: '{space.gone}',
+        fontSize: '{size.gone}',
+        type: '{type.gone}',
+      },
+    })
+    expect(css).not.toContain('gone')
+    expect(rules(css, 'block')[0]).toContain('font-size: 16px')
+  })
+  test('one that is used is not taken away, also when only a span or a view uses it', () => {
+    for (const block of [
+      { props: { color: '{color.ink}' } },
+      { props: { spans: [{ text: 'x', color: '{color.ink}' }] } },
+      { overrides: { mobile: { color: '{color.ink}' } } },
+    ] satisfies Partial<NodeTree>[]) {
+      const { doc } = handedOff(block)
+      const edit = { op: 'token', name: 'color.ink', token: null } as const
+      expect(() => applyEdit(doc, edit)).toThrow(
+        new EditError('the token color.ink is still used by “Block”'),
+      )
+      applyEdit(doc, { op: 'remove', node: 'b' })
+      expect(() => applyEdit(doc, edit)).not.toThrow()
+    }
+  })
+})
+
+describe('look', () => {
+  test('a link within a text can be told from it, one that is the whole text is as designed', () => {
+    const spans = [{ text: 'Ask ' }, { text: 'the desk', link: '#desk' }]
+    const { html, css } = handedOff({ props: { spans } })
+    expect(html).toContain('Ask <a class="link" href="#desk">the desk</a>')
+    expect(css).toContain('.link {\n  text-decoration: underline;\n}')
+    const inked = handedOff({
+      props: { spans: [{ text: 'desk', link: '#desk', color: '#aa0000', weight: 700 }] },
+    })
+    expect(inked.html).toContain(
+      '<a class="link ink-aa0000" href="#desk"><strong class="weight-700">desk</strong></a>',
+    )
+    const whole = handedOff({ props: { spans, tag: 'a', link: '#desk' } })
+    expect(whole.html).not.toContain('class="link"')
+  })
+  test('a border without a colour has that of the words: CSS says so by itself', () => {
+    const { css } = handedOff({ props: { borderTop: { width: 2 }, color: '#aa0000' } })
+    const [declared] = rules(css, 'block')
+    expect(declared).toContain('border-width: 2px 0 0')
+    expect(declared).not.toContain('border-color')
+    expect(declared).not.toContain('border-style')
+  })
+  test('a line height in px stays px', () => {
+    const { css } = handedOff({ props: { fontSize: 44, lineHeight: { px: 48 } } })
+    expect(rules(css, 'block')[0]).toContain('line-height: 48px')
+  })
+})

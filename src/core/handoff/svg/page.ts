@@ -1,0 +1,173 @@
+/** A page drawn as SVG from the core's own boxes and glyphs: thumbnails, and PNG where no browser is, are made from it. */
+import type { Blobs } from '../../blobs/blobs'
+import type { Document } from '../../document/document'
+import { Flow, type LayoutBox } from '../../layout/box'
+import type { PageLayout } from '../../layout/page'
+import { type Layer, layersOf } from '../../paint/layers'
+import { num } from '../../properties/css-text'
+import { shownItems } from '../../properties/items'
+import type { Outline } from '../../properties/look'
+import { htmlAttribute, isCssValue } from '../escape'
+import { drawBorder } from './borders'
+import { drawGradient, drawShadow } from './fills'
+import { drawPicture } from './pictures'
+import { elementOf, inset, pathOf, type Shape, shape, spread } from './shapes'
+import { drawWords, type Spot } from './words'
+import { painted, SvgWriter } from './writer'
+
+class PageWriter {
+  private readonly spots = new Map<LayoutBox, Spot>()
+  constructor(
+    private readonly doc: Document,
+    private readonly blobs: Blobs,
+    private readonly svg: SvgWriter,
+  ) {}
+
+  /** Where a block stands, px from the page's top left as if nothing were turned; what is turned begins on a whole px. */
+  private spot(box: LayoutBox): Spot {
+    let spot = this.spots.get(box)
+    if (spot) return spot
+    const { parent } = box
+    if (!parent) spot = { left: 0, top: 0, level: true }
+    else {
+      const around = this.spot(parent)
+      const [left, top] = [around.left + box.x, around.top + box.y]
+      spot = box.resolved.rotate
+        ? { left: Math.round(left), top: Math.round(top), level: false }
+        : { left, top, level: around.level }
+    }
+    this.spots.set(box, spot)
+    return spot
+  }
+
+  /** The border box, on whole px as browsers draw it. */
+  private outline(box: LayoutBox): Shape {
+    const { left, top } = this.spot(box)
+    const round = Math.round
+    const { radiusTopLeft, radiusTopRight, radiusBottomRight, radiusBottomLeft } = box.resolved
+    const radii = [radiusTopLeft, radiusTopRight, radiusBottomRight, radiusBottomLeft]
+    return shape(round(left), round(top), round(left + box.width), round(top + box.height), radii)
+  }
+
+  /** @param cut what the layer around cuts off of this one: one group does that and blends, or it would blend with nothing */
+  layer({ box, items }: Layer, cut: readonly LayoutBox[] = []) {
+    const { svg } = this
+    const outer = `${this.cut(cut)}${blendOf(box)}`
+    const turn = this.turnOf(box)
+    if (outer) svg.draw(`<g${outer}>`)
+    if (turn) svg.draw(`<g${turn}>`)
+    let open: readonly LayoutBox[] = []
+    const within = (clips: readonly LayoutBox[]) => {
+      if (sameList(open, clips)) return
+      if (open.length > 0) svg.draw('</g>')
+      if (clips.length > 0) svg.draw(`<g${this.cut(clips)}>`)
+      open = clips
+    }
+    for (const item of items) {
+      within('layer' in item ? [] : item.clips)
+      if ('layer' in item) this.layer(item.layer, item.clips)
+      else this.box(item.box)
+    }
+    // Outlines lie over everything in their layer (CSS 2.2 appendix E, step 10).
+    for (const item of items) {
+      if ('layer' in item || !item.box.resolved.outline?.width) continue
+      within(item.clips)
+      this.around(item.box, item.box.resolved.outline)
+    }
+    within([])
+    if (turn) svg.draw('</g>')
+    if (outer) svg.draw('</g>')
+  }
+
+  private turnOf(box: LayoutBox): string {
+    const { rotate } = box.resolved
+    if (!rotate) return ''
+    const { left, top } = this.spot(box)
+    return ` transform="rotate(${num(rotate)} ${num(left + box.width / 2)} ${num(top + box.height / 2)})"`
+  }
+
+  private cut(clips: readonly LayoutBox[]): string {
+    return clips.length > 0 ? ` clip-path="url(#${this.clip(clips)})"` : ''
+  }
+
+  /** Of what blocks cut off, one in another: everything outside of their padding boxes. */
+  private clip(clips: readonly LayoutBox[]): string {
+    const box = clips.at(-1)!
+    const around = clips.slice(0, -1)
+    const key = `clip ${clips.map(({ id }) => id).join(' ')}`
+    const inner = inset(this.outline(box), [box.borT, box.borR, box.borB, box.borL])
+    const within = this.cut(around)
+    return this.svg.define(
+      'k',
+      (id) => `<clipPath id="${id}"${within}><path d="${pathOf(inner)}"/></clipPath>`,
+      key,
+    )
+  }
+
+  private box(box: LayoutBox) {
+    const { svg } = this
+    const { resolved } = box
+    const outer = this.outline(box)
+    // The first of a list lies on top.
+    for (const shadow of shownItems(resolved.shadows).reverse()) drawShadow(svg, outer, shadow)
+    const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
+    for (const fill of shownItems(resolved.fills).reverse()) {
+      if (fill.kind === 'color') svg.draw(elementOf(outer, painted('fill', fill.color)))
+      else drawGradient(svg, outer, inner, fill)
+    }
+    const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
+    drawBorder(
+      svg,
+      outer,
+      sides.map((side) => ({
+        width: side?.width ?? 0,
+        style: side?.style ?? 'solid',
+        color: side?.color ?? resolved.color ?? '#000000',
+      })),
+    )
+    if (box.flow === Flow.Picture) this.picture(box, outer)
+    else if (box.paragraph) this.words(box)
+  }
+
+  private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
+    const side = { width, style, color: color ?? box.resolved.color ?? '#000000' }
+    drawBorder(this.svg, spread(this.outline(box), offset + width), [side, side, side, side])
+  }
+
+  private picture(box: LayoutBox, outer: Shape) {
+    const { svg, doc, blobs } = this
+    const edges = [box.borT + box.padT, box.borR + box.padR, box.borB + box.padB, box.borL + box.padL]
+    const { asset, alt } = box.resolved
+    const named = alt ? `role="img" aria-label="${htmlAttribute(alt)}"` : 'aria-hidden="true"'
+    svg.draw(`<g ${named}>`)
+    drawPicture(svg, inset(outer, edges), asset ? doc.assets.get(asset) : undefined, blobs, box.resolved)
+    svg.draw('</g>')
+  }
+
+  private words(box: LayoutBox) {
+    const { svg } = this
+    if (box.clip) svg.draw(`<g${this.cut([box])}>`)
+    drawWords(svg, box, box.paragraph!, this.spot(box))
+    if (box.clip) svg.draw('</g>')
+  }
+}
+
+const sameList = (a: readonly LayoutBox[], b: readonly LayoutBox[]) =>
+  a.length === b.length && a.every((each, i) => each === b[i])
+
+/** How a layer is put onto what is below it. Within it, nothing blends with that. */
+function blendOf({ parent, resolved: { opacity, blend } }: LayoutBox): string {
+  const faded = opacity === 1 ? '' : ` opacity="${num(opacity!)}"`
+  if (blend !== 'normal' && isCssValue(blend!))
+    return `${faded} style="mix-blend-mode:${htmlAttribute(blend!)};isolation:isolate"`
+  // The page itself is the document's own group.
+  return parent === null ? '' : `${faded} style="isolation:isolate"`
+}
+
+/** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px */
+export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
+  const svg = new SvgWriter()
+  new PageWriter(doc, blobs, svg).layer(layersOf(layout))
+  const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
+  return svg.document(layout.root.width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))
+}

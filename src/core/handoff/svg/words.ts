@@ -1,0 +1,161 @@
+/** Lines of text as glyphs. An outline is in the document once, however often it is set. */
+import type { LayoutBox } from '../../layout/box'
+import { hasOwnLinks, type PlacedLine, placedLines } from '../../paint/lines'
+import { num } from '../../properties/css-text'
+import type { Paragraph } from '../../text/paragraph'
+import type { GlyphRun } from '../../text/shape'
+import type { Piece } from '../../text/shaped-text'
+import { htmlAttribute } from '../escape'
+import { inkBetween } from './ink'
+import { painted, type SvgWriter } from './writer'
+
+/** How far fonts without an italic are slanted (Skia: a quarter to the side). */
+const SLANT = 0.25
+
+/** Where a block's words stand. `level`: the page is not turned there, and baselines lie on whole px as in the browser. */
+export type Spot = { left: number; top: number; level: boolean }
+type Part = { start: number; end: number }
+type Gap = [number, number]
+
+/** A glyph as it is set on a line: px from the page's left. */
+type Set = { run: GlyphRun; index: number; x: number }
+
+export function drawWords(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, spot: Spot) {
+  const lines = placedLines(box, paragraph)
+  if (lines.length === 0 || paragraph.text.trim() === '') return
+  svg.draw(`<g role="img" aria-label="${htmlAttribute(paragraph.text.replaceAll('\u00ad', ''))}">`)
+  for (const placed of lines) drawLine(svg, box, paragraph, placed, spot)
+  svg.draw('</g>')
+}
+
+function drawLine(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, placed: PlacedLine, spot: Spot) {
+  const { line } = placed
+  const x = spot.left + placed.x
+  const shift = x - paragraph.advances[line.start]
+  const exact = spot.top + placed.baseline
+  const baseline = spot.level ? Math.round(exact) : exact
+  const sets = (part: Part) =>
+    paragraph.runs
+      .filter((run) => run.end > part.start && run.start < part.end)
+      .flatMap((run) => glyphsIn(run, part, shift))
+  for (const piece of paragraph.pieces) {
+    const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
+    if (part.start >= part.end) continue
+    const glyphs = sets(part)
+    decorate(svg, box, piece, glyphs, baseline, [
+      shift + paragraph.advances[part.start],
+      shift + paragraph.advances[part.end],
+    ])
+    drawGlyphs(svg, glyphs, baseline, piece.style.color, piece.style.italic)
+  }
+  if (line.hyphen) {
+    const { runs, color, width } = line.hyphen
+    const all = { start: 0, end: Number.POSITIVE_INFINITY }
+    const glyphs = runs.flatMap((run) => glyphsIn(run, all, x + line.width - width))
+    drawGlyphs(svg, glyphs, baseline, color, false)
+  }
+}
+
+function glyphsIn(run: GlyphRun, part: Part, shift: number): Set[] {
+  const list: Set[] = []
+  for (let index = 0; index < run.glyphs.length; index++)
+    if (run.cluster[index] >= part.start && run.cluster[index] < part.end)
+      list.push({ run, index, x: shift + run.x[index] })
+  return list
+}
+
+function drawGlyphs(
+  svg: SvgWriter,
+  sets: readonly Set[],
+  baseline: number,
+  color = '#000000',
+  italic = false,
+) {
+  for (let from = 0; from < sets.length; ) {
+    const { run } = sets[from]
+    let to = from
+    while (to < sets.length && sets[to].run === run) to++
+    const scale = run.size / run.face.upem
+    const slant = italic && !run.face.file.italic ? ` skewX(${num((-Math.atan(SLANT) * 180) / Math.PI)})` : ''
+    const uses = sets.slice(from, to).map(({ index, x }) => {
+      const glyph = run.glyphs[index]
+      const path = run.face.path(glyph)
+      if (path === '') return ''
+      const id = svg.define(
+        'c',
+        (id) => `<path id="${id}" d="${shortened(path)}"/>`,
+        `glyph ${run.face.id} ${glyph}`,
+      )
+      return `<use href="#${id}" x="${num((x - sets[from].x) / scale)}"${run.y[index] ? ` y="${num(-run.y[index] / scale)}"` : ''}/>`
+    })
+    if (uses.some(Boolean)) {
+      const place = `translate(${num(sets[from].x)} ${num(baseline)})${slant} scale(${scale.toFixed(6)} -${scale.toFixed(6)})`
+      svg.draw(`<g transform="${place}" ${painted('fill', color)}>${uses.join('')}</g>`)
+    }
+    from = to
+  }
+}
+
+/** A tenth of a font unit is less than any screen shows. */
+const shortened = (path: string) =>
+  path.replace(/-?\d+\.\d+/g, (number) => String(Math.round(Number(number) * 10) / 10))
+
+type Decorated = { thickness: number; ascent: number; color: string }
+
+/** The lines that a piece wears: its block's in the block's type, and its own when it is a link. */
+function decorate(
+  svg: SvgWriter,
+  box: LayoutBox,
+  { style, link }: { style: Piece['style']; link?: string },
+  glyphs: readonly Set[],
+  baseline: number,
+  [left, right]: Gap,
+) {
+  const { textDecoration, fontSize, color = '#000000' } = box.resolved
+  const linked = link ?? style.link
+  const under = (size: number, ascent: number, color: string) => {
+    const thickness = Math.max(1, size / 10)
+    underline(svg, glyphs, baseline, [left, right], { thickness, ascent, color })
+  }
+  const first = glyphs[0]?.run.face
+  const ascentAt = (size: number) => first?.metrics(size).ascent ?? size
+  if (textDecoration === 'underline') under(fontSize, ascentAt(fontSize), color)
+  if (textDecoration === 'line-through') {
+    const thickness = Math.max(1, fontSize / 10)
+    const top = baseline - ascentAt(fontSize) + (2 * ascentAt(fontSize)) / 3 - Math.floor(thickness / 2)
+    bar(svg, [left, right], top, thickness, color)
+  }
+  if (linked !== undefined && hasOwnLinks(box.node))
+    under(style.size, ascentAt(style.size), style.color ?? '#000000')
+}
+
+/** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */
+function underline(
+  svg: SvgWriter,
+  glyphs: readonly Set[],
+  baseline: number,
+  [left, right]: Gap,
+  { thickness, color }: Decorated,
+) {
+  const top = Math.floor(baseline + Math.max(1, Math.ceil(thickness / 2)) + 0.5)
+  const room = Math.min(thickness, 13)
+  const gaps = glyphs.flatMap(({ run, index, x }): Gap[] => {
+    const scale = run.size / run.face.upem
+    const data = run.face.path(run.glyphs[index])
+    const found = inkBetween(data, (baseline - top - thickness) / scale, (baseline - top) / scale)
+    return found ? [[x + found[0] * scale - room, x + found[1] * scale + room]] : []
+  })
+  let at = left
+  for (const [from, to] of gaps.sort((a, b) => a[0] - b[0])) {
+    if (from > at) bar(svg, [at, Math.min(from, right)], top, thickness, color)
+    at = Math.max(at, to)
+  }
+  if (at < right) bar(svg, [at, right], top, thickness, color)
+}
+
+function bar(svg: SvgWriter, [left, right]: Gap, top: number, thickness: number, color: string) {
+  if (right > left)
+    svg.draw(
+      `<rect x="${num(left)}" y="${num(Math.floor(top + 0.5))}" width="${num(right - left)}" height="${num(thickness)}" ${painted('fill', color)}/>`,
+    )
+}

@@ -1,0 +1,42 @@
+/** The text of an SVG document: what is defined once, and what is drawn. */
+import { num } from '../../properties/css-text'
+import { cssColor } from '../escape'
+
+export class SvgWriter {
+  private readonly defs: string[] = []
+  private readonly body: string[] = []
+  private readonly ids = new Map<string, string>()
+  private count = 0
+
+  draw(element: string) {
+    this.body.push(element)
+  }
+
+  /** @param write makes the definition of an id @param key where two are the same, they are defined once @returns the id */
+  define(kind: string, write: (id: string) => string, key?: string): string {
+    const known = key === undefined ? undefined : this.ids.get(key)
+    if (known !== undefined) return known
+    const id = `${kind}${this.count++}`
+    if (key !== undefined) this.ids.set(key, id)
+    this.defs.push(write(id))
+    return id
+  }
+
+  document(width: number, height: number, title: string): string {
+    const size = `width="${num(width)}" height="${num(height)}"`
+    return (
+      `<svg xmlns="http://www.w3.org/2000/svg" ${size} viewBox="0 0 ${num(width)} ${num(height)}">` +
+      `<title>${title}</title><defs>${this.defs.join('')}</defs>` +
+      // Nothing of a page blends with the paper that it lies on.
+      `<rect ${size} fill="#ffffff"/><g style="isolation:isolate">${this.body.join('')}</g></svg>`
+    )
+  }
+}
+
+/** SVG 1.1 renderers know no 8-digit hex: alpha goes into an attribute of its own. */
+export function painted(kind: 'fill' | 'stroke' | 'stop-color', color: string): string {
+  const safe = cssColor(color)
+  const alpha = safe.length === 9 ? Number.parseInt(safe.slice(7), 16) / 255 : 1
+  const opacity = kind === 'stop-color' ? 'stop-opacity' : `${kind}-opacity`
+  return `${kind}="${safe.startsWith('#') ? safe.slice(0, 7) : 'none'}"${alpha < 1 ? ` ${opacity}="${num(alpha)}"` : ''}`
+}

@@ -1,0 +1,21 @@
+/** What the random documents can be narrowed to. */
+export const FEATURES = [
+  'flex',
+  'wrap',
+  'baseline',
+  'percent',
+  'lattice',
+  'lifted',
+  'text',
+  'spans',
+  'breaks',
+  'languages',
+  'picture',
+  'ratio',
+  'override',
+] as const
+export type Feature = (typeof FEATURES)[number]
+
+const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>(['text', 'spans', 'breaks', 'languages'])
+/** Documents in which nothing is shaped: every box has to be the browser's. */
+export const WITHOUT_TEXT: ReadonlySet<Feature> = new Set(FEATURES.filter((each) => !OF_TEXT.has(each)))

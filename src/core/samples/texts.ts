@@ -1,0 +1,116 @@
+/** Random texts: words of several languages, hyphens and slashes, spans, forced breaks. */
+
+import fc from 'fast-check'
+import type { Props } from '../properties/table'
+import type { Span } from '../properties/values'
+import type { Feature } from './features'
+
+const PLAIN = (
+  'seed leaf pod packet glasshouse autumn harvest gardener heirloom a of to in the borrow return, spring row peas “beans” tall ' +
+  'meadow sow. moon; 12 1,250 3.5 50% (early) late: catalogue workshop! why? it’s'
+).split(' ')
+const JOINED = (
+  'lantern-ridge re-sow well-kept spring/summer and/or 10-12 2026-11-25 sow–harvest beds—rows pod… a/b https://seeds.test/late/peas ' +
+  'tool_box one·two ½-inch £4.50 #7 seed@test.test 3×4'
+)
+  .split(' ')
+  .concat([
+    '12\u00a0g',
+    'row\u00a03',
+    'glass\u00adhouse',
+    'ger\u00admi\u00adna\u00adtion',
+    'a\u200bb',
+    'un\u00adder–sown',
+  ])
+const LANGUAGES = (
+  'Ærø naïve façade Łódź über Žlutý kůň Σπόροι και φύλλα, συγκομιδή του κήπου Семена и листья, урожай сада — весной ' +
+  'Hạt giống và lá, mùa thu hoạch vườn nhà kính Đậu cũ'
+).split(' ')
+const LONG = [
+  'Donaudampfschifffahrtsgesellschaft',
+  'seedlibraryborrowingregulations',
+  '1234567890123456789012345',
+]
+
+const FAMILIES = [
+  'Hanken Grotesk',
+  'Fraunces',
+  'Literata',
+  'Bitter',
+  'JetBrains Mono',
+  'Caveat',
+  'Work Sans',
+  'Source Serif 4',
+  'Figtree',
+  'Outfit',
+  'Newsreader',
+  'Bricolage Grotesque',
+]
+
+const clean = <T extends object>(value: T): T =>
+  Object.fromEntries(Object.entries(value).filter(([, each]) => each !== undefined)) as T
+const optional = <T>(value: fc.Arbitrary<T>, weight = 1, skip = 3) =>
+  fc.oneof({ weight: skip, arbitrary: fc.constant(undefined) }, { weight, arbitrary: value })
+
+function words(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
+  const options = [{ weight: 6, arbitrary: fc.constantFrom(...PLAIN) }]
+  if (features.has('breaks'))
+    options.push(
+      { weight: 2, arbitrary: fc.constantFrom(...JOINED) },
+      { weight: 1, arbitrary: fc.constantFrom(...LONG) },
+    )
+  if (features.has('languages')) options.push({ weight: 3, arbitrary: fc.constantFrom(...LANGUAGES) })
+  return fc.oneof(...options)
+}
+
+const sentence = (features: ReadonlySet<Feature>, most: number) =>
+  fc.array(words(features), { minLength: 1, maxLength: most }).map((list) => list.join(' '))
+
+/** How a whole text is set. */
+export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
+  return fc
+    .record({
+      fontFamily: fc.constantFrom(...FAMILIES),
+      fontSize: fc.constantFrom(12, 14, 16, 17, 20, 28, 40, 56, 15.5, 22.4),
+      fontWeight: fc.constantFrom(400, 400, 500, 700),
+      italic: optional(fc.constant(true), 1, 6),
+      lineHeight: fc.oneof(
+        fc.constantFrom(1, 1.2, 1.5, 1.55).map((ratio) => ({ ratio })),
+        fc.constantFrom(24, 31).map((px) => ({ px })),
+        fc.constant('normal' as const),
+      ),
+      letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
+      textAlign: optional(fc.constantFrom('center', 'right') as fc.Arbitrary<Props['textAlign']>),
+      textCase: optional(fc.constantFrom('uppercase', 'lowercase') as fc.Arbitrary<Props['textCase']>, 1, 6),
+      overflowWrap: features.has('breaks')
+        ? optional(fc.constant('anywhere' as const), 1, 3)
+        : fc.constant(undefined),
+    })
+    .map(clean)
+}
+
+/** What a text says. */
+export function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
+  const some = (most: number) => sentence(features, most)
+  const options: { weight: number; arbitrary: fc.Arbitrary<Span[]> }[] = [
+    { weight: 4, arbitrary: some(24).map((text) => [{ text }]) },
+    { weight: 1, arbitrary: fc.tuple(some(6), some(6)).map(([a, b]) => [{ text: `${a}\n${b}` }]) },
+  ]
+  if (features.has('spans')) {
+    const look = fc
+      .record({
+        weight: optional(fc.constantFrom(300, 600, 700), 1, 1),
+        italic: optional(fc.boolean(), 1, 1),
+        size: optional(fc.constantFrom(0.75, 1.25, 1.5, 2), 1, 1),
+        link: optional(fc.constant('https://seeds.test/'), 1, 3),
+      })
+      .map(clean)
+    options.push({
+      weight: 3,
+      arbitrary: fc
+        .array(fc.tuple(some(6), look, fc.constantFrom(' ', ' ', '', '\n')), { minLength: 2, maxLength: 5 })
+        .map((list) => list.map(([text, own, after]) => ({ ...own, text: text + after }))),
+    })
+  }
+  return fc.oneof(...options)
+}
