@@ -4,8 +4,8 @@ import { type Browser, chromium, type LaunchOptions, type Page } from '@playwrig
 import type { SiteFiles } from '../core/handoff/site'
 import type { Rect } from '../core/layout/rect'
 import { woff2 } from '../server/fonts'
+import { CHROMIUM } from './chromium'
 
-const CHROMIUM = '/usr/bin/chromium'
 const CHROMIUM_FLAGS = [
   '--no-sandbox',
   '--disable-background-networking',
@@ -92,9 +92,12 @@ export class SiteViewer {
     return this.page.evaluate((ids) => {
       const boxes: Record<string, { x: number; y: number; width: number; height: number }> = {}
       const lines: Record<string, string[]> = {}
+      // A block whose words differ from view to view is an element for each, one of them shown.
+      const shown = new Map<string, Element>()
       for (const element of document.querySelectorAll('[data-node]')) {
         const rect = element.getBoundingClientRect()
         if (getComputedStyle(element).display === 'none' || element.getClientRects().length === 0) continue
+        shown.set(element.getAttribute('data-node')!, element)
         boxes[element.getAttribute('data-node')!] = {
           x: rect.x + scrollX,
           y: rect.y + scrollY,
@@ -104,8 +107,8 @@ export class SiteViewer {
       }
       const range = document.createRange()
       for (const id of ids) {
-        const element = document.querySelector(`[data-node="${id}"]`)
-        if (!element || !(id in boxes)) continue
+        const element = shown.get(id)
+        if (!element) continue
         const out: string[] = []
         // From the left, a character that does not stand right of the one before it begins a line. Where a line's end is seen Chromium
         // measures it by itself: justified it does so too.

@@ -1,6 +1,7 @@
 /** `lattice layout FILE --page NAME --width W`: the core's boxes and lines, as JSON. */
-import { isText } from '../core/document/kinds'
+
 import type { Rect } from '../core/layout/rect'
+import { isText } from '../core/properties/kinds'
 import { layoutPage } from '../server/pictures'
 import { numberOption, openFile, Refusal, readArgs } from './refusal'
 

@@ -13,9 +13,12 @@ const HELP = `Just Lattice
   lattice solve --width 1512 --container 1224 --columns 12 --gutter 24 [--half-gutters]
   lattice layout FILE --page NAME --width 1440          boxes and lines as JSON
   lattice export FILE --to html|svg|png|pdf|tokens|json|lattice --out DIR [--mark]
+                                                        [--scale 1|2|3] for png
   lattice conformance [--documents 200] [--seed 1] [--widths 1440,390] [--only flex,text] [--explain]
   lattice conformance --hostile 100 [--seed 1]          what is handed off of hostile projects runs and fetches nothing
   lattice conformance --shipped                         the demo and the shelf at every eighth px
+  lattice parity [--documents 100] [--seed 1] [--only board,svg,png,pdf] [--keep DIR]
+                                                        each held against the handed-off page, pixel by pixel
   lattice bench [--only NAME] [--json FILE]
   lattice soak --minutes 2 [--tabs 4] [--servers 2] [--cluster] [--seed 1]
                                                         anything at all, while everything is killed: all end equal
@@ -31,6 +34,7 @@ const VERBS: Record<string, () => Promise<Verb>> = {
   layout: async () => (await import('./layout')).layout,
   export: async () => (await import('./export')).exportProject,
   conformance: async () => (await import('./conformance/verb')).conformance,
+  parity: async () => (await import('./parity/verb')).parity,
   bench: async () => (await import('./bench/verb')).bench,
   soak: async () => (await import('./soak/verb')).soak,
   screenshots: async () => (await import('./screenshots')).screenshots,

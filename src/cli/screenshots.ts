@@ -1,9 +1,11 @@
 /** `lattice screenshots`: docs/screenshots, one picture of each main view, from the demo data. */
+
 import { mkdir, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Browser, Page } from '@playwright/test'
+import { allCorners, oneFill } from '../core/properties/items'
 import { launch } from './browser'
 import { readArgs } from './refusal'
 import { buildWeb, serve } from './serve'
@@ -52,8 +54,8 @@ async function placeLoosely(page: Page) {
     name: ['Picture', 'Words', 'Prices', 'Map'][i],
     order: `a${i}`,
     props: {
-      fill,
-      radius: 4,
+      fills: oneFill(fill),
+      ...allCorners(4),
       width: { kind: 'exact', px: width },
       height: { kind: 'exact', px: height },
       pinLeft: { px: x },
@@ -237,6 +239,21 @@ async function settingAside(browser: Browser, address: string) {
   await late.screenshot({ path: join(OUT, 'set-aside.png') })
 }
 
+/** A page on a template, with something of it selected. */
+async function onTemplate(browser: Browser, address: string) {
+  const page = await browser.newPage({ viewport: VIEWPORT })
+  await page.goto(address)
+  await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
+  await page.getByRole('treeitem', { name: 'Header', exact: true }).waitFor()
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('button', { name: 'Template for this page' }).click()
+  await page.getByRole('button', { name: /^Make Main/ }).click()
+  await page.locator('[data-shared-section]').first().waitFor()
+  await page.locator('[data-sheet=desktop] [data-node]', { hasText: 'Sign in' }).last().click()
+  await page.getByText('From the template').waitFor()
+  await page.screenshot({ path: join(OUT, 'template.png') })
+}
+
 export async function screenshots(args: string[]): Promise<number> {
   readArgs(args, {})
   await buildWeb()
@@ -252,6 +269,7 @@ export async function screenshots(args: string[]): Promise<number> {
     await page.keyboard.press('Escape')
     await planning(page)
     await settingAside(browser, running.address)
+    await onTemplate(browser, running.address)
   } finally {
     await browser.close()
     await running.stop()

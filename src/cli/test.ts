@@ -24,6 +24,7 @@ function run(script: string, args: string[], env: Record<string, string> = {}): 
 
 const CHECKS: [name: string, script: string, args: string[]][] = [
   ['types', 'typescript/bin/tsc', ['-p', '.']],
+  ['core without a platform', 'typescript/bin/tsc', ['-p', 'tsconfig.core.json']],
   ['lint and format', '@biomejs/biome/bin/biome', ['check', '--error-on-warnings', '.']],
   [
     'architecture',

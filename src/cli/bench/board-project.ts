@@ -1,5 +1,8 @@
 /** A project whose page has a given number of blocks, in sections as pages have them: rows of cards with words, a few lifted badges. */
-import type { NodeTree, ProjectFile, Props } from '../../core/document/schema'
+
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
+import { oneFill } from '../../core/properties/items'
+import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
 
 const key = (i: number) => `a${i.toString().padStart(6, '0')}`
@@ -26,12 +29,12 @@ export function boardProject(count: number): ProjectFile {
         paddingRight: 16,
         paddingBottom: 16,
         paddingLeft: 16,
-        fill: ['#e9e6de', '#f4f2ec', '#d9e4d3'][i % 3],
+        fills: oneFill(['#e9e6de', '#f4f2ec', '#d9e4d3'][i % 3]),
         width: { kind: 'columns', span: 3 },
       },
       [
         node('box', 'Picture', {
-          fill: '#cfd8cf',
+          fills: oneFill('#cfd8cf'),
           height: { kind: 'exact', px: 96 },
           width: { kind: 'stretch', weight: 1 },
         }),
@@ -50,7 +53,7 @@ export function boardProject(count: number): ProjectFile {
         pinTop: { px: 40 },
         width: { kind: 'exact', px: 120 },
         height: { kind: 'exact', px: 48 },
-        fill: '#f3e2c3',
+        fills: oneFill('#f3e2c3'),
       }),
     )
     sections.push(

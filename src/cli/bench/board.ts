@@ -83,7 +83,9 @@ class BoardBench {
   async open(address: string, id: string): Promise<number> {
     const begun = performance.now()
     await this.page.goto(`${address}projects/${id}`)
-    await this.page.waitForFunction(() => document.querySelector('[data-sheet] [data-node]') !== null)
+    await this.page.waitForFunction(
+      () => document.querySelector('[data-sheet]')?.shadowRoot?.querySelector('[data-node]') != null,
+    )
     await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))))
     return performance.now() - begun
   }
@@ -97,7 +99,10 @@ class BoardBench {
     await this.page.mouse.wheel(before.x - 500, before.y - 300)
     await this.page.waitForFunction(
       ([id, x]) =>
-        document.querySelector(`[data-sheet] [data-node="${id}"]`)!.getBoundingClientRect().x !== x,
+        document
+          .querySelector('[data-sheet]')!
+          .shadowRoot!.querySelector(`[data-node="${id}"]`)!
+          .getBoundingClientRect().x !== x,
       [idOf(name), before.x] as const,
     )
     const box = (await block.boundingBox())!

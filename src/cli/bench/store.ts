@@ -148,9 +148,12 @@ async function logOfPictures(pool: Pool): Promise<Further> {
 
 /** From the database, nothing held, to the first page laid out, as a browser has it. */
 async function open(pool: Pool, id: string): Promise<{ doc: Document; layout: PageLayout }> {
-  const { outline, page } = await new Projects(pool).readPage(id, undefined)
-  const sent = JSON.parse(JSON.stringify({ outline, page })) as { outline: typeof outline; page: typeof page }
-  const bodies = new Map(sent.page ? [[sent.page.id, sent.page.body]] : [])
+  const { outline, pages } = await new Projects(pool).readPage(id, undefined)
+  const sent = JSON.parse(JSON.stringify({ outline, pages })) as {
+    outline: typeof outline
+    pages: typeof pages
+  }
+  const bodies = new Map(sent.pages.map((page) => [page.id, page.body]))
   const { file, absent } = partsOf(sent.outline, bodies)
   const doc = Document.fromParts(file, absent)
   const paragraphs = new ParagraphCache(await loadFonts(doc))

@@ -1,5 +1,7 @@
 /** The same deterministic tree for every engine: nested rows and columns as pages have them. */
-import type { NodeTree, ProjectFile, Props } from '../../core/document/schema'
+
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
+import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
 
 export type BenchNode = {

@@ -1,7 +1,9 @@
 /** Which features the blocks that differ use, to see where to look. */
-import type { NodeTree, ProjectFile, Props } from '../../core/document/schema'
+
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
+import type { Props } from '../../core/properties/table'
+import type { Feature } from '../../core/samples/features'
 import type { Comparison } from './compare'
-import type { Feature } from './features'
 
 function featuresOf(props: Props, kind: NodeTree['kind']): Feature[] {
   const found: Feature[] = []

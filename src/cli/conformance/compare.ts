@@ -2,16 +2,16 @@
 
 import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
-import { isText } from '../../core/document/kinds'
 import type { ProjectFile } from '../../core/document/schema'
 import { pageFileName } from '../../core/handoff/names'
 import { buildSite } from '../../core/handoff/site'
 import { PageLayout } from '../../core/layout/page'
 import { difference, type Rect } from '../../core/layout/rect'
+import { isText } from '../../core/properties/kinds'
+import { standIns } from '../../core/samples/stand-in'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
-import { standIns } from './stand-in'
 
 export const TOLERANCE = 0.5
 

@@ -1,12 +1,14 @@
 /** Projects whose names, texts, links, tokens, paths and pictures mean harm to whoever opens what is made of them. */
+
 import fc from 'fast-check'
 import { type Blobs, nameOf } from '../../core/blobs/blobs'
 import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
 import { FormatError } from '../../core/document/format-error'
-import { linkProblem } from '../../core/document/links'
 import { safePath } from '../../core/document/paths'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
+import { allBorders, oneFill } from '../../core/properties/items'
+import { linkProblem } from '../../core/properties/links'
 import { shelfProject } from './shelf-project'
 
 /** Where what gets out would be seen to go. */
@@ -172,8 +174,10 @@ function strike(block: NodeTree, where: string, text: string, link: string, open
   else if (where === 'alt') props.alt = text
   else if (where === 'font') props.fontFamily = text
   else if (where === 'tag') props.tag = text
-  else if (where === 'color') Object.assign(props, { fill: text, borderColor: text, blend: text })
-  else if (where === 'override') block.overrides = { mobile: { fill: text, justify: text } as never }
+  else if (where === 'color')
+    Object.assign(props, { fills: oneFill(text), ...allBorders(2, text), blend: text })
+  else if (where === 'override')
+    block.overrides = { mobile: { fills: oneFill(text), justify: text } as never }
   else if (where === 'asset' && block.kind === 'picture') props.asset = text.length % 2 ? 'bad' : 'worse'
   else if (block.kind === 'text' || block.kind === 'button')
     props.spans = [{ text, ...(opens ? {} : { color: text }), ...(where === 'span link' ? { link } : {}) }]

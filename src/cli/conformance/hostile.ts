@@ -2,7 +2,7 @@
 
 import type { BrowserContext } from '@playwright/test'
 import fc from 'fast-check'
-import { pageSvg } from '../../core/handoff/svg'
+import { pageSvg } from '../../core/handoff/svg/page'
 import { siteBytes } from '../../server/handoff'
 import { layoutPage } from '../../server/pictures'
 import { launch } from '../browser'

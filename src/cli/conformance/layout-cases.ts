@@ -86,14 +86,14 @@ export const LAYOUT_CASES: Record<string, ProjectFile> = {
   ),
   'lifted: both pins and no size stretch; a centre pin keeps its offset (Positioned Layout 3 §4)': project(
     box(
-      { flow: 'free', width: px(400), height: px(200), borderLeft: 5, borderTop: 5 },
+      { flow: 'free', width: px(400), height: px(200), borderLeft: { width: 5 }, borderTop: { width: 5 } },
       box({ lifted: true, pinLeft: { px: 10 }, pinRight: { percent: 25 }, width: stretch(), height: px(30) }),
       box({ lifted: true, pinCenterX: 20, pinCenterY: -10, width: px(50), height: px(40) }),
     ),
   ),
   'lifted: what is seen of turned blocks, one in another (CSS Transforms 2 §3)': project(
     box(
-      { flow: 'free', width: px(400), height: px(200), rotate: 30, borderLeft: 5 },
+      { flow: 'free', width: px(400), height: px(200), rotate: 30, borderLeft: { width: 5 } },
       box(
         {
           lifted: true,

@@ -1,5 +1,7 @@
 /** Pictures whose widths follow heights. */
-import type { ProjectFile, Props } from '../../core/document/schema'
+
+import type { ProjectFile } from '../../core/document/schema'
+import type { Props } from '../../core/properties/table'
 import { box, node, percent, project, px, snug, stretch } from './pieces'
 
 const columns = (span: number) => ({ kind: 'columns', span }) as const

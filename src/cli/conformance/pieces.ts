@@ -1,6 +1,9 @@
 /** What the named cases are made of: blocks in a few words, and a project around them. */
-import type { NodeTree, ProjectFile, Props, Span } from '../../core/document/schema'
+
+import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
+import type { Props } from '../../core/properties/table'
+import type { Span } from '../../core/properties/values'
 import { starterProject } from '../../core/shelf/starter'
 
 let count = 0

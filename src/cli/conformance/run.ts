@@ -1,11 +1,11 @@
 /** `lattice conformance`: random documents, core against Chromium, box for box and line for line. */
 import fc from 'fast-check'
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
+import { documents } from '../../core/samples/documents'
+import { FEATURES, type Feature } from '../../core/samples/features'
 import { SiteViewer } from '../browser'
 import { countCauses } from './causes'
 import { type Comparison, compareDocument } from './compare'
-import { documents } from './documents'
-import { FEATURES, type Feature } from './features'
 
 export type ConformanceOptions = {
   documents: number

@@ -88,8 +88,8 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       fontSize: 15.5,
       fontWeight: 500,
       width: px(350),
-      borderLeft: 3,
-      borderRight: 3,
+      borderLeft: { width: 3 },
+      borderRight: { width: 3 },
     }),
     text('3.5 1,250 of 1234567890123456789012345 row Donaudampfschifffahrtsgesellschaft', {
       fontFamily: 'Newsreader',

@@ -1,11 +1,14 @@
 import { readFile } from 'node:fs/promises'
+import { openProject } from '../../core/document/open'
 import type { ProjectFile } from '../../core/document/schema'
+import { FEATURES, type Feature } from '../../core/samples/features'
+import { readFontsWith } from '../../core/samples/fonts'
+import { fuzz } from '../../core/samples/fuzz'
+import { openType } from '../../server/fonts'
 import { SiteViewer } from '../browser'
 import { numberOption, Refusal, readArgs } from '../refusal'
 import { DEMO_FILE } from '../serve'
 import { compareDocument } from './compare'
-import { FEATURES, type Feature } from './features'
-import { fuzz } from './fuzz'
 import { hostile } from './hostile'
 import { DEFAULT_WIDTHS, runConformance } from './run'
 import { shelfProject } from './shelf-project'
@@ -23,6 +26,7 @@ export async function conformance(args: string[]): Promise<number> {
   })
   if (values.shipped) return shipped()
   const seed = numberOption('seed', values.seed, { integer: true }) ?? 1
+  readFontsWith(openType)
   const harmful = numberOption('fuzz', values.fuzz, { min: 1, max: 1_000_000, integer: true })
   if (harmful !== undefined) {
     const { documents, slowest } = await fuzz(harmful, seed, (done) => console.log(`… ${done} documents`))
@@ -65,14 +69,19 @@ export async function conformance(args: string[]): Promise<number> {
   return ok ? 0 : 1
 }
 
-/** What ships with the app, the demo and every shelf item, at every eighth px from 320 to 1920. */
-async function shipped(): Promise<number> {
-  const widths = Array.from({ length: 201 }, (_, i) => 320 + i * 8)
-  const demo = JSON.parse(await readFile(DEMO_FILE, 'utf8')) as ProjectFile
-  const sites: [string, ProjectFile, number][] = [
+/** Everything that ships with the app: a name, the project, the page's place in it. */
+export async function shippedSites(): Promise<[string, ProjectFile, number][]> {
+  const demo = openProject(await readFile(DEMO_FILE)).document.toFile()
+  return [
     ...demo.pages.map((page, i): [string, ProjectFile, number] => [`demo, ${page.name}`, demo, i]),
     ['shelf', shelfProject(), 0],
   ]
+}
+
+/** What ships with the app, the demo and every shelf item, at every eighth px from 320 to 1920. */
+async function shipped(): Promise<number> {
+  const widths = Array.from({ length: 201 }, (_, i) => 320 + i * 8)
+  const sites = await shippedSites()
   const viewer = await SiteViewer.open()
   let off = 0
   try {

@@ -1,0 +1,2 @@
+/** Debian's Chromium. */
+export const CHROMIUM = '/usr/bin/chromium'

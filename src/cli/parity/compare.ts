@@ -1,0 +1,72 @@
+/** Two pictures of a page, pixel by pixel. */
+import pixelmatch from 'pixelmatch'
+import { PNG } from 'pngjs'
+
+export type Pixels = { width: number; height: number; data: Uint8Array }
+
+/** On white. */
+export function pixelsOf(png: Uint8Array): Pixels {
+  const { width, height, data } = PNG.sync.read(Buffer.from(png))
+  for (let at = 0; at < data.length; at += 4) {
+    const alpha = data[at + 3] / 255
+    if (alpha === 1) continue
+    for (let c = 0; c < 3; c++) data[at + c] = Math.round(data[at + c] * alpha + 255 * (1 - alpha))
+    data[at + 3] = 255
+  }
+  return { width, height, data: new Uint8Array(data) }
+}
+
+export const pngOf = ({ width, height, data }: Pixels): Uint8Array => {
+  const png = new PNG({ width, height })
+  png.data = Buffer.from(data)
+  return PNG.sync.write(png)
+}
+
+/** As large as `width` × `height`, white where there was nothing. */
+function framed({ data, ...size }: Pixels, width: number, height: number): Uint8Array {
+  const out = new Uint8Array(width * height * 4).fill(255)
+  const across = Math.min(width, size.width) * 4
+  for (let y = 0; y < Math.min(height, size.height); y++)
+    out.set(data.subarray(y * size.width * 4, y * size.width * 4 + across), y * width * 4)
+  return out
+}
+
+/** Whether everything within two px is of one colour. */
+function isFlat(data: Uint8Array, width: number, x: number, y: number): boolean {
+  const at = (y * width + x) * 4
+  for (let dy = -2; dy <= 2; dy++)
+    for (let dx = -2; dx <= 2; dx++) {
+      const other = at + (dy * width + dx) * 4
+      for (let c = 0; c < 3; c++) if (Math.abs(data[other + c] - data[at + c]) > 1) return false
+    }
+  return true
+}
+
+/** The largest difference of a channel in the middle of flat areas, 0 to 255; edges are for `share`. */
+function flatDifference(a: Uint8Array, b: Uint8Array, width: number, height: number): number {
+  let most = 0
+  for (let y = 2; y < height - 2; y += 2)
+    for (let x = 2; x < width - 2; x += 2) {
+      const at = (y * width + x) * 4
+      let difference = 0
+      for (let c = 0; c < 3; c++) difference = Math.max(difference, Math.abs(a[at + c] - b[at + c]))
+      if (difference > most && isFlat(a, width, x, y) && isFlat(b, width, x, y)) most = difference
+    }
+  return most
+}
+
+/** `share`: of the pixels that differ to the eye, smoothed edges left out (pixelmatch, YIQ), 0 to 1. */
+export type Compared = { share: number; flat: number; picture: Pixels }
+
+export function compare(one: Pixels, other: Pixels): Compared {
+  const width = Math.max(one.width, other.width)
+  const height = Math.max(one.height, other.height)
+  const [a, b] = [framed(one, width, height), framed(other, width, height)]
+  const picture = new Uint8Array(width * height * 4)
+  const count = pixelmatch(a, b, picture, width, height, { threshold: 0.1 })
+  return {
+    share: count / (width * height),
+    flat: flatDifference(a, b, width, height),
+    picture: { width, height, data: picture },
+  }
+}

@@ -1,0 +1,45 @@
+/** The pages that are held against one another: the demo's, the shelf's, random ones; each in the app, too. */
+import { readFile } from 'node:fs/promises'
+import type { Blobs } from '../../core/blobs/blobs'
+import { Document } from '../../core/document/document'
+import { openProject } from '../../core/document/open'
+import type { ProjectFile } from '../../core/document/schema'
+import { shelfProject } from '../conformance/shelf-project'
+import { DEMO_FILE, type Running } from '../serve'
+import { designedPage } from './pages'
+import type { Subject } from './ways'
+
+async function stored(app: Running, file: string): Promise<string> {
+  const response = await fetch(`${app.address}api/projects`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'x-just-lattice': 'parity' },
+    body: JSON.stringify({ file }),
+  })
+  if (!response.ok) throw new Error(`the project was refused: ${await response.text()}`)
+  return ((await response.json()) as { id: string }).id
+}
+
+/** Every page at every view. */
+async function subjectsOf(app: Running, name: string, doc: Document, blobs: Blobs): Promise<Subject[]> {
+  const list: Subject[] = []
+  for (const page of doc.pagesInOrder()) {
+    // The board opens a project at its first page.
+    const project = await stored(app, JSON.stringify({ ...doc.frame(), pages: [doc.pageFile(page.id)] }))
+    for (const { id: view, width } of doc.viewsOf(page))
+      list.push({ name: `${name}, ${page.name} at ${width}`, doc, blobs, page: page.id, view, project })
+  }
+  return list
+}
+
+/** @param documents random pages, each at one of its views */
+export async function* subjects(app: Running, documents: number, seed: number): AsyncGenerator<Subject> {
+  const { document: demo, blobs } = openProject(await readFile(DEMO_FILE))
+  yield* await subjectsOf(app, 'demo', demo, blobs)
+  const fromFile = (file: ProjectFile) => Document.fromFile(structuredClone(file))
+  yield* await subjectsOf(app, 'shelf', fromFile(shelfProject()), blobs)
+  const assets = [...demo.assets.values()]
+  for (let i = 0; i < documents; i++) {
+    const doc = fromFile(designedPage(seed + i, assets))
+    yield* (await subjectsOf(app, `page ${seed + i}`, doc, blobs)).slice(i % 2, (i % 2) + 1)
+  }
+}

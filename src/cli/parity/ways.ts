@@ -1,0 +1,137 @@
+/** The ways in which a page is drawn, each to PNG: the handed-off page in the browser is what the others are held against. */
+import { spawnSync } from 'node:child_process'
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
+import type { Blobs } from '../../core/blobs/blobs'
+import type { Document } from '../../core/document/document'
+import { pageFileName } from '../../core/handoff/names'
+import { buildSite } from '../../core/handoff/site'
+import { pageSvg } from '../../core/handoff/svg/page'
+import type { PageLayout } from '../../core/layout/page'
+import { layoutPage } from '../../server/pictures'
+import { SiteViewer } from '../browser'
+import { MOST_DRAWN, openPrinter, ownPrinter, type Printer, paperScale, pictureOf, sizeOf } from '../print'
+import type { Running } from '../serve'
+
+/** One page at one view. */
+export type Subject = {
+  name: string
+  doc: Document
+  blobs: Blobs
+  page: string
+  view: string
+  /** The project's id in the app, for drawing it on the board. */
+  project: string
+}
+
+export const WAYS = ['board', 'svg', 'png', 'pdf'] as const
+export type Way = (typeof WAYS)[number]
+
+/** Paper is looked at closely: its letters lie where they are, the screen's on whole px. */
+const PAPER_SCALE = 3
+/** Device pixels for one px at which a way is held against a page: as many as the browser can draw of it in one piece. */
+export const scaleOf = (way: Way | undefined, layout: PageLayout) =>
+  way === 'pdf' ? Math.max(1, Math.min(PAPER_SCALE, Math.floor(MOST_DRAWN / sizeOf(layout).height))) : 1
+
+export class Ways {
+  private constructor(
+    private readonly viewer: SiteViewer,
+    private readonly board: Page,
+    private readonly app: Running,
+    private readonly printer: Printer,
+  ) {}
+
+  static async open(app: Running): Promise<Ways> {
+    const viewer = await SiteViewer.open()
+    const board = await viewer.browser.newPage()
+    await board.addInitScript('globalThis.__name = (value) => value')
+    return new Ways(viewer, board, app, await openPrinter())
+  }
+
+  async close() {
+    await this.printer.close()
+    await this.viewer.browser.close()
+  }
+
+  layoutOf({ doc, page, view }: Subject): Promise<PageLayout> {
+    return layoutPage(doc, page, doc.view(view).width)
+  }
+
+  /** The handed-off page, without what sticks out of it, as sharp as a way is looked at. */
+  async shipped({ doc, blobs, page, view }: Subject, layout: PageLayout, way?: Way): Promise<Uint8Array> {
+    const { width, fold } = doc.view(view)
+    await this.viewer.show(buildSite(doc, blobs), pageFileName(doc.pages.get(page)!.path), width, fold)
+    return pictureOf(this.viewer.page, sizeOf(layout), scaleOf(way, layout))
+  }
+
+  async drawn(way: Way, subject: Subject, layout: PageLayout): Promise<Uint8Array> {
+    if (way === 'board') return this.onBoard(subject, layout)
+    const { doc, blobs } = subject
+    if (way === 'svg') return this.asSvg(pageSvg(doc, layout, blobs), layout)
+    // Where there is a browser PNG is the page itself: what is held against it is our own writer's.
+    if (way === 'png') return ownPrinter.png({ doc, blobs, layout }, 1)
+    const dpi =
+      (96 * scaleOf('pdf', layout)) / (this.printer === ownPrinter ? 1 : paperScale(sizeOf(layout).width))
+    return rasterOfPdf(await this.printer.pdf({ doc, blobs, layout }), dpi)
+  }
+
+  private async asSvg(svg: string, layout: PageLayout): Promise<Uint8Array> {
+    const files = { text: new Map([['page.svg', svg]]), pictures: new Map<string, Uint8Array>(), fonts: [] }
+    const size = sizeOf(layout)
+    await this.viewer.show(files, 'page.svg', size.width, size.height)
+    return this.viewer.page.screenshot({ clip: { x: 0, y: 0, ...size } })
+  }
+
+  /** The sheet as the board's painter has drawn it, taken out of the board. */
+  private async onBoard({ project, view }: Subject, layout: PageLayout): Promise<Uint8Array> {
+    const { board } = this
+    const size = sizeOf(layout)
+    await board.setViewportSize({ width: 1600, height: Math.min(8000, size.height + 400) })
+    await board.goto(`${this.app.address}projects/${project}`)
+    await board.locator(`[data-sheet="${view}"] [data-node]`).first().waitFor({ state: 'attached' })
+    await board.waitForFunction(
+      ([id, count]) =>
+        document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!.querySelectorAll('[data-node]').length ===
+        count,
+      [view, [...layout.visible()].length] as const,
+    )
+    await board.evaluate(
+      ({ id, width, height }) => {
+        const drawn = document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!
+        const host = document.createElement('div')
+        host.style.cssText = `position:fixed;inset:0 auto auto 0;width:${width}px;height:${height}px;contain:strict;overflow:hidden`
+        const root = host.attachShadow({ mode: 'open' })
+        root.adoptedStyleSheets = drawn.adoptedStyleSheets
+        for (const child of drawn.childNodes) root.append(child.cloneNode(true))
+        document.documentElement.style.background = '#fff'
+        document.body.style.background = '#fff'
+        document.body.replaceChildren(host)
+      },
+      { id: view, ...size },
+    )
+    await board.setViewportSize(size)
+    await board.evaluate(async () => {
+      await document.fonts.ready
+      const pictures = document.body.firstElementChild!.shadowRoot!.querySelectorAll('img')
+      await Promise.all([...pictures].map((picture) => picture.decode().catch(() => undefined)))
+    })
+    return board.screenshot({ clip: { x: 0, y: 0, ...size } })
+  }
+}
+
+/** @param dpi dots an inch @throws when poppler's tools are not there */
+async function rasterOfPdf(pdf: Uint8Array, dpi: number): Promise<Uint8Array> {
+  const folder = await mkdtemp(join(tmpdir(), 'just-lattice-pdf-'))
+  try {
+    await writeFile(join(folder, 'page.pdf'), pdf)
+    const run = spawnSync('pdftoppm', ['-png', '-r', String(dpi), '-singlefile', 'page.pdf', 'page'], {
+      cwd: folder,
+    })
+    if (run.status !== 0) throw new Error(`pdftoppm: ${run.stderr}`)
+    return await readFile(join(folder, 'page.png'))
+  } finally {
+    await rm(folder, { recursive: true, force: true })
+  }
+}

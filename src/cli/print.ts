@@ -1,0 +1,134 @@
+/** Pages as PNG and PDF, printed by Chromium from what is handed off; by our own writer where there is no browser. */
+import { existsSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import { Resvg } from '@resvg/resvg-js'
+import PDFDocument from 'pdfkit'
+import type { Blobs } from '../core/blobs/blobs'
+import type { Document } from '../core/document/document'
+import { pageFileName } from '../core/handoff/names'
+import { buildSite, type SiteFiles } from '../core/handoff/site'
+import { pageSvg } from '../core/handoff/svg/page'
+import type { PageLayout } from '../core/layout/page'
+import { px } from '../core/properties/css-text'
+import type { SiteViewer } from './browser'
+import { CHROMIUM } from './chromium'
+
+/** A page at one view. `scale`: device pixels for one CSS px. */
+export type Printed = { doc: Document; blobs: Blobs; layout: PageLayout }
+export type Printer = {
+  png(page: Printed, scale: number): Promise<Uint8Array>
+  pdf(page: Printed): Promise<Uint8Array>
+  close(): Promise<void>
+}
+
+const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; }\n'
+
+/**
+ * On paper there is no window: shares of one become what they are at the view. What sticks out is cut off, or everything would be
+ * made smaller until that fits.
+ */
+function forPaper(site: SiteFiles, fold: number): SiteFiles {
+  const css = site.text
+    .get('styles.css')!
+    .replace(/([\d.]+)svh/g, (_, share: string) => px((Number(share) * fold) / 100))
+  return { ...site, text: new Map(site.text).set('styles.css', `${css}${CUT}`) }
+}
+
+/** Whole px. */
+export const sizeOf = ({ root }: PageLayout) => ({
+  width: Math.ceil(root.width),
+  height: Math.max(1, Math.ceil(root.height)),
+})
+
+/** Of a CSS px. */
+const POINTS = 0.75
+
+/** How many times as large a page is printed: paper is whole points wide, and a page is laid out as wide as its paper. */
+export const paperScale = (width: number) =>
+  [1, 2].find((each) => Number.isInteger(width * POINTS * each)) ?? 1
+
+/** Device pixels that Chromium draws one below the other in one picture. */
+export const MOST_DRAWN = 16_000
+
+/** A page as it is shown, from its top left. @param scale device pixels for one CSS px */
+export async function pictureOf(
+  page: Page,
+  size: { width: number; height: number },
+  scale: number,
+): Promise<Uint8Array> {
+  const cdp = await page.context().newCDPSession(page)
+  const { data } = await cdp.send('Page.captureScreenshot', {
+    format: 'png',
+    captureBeyondViewport: true,
+    clip: { x: 0, y: 0, ...size, scale },
+  })
+  await cdp.detach()
+  return Buffer.from(data, 'base64')
+}
+
+class BrowserPrinter implements Printer {
+  constructor(private readonly viewer: SiteViewer) {}
+
+  private async show({ doc, blobs, layout }: Printed) {
+    const { width, height } = sizeOf(layout)
+    const site = forPaper(buildSite(doc, blobs), layout.view.fold)
+    await this.viewer.show(site, pageFileName(doc.pages.get(layout.page)!.path), width, height)
+    return { width, height }
+  }
+
+  async png(page: Printed, scale: number): Promise<Uint8Array> {
+    // What is taller than that a browser draws with holes.
+    if (sizeOf(page.layout).height * scale > MOST_DRAWN) return ownPrinter.png(page, scale)
+    const size = await this.show(page)
+    return pictureOf(this.viewer.page, size, scale)
+  }
+
+  /** Vectors, words that can be selected, links; one sheet of paper a page. */
+  async pdf(page: Printed): Promise<Uint8Array> {
+    const { width, height } = await this.show(page)
+    await this.viewer.page.emulateMedia({ media: 'screen' })
+    const scale = paperScale(width)
+    const inches = (size: number) => `${Math.ceil(size * POINTS * scale) / 72}in`
+    return this.viewer.page.pdf({
+      width: inches(width),
+      height: inches(height),
+      scale,
+      printBackground: true,
+      pageRanges: '1',
+      tagged: true,
+    })
+  }
+
+  close() {
+    return this.viewer.browser.close()
+  }
+}
+
+export const ownPrinter: Printer = {
+  png: async ({ doc, blobs, layout }, scale) =>
+    new Resvg(pageSvg(doc, layout, blobs), { fitTo: { mode: 'zoom', value: scale } }).render().asPng(),
+  pdf: async (page) => onePicture(await ownPrinter.png(page, 2), page.layout),
+  close: async () => undefined,
+}
+
+/** One PDF page a sheet, CSS px taken as 0.75 pt; drawn at twice the size so that it prints cleanly. */
+function onePicture(png: Uint8Array, layout: PageLayout): Promise<Uint8Array> {
+  return new Promise((resolve, reject) => {
+    const { width, height } = sizeOf(layout)
+    const size: [number, number] = [width * 0.75, height * 0.75]
+    const out = new PDFDocument({ size, margin: 0 })
+    const chunks: Buffer[] = []
+    out.on('data', (chunk: Buffer) => chunks.push(chunk))
+    out.on('end', () => resolve(Buffer.concat(chunks)))
+    out.on('error', reject)
+    out.image(Buffer.from(png), 0, 0, { width: size[0], height: size[1] })
+    out.end()
+  })
+}
+
+/** Chromium where there is one. */
+export async function openPrinter(): Promise<Printer> {
+  if (!existsSync(CHROMIUM)) return ownPrinter
+  const { SiteViewer } = await import('./browser')
+  return new BrowserPrinter(await SiteViewer.open())
+}
