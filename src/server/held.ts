@@ -64,19 +64,16 @@ export class HeldDocuments {
   }
 
   /**
-   * A document with one page, as of `revision`, for who reads that alone: nothing of the other pages is loaded.
+   * A document with some pages, as of `revision`, for who reads those alone: nothing of the others is loaded.
    * @returns undefined when that cannot be said without them, or the log is not as it is thought to be
    */
   async partly(
     db: Connection,
     id: string,
     revision: number,
-    page: (outline: Outline) => string | undefined,
+    wanted: (outline: Outline) => readonly string[],
   ): Promise<{ doc: Document; head: string } | undefined> {
-    const snapshot = await readSnapshot(db, id, revision, (outline) => {
-      const wanted = page(outline)
-      return wanted === undefined ? [] : [wanted]
-    })
+    const snapshot = await readSnapshot(db, id, revision, wanted)
     if (!snapshot) return undefined
     const doc = Document.fromParts(snapshot.file, snapshot.absent)
     let at = snapshot.revision

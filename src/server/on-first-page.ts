@@ -2,13 +2,14 @@
 import type { Asset } from '../core/document/schema'
 import type { Tree } from '../core/document/tree'
 
-/** The pictures on the first page. */
+/** The pictures on the first page, and on the templates that it stands on. */
 export function* onFirstPage(doc: Tree): Generator<Asset> {
   const page = doc.pagesInOrder()[0]
   if (!page) return
   const used = new Set<string>()
-  for (const node of doc.walk(page.id))
-    for (const props of [node.props, ...Object.values(node.overrides)]) if (props.asset) used.add(props.asset)
+  const shown = [page, ...doc.templatesOf(page.id)].flatMap(({ id }) => [...doc.walk(id)])
+  for (const { props, overrides } of [...shown, ...Object.values(page.changes ?? {})])
+    for (const each of [props, ...Object.values(overrides ?? {})]) if (each.asset) used.add(each.asset)
   for (const id of used) {
     const asset = doc.assets.get(id)
     if (asset) yield asset

@@ -2,7 +2,7 @@
 import { Resvg } from '@resvg/resvg-js'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
-import { pageSvg } from '../core/handoff/svg'
+import { pageSvg } from '../core/handoff/svg/page'
 import { PageLayout } from '../core/layout/page'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'

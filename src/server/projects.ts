@@ -4,7 +4,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { nanoid } from 'nanoid'
 import { checkProject } from '../core/document/check'
 import { Document } from '../core/document/document'
-import { bodyOf, type Outline, outlineOf, type PageBody } from '../core/document/outline'
+import { bodyOf, loadedFirst, type Outline, outlineOf, type PageBody } from '../core/document/outline'
 import type { ProjectFile } from '../core/document/schema'
 import type { SavedBatch } from '../core/replica/replica'
 import { Appends, apart, batchOf, type NewBatch } from './appends'
@@ -22,10 +22,10 @@ export type ReadProject = { id: string; name: string; revision: number; head: st
 /** How often a project that moves on is looked at again, for a read that is one revision. */
 const MOST_TRIES = 100
 
-/** As a project, with the outline and one page alone; null when there is no page. */
+/** As a project, with the outline, one page and the templates alone; the page first. */
 export type ReadPage = Omit<ReadProject, 'file'> & {
   outline: Outline
-  page: { id: string; body: PageBody } | null
+  pages: { id: string; body: PageBody }[]
 }
 type Listener = (batch: SavedBatch) => void
 
@@ -87,30 +87,27 @@ export class Projects {
   }
 
   /**
-   * The outline and one page, at one revision.
+   * The outline, one page and the templates, at one revision.
    * @param wanted the page's id; one that is not there, or none: the first page
    * @throws Problem 404
    */
   async readPage(id: string, wanted: string | undefined): Promise<ReadPage> {
-    const chosen = (pages: readonly { id: string }[]) =>
-      (pages.find((page) => page.id === wanted) ?? pages[0])?.id
     const { name, revision, head } = await this.state(id)
     const held = this.held.peek(id)
     const part =
       held?.revision === revision && held.head === head
         ? held
-        : await this.held.partly(this.pool, id, revision, ({ pages }) => chosen(pages))
+        : await this.held.partly(this.pool, id, revision, ({ pages }) => loadedFirst(pages, wanted))
     const isRight = part !== undefined && part.head === head
     // What cannot be said in part is said of the whole.
     const { doc, ...at } = isRight ? { doc: part.doc, revision, head } : (await this.current(id)).held
-    const page = chosen(doc.pagesInOrder())
     return {
       id,
       name,
       revision: at.revision,
       head: at.head,
       outline: outlineOf(doc),
-      page: page === undefined ? null : { id: page, body: bodyOf(doc, page) },
+      pages: loadedFirst(doc.allPages(), wanted).map((page) => ({ id: page, body: bodyOf(doc, page) })),
     }
   }
 
@@ -142,7 +139,8 @@ export class Projects {
     const { doc, revision, head } = held
     const [first] = doc.pagesInOrder()
     const assets = [...onFirstPage(doc)]
-    const file: ProjectFile = { ...doc.frame(), assets, pages: first ? [doc.pageFile(first.id)] : [] }
+    const shown = first ? [first, ...doc.templatesOf(first.id)] : []
+    const file: ProjectFile = { ...doc.frame(), assets, pages: shown.map(({ id }) => doc.pageFile(id)) }
     return { revision, head, drawable: { file, blobs: await this.blobs.read(assets) } }
   }
 

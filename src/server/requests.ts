@@ -1,7 +1,8 @@
 /** Reading what a request says. */
+
 import type { Request } from 'express'
 import * as v from 'valibot'
-import { IdSchema } from '../core/document/schema'
+import { IdSchema } from '../core/properties/values'
 import { Problem } from './problem'
 
 /** @throws Problem 400 with the place and the reason */

@@ -1,12 +1,14 @@
 /** The HTTP interface. Everything that comes in is checked here. */
+
 import { json, Router } from 'express'
 import { nanoid } from 'nanoid'
 import * as v from 'valibot'
 import { HASH } from '../core/blobs/blobs'
 import { withCleanPictures } from '../core/document/cleaned'
 import { FormatError, openProject } from '../core/document/open'
-import { IdSchema, type ProjectFile } from '../core/document/schema'
+import type { ProjectFile } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
+import { IdSchema } from '../core/properties/values'
 import { starterProject } from '../core/shelf/starter'
 import { fontFile } from '../core/text/fonts'
 import { harmless } from './clean-svg'

@@ -2,9 +2,10 @@
  * Who may talk to this server: pages that it served itself, under a name that it knows. Another site in the same browser can
  * send requests here too, and can make its own name point here (DNS rebinding); neither gets past this.
  */
+
 import type { RequestHandler } from 'express'
 import * as v from 'valibot'
-import { IdSchema } from '../core/document/schema'
+import { IdSchema } from '../core/properties/values'
 import { Problem } from './problem'
 
 /** Names of this machine to itself. */

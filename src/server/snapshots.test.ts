@@ -146,17 +146,28 @@ describe('in the database', () => {
     const fresh = () => createApp(running.pool, pino({ level: 'silent' })).projects
     for (const projects of [running.projects, fresh()]) {
       const first = await projects.readPage(id, undefined)
-      expect(first).toMatchObject({ revision: 47, head: 'k46', page: { id: 'p0' } })
+      expect(first).toMatchObject({ revision: 47, head: 'k46', pages: [{ id: 'p0' }] })
       expect(first.outline.pages.map((page) => page.id)).toEqual(['p0', 'p1', 'p2'])
-      const { page } = await projects.readPage(id, 'p1')
-      expect(page?.body.sections).toEqual(file.pages[1].sections)
+      const [page] = (await projects.readPage(id, 'p1')).pages
+      expect(page.body.sections).toEqual(file.pages[1].sections)
     }
+    // Templates come with every page: what stands on one is drawn at once.
+    await running.append(id, 'template', 47, [
+      {
+        op: 'page',
+        id: 't',
+        page: { id: 't', name: 'Main', path: '/t', order: 'b0', views: [], isTemplate: true, sections: [] },
+      },
+    ])
+    const withTemplate = await fresh().readPage(id, 'p1')
+    expect(withTemplate.pages.map((page) => page.id)).toEqual(['p1', 't'])
+    expect((await fresh().readPage(id, 't')).pages.map((page) => page.id)).toEqual(['t'])
     // Something comes from a page that is not read: then all are.
     const move = { op: 'move', node: 's2', parent: 'p0', order: 'a9' }
-    await running.append(id, 'k47', 47, [move])
+    await running.append(id, 'k48', 48, [move])
     const moved = await fresh().readPage(id, 'p0')
-    expect(moved.page?.body.sections.map((section) => section.id)).toEqual(['s0', 's2'])
-    expect((await running.ask(`/projects/${id}/page?id=gone`)).body.page).toMatchObject({ id: 'p0' })
+    expect(moved.pages[0].body.sections.map((section) => section.id)).toEqual(['s0', 's2'])
+    expect((await running.ask(`/projects/${id}/page?id=gone`)).body.pages[0]).toMatchObject({ id: 'p0' })
     expect((await running.ask('/projects/nowhere/page')).status).toBe(404)
   })
 })
