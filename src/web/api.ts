@@ -41,7 +41,7 @@ const OpenedPage = v.object({
   revision: v.number(),
   head: v.string(),
   outline: v.looseObject({ pages: v.array(v.unknown()) }),
-  page: v.nullable(v.object({ id: v.string(), body: v.looseObject({ sections: v.array(v.unknown()) }) })),
+  pages: v.array(v.object({ id: v.string(), body: v.looseObject({ sections: v.array(v.unknown()) }) })),
 })
 const Known = v.array(v.object({ key: v.string(), revision: v.number() }))
 const BlobAnswer = v.object({ complete: v.boolean(), parts: v.array(v.number()) })
@@ -121,7 +121,7 @@ export const api = {
 
   /** `file` is for who opens it to check: the schema of a project is not loaded before. */
   open: (id: string) => ask(Opened, at(id)),
-  /** The outline and one page; without `page` the first. */
+  /** The outline, one page, and the templates; without `page` the first. */
   openPage: (id: string, page?: string) =>
     ask(OpenedPage, at(id, `/page${page === undefined ? '' : `?id=${encodeURIComponent(page)}`}`)),
 

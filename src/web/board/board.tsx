@@ -1,10 +1,13 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
+
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
-import { isText } from '../../core/document/kinds'
+import { isShared } from '../../core/expand/instances'
+import { isText } from '../../core/properties/kinds'
 import { pastePicture } from '../editor/clipboard'
 import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
+import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
 import { ColumnHeader } from './column-header'
 import { ContextMenu, type MenuPlace } from './context-menu'
@@ -14,6 +17,7 @@ import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
 import { ScalingBar } from './scaling-bar'
+import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { ScalingPoints } from './tracings'
 
@@ -126,6 +130,7 @@ export function Board() {
         editor.set({ scaling: { ...scaling, points: [...scaling.points, { x: hit.x, y: hit.y }] } })
       return
     }
+    if (hit.id !== undefined && isShared(hit.id)) return editor.select(hit.id, hit.view.id)
     const { doc } = editor
     // What lies in a selected block moves with it; pressed and let go, it is selected itself.
     const within =
@@ -152,7 +157,13 @@ export function Board() {
   /** Pressed while the gauge's key is held: the distances stay on the sheet. */
   const leaveGauge = (hit: SheetPoint) => {
     const { selected } = editor
-    if (selected) pinGauge(editor, selected.id, hit.id ?? editor.pageId, hit.view.id)
+    if (selected)
+      pinGauge(
+        editor,
+        selected.id,
+        hit.id === undefined || isShared(hit.id) ? editor.pageId : hit.id,
+        hit.view.id,
+      )
   }
   /** A section is dragged by its height at the sheet's left edge. */
   const dragSection = (event: React.PointerEvent, id: string) => {
@@ -182,6 +193,7 @@ export function Board() {
   }
   const edit = (event: React.MouseEvent) => {
     const hit = under(event.clientX, event.clientY)
+    if (hit?.id && isShared(hit.id)) return focusWords()
     const node = hit?.id ? editor.doc.node(hit.id) : undefined
     if (hit && node && isText(node.kind)) editor.set({ editing: { id: node.id, view: hit.view.id } })
   }
@@ -207,7 +219,7 @@ export function Board() {
         if (!file) return
         event.preventDefault()
         const hit = under(event.clientX, event.clientY)
-        if (hit) editor.select(hit.id, hit.view.id)
+        if (hit) editor.select(hit.id && isShared(hit.id) ? undefined : hit.id, hit.view.id)
         void pastePicture(editor, file)
       }}
       onContextMenu={(event) => {
@@ -238,6 +250,7 @@ export function Board() {
           {editor.showLattice && <LatticeLines {...place} />}
           {editor.showBaseline && <BaselineLines {...place} />}
           {editor.showLattice && <SafeArea {...place} />}
+          <SharedSections {...place} />
           {i === 0 && <SectionHeights {...place} />}
           <Fold {...place} />
           {editor.showLattice && <EmptyAreas {...place} />}
@@ -273,6 +286,7 @@ export function Board() {
       {menu && <ContextMenu place={menu} onClose={closeMenu} />}
       {editor.page &&
         editor.doc.node(editor.pageId).children.length === 0 &&
+        !editor.page.template &&
         !editor.drawing &&
         !editor.scaling && <EmptyPage />}
     </div>

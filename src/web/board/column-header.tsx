@@ -8,8 +8,8 @@ import { changeViews } from '../editor/change-views'
 import { makeId } from '../editor/editor-state'
 import { useBoard } from '../editor/use-editor'
 import { followPointer } from '../parts/follow-pointer'
-import { RULER } from './guides'
-import type { SheetPlace } from './overlay'
+import type { SheetPlace } from './sheet-place'
+import { RULER } from './sheet-place'
 
 export function latticeWords(used: UsedLattice): string {
   return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`

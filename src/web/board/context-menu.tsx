@@ -60,6 +60,7 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
   const offered = OFFERED.flatMap((id) => COMMANDS.find((command) => command.id === id) ?? []).filter(
     (command: Command) => !command.when || command.when(editor),
   )
+  const nodeOf = (id: string) => editor.layoutOf(place.view)?.instances.find(id)
   return (
     <div
       ref={menu}
@@ -90,9 +91,11 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
           }}
         >
           <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
-            {editor.doc.node(id).name}
+            {nodeOf(id)?.name}
           </span>
-          <span className="text-[12px] soft">{editor.doc.node(id).kind}</span>
+          <span className="text-[12px] soft">
+            {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
+          </span>
         </button>
       ))}
       {offered.length > 0 && <div className="rule-t my-1" />}

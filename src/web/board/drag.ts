@@ -1,9 +1,10 @@
 /** What a gesture on the board is doing, for whoever draws it. All px on a sheet. */
+
 import type { Insertion } from '../../core/arrange/insertion'
 import type { SnapLine } from '../../core/arrange/snap'
-import type { Size } from '../../core/document/schema'
 import type { UsedLattice } from '../../core/lattice/used'
 import type { Rect } from '../../core/layout/rect'
+import type { Size } from '../../core/properties/values'
 
 /** What was snapped to is said when the pointer rests there: the panels, and with them the announcement, follow then. */
 export function announceSnaps(editor: { announcement: string }, hits: readonly SnapLine[]) {

@@ -3,7 +3,7 @@ import { X } from 'lucide-react'
 import { distanceWords, gauge as measure } from '../../core/arrange/gauge'
 import { useBoard } from '../editor/use-editor'
 import { TAG } from './marks'
-import type { SheetPlace } from './overlay'
+import type { SheetPlace } from './sheet-place'
 
 /** Distances from the selection to what the pointer is on; on nothing else, to what it lies in. */
 export function Gauge(place: SheetPlace) {

@@ -6,7 +6,7 @@ import { tracedOn } from '../editor/aids'
 import { type Editor, makeId } from '../editor/editor-state'
 import { followPointer } from '../parts/follow-pointer'
 import { REACH } from './drag'
-import type { SheetPlace } from './overlay'
+import type { SheetPlace } from './sheet-place'
 
 /** From the pointer to a sheet's px. */
 function locator(place: SheetPlace, element: Element) {

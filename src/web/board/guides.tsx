@@ -4,10 +4,7 @@ import { type RulerMark, rulerMarks } from '../../core/lattice/ruler'
 import { formatPx } from '../../core/lattice/solve'
 import { useBoard } from '../editor/use-editor'
 import { followGuide, followZero } from './guide-gesture'
-import type { SheetPlace } from './overlay'
-
-/** Screen px: a ruler's thickness. */
-export const RULER = 15
+import { RULER, type SheetPlace } from './sheet-place'
 
 /** Screen px around a guide in which it is taken hold of. */
 const HOLD = 7

@@ -2,7 +2,7 @@
 import type { Rect } from '../../core/layout/rect'
 import { useBoard } from '../editor/use-editor'
 import { GuideLine } from './guides'
-import type { SheetPlace } from './overlay'
+import type { SheetPlace } from './sheet-place'
 
 export const TAG =
   'absolute whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] tabular-nums pointer-events-none'

@@ -1,25 +1,14 @@
 /** What is drawn over the sheets in screen px: lattice lines, section heights, the fold, the selection. */
 import { Fragment } from 'react'
 import { columnWords, coverOf, isOnLattice } from '../../core/arrange/spans'
-import type { View } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { columnLeft, type UsedLattice } from '../../core/lattice/used'
 import { Flow } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
 import type { Rect } from '../../core/layout/rect'
 import { useBoard } from '../editor/use-editor'
-import { RULER } from './guides'
 import { Notches } from './notches'
-
-/** A sheet as it lies on the board: `left`, `top` screen px, `zoom` screen px for one of the sheet's, `tall` px on the sheet. */
-export type SheetPlace = {
-  view: View
-  layout: PageLayout
-  left: number
-  top: number
-  zoom: number
-  tall: number
-}
+import { RULER, type SheetPlace } from './sheet-place'
 
 /** The stretches of 0 … `length` that lie outside of `holes`, then those in them. */
 function cut(length: number, holes: readonly [number, number][]): [outside: string, inside: string] {
@@ -223,7 +212,15 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'vi
                 height: Math.max(0, height - 2),
               }}
             />
-            {height >= 14 && (
+            {height >= 14 && section.node.source !== undefined && (
+              <div
+                className="absolute right-1 -translate-y-1/2 px-0.5 text-right text-[12px] tabular-nums soft"
+                style={{ top: (height - 2) / 2 }}
+              >
+                {formatPx(section.height)}
+              </div>
+            )}
+            {height >= 14 && section.node.source === undefined && (
               <div
                 data-section-handle={section.id}
                 title="Drag to move the section"

@@ -1,21 +1,30 @@
 /**
- * Draws a page's layout as absolutely positioned elements and afterwards touches only what changed. Outside of React,
- * so that a gesture costs what it changes.
+ * Draws a page's layout with the very declarations that are handed off, each box where the core has put it, and afterwards touches
+ * only what changed. In a shadow tree, where the handoff's style sheet holds and the app's does not; outside of React, so that a
+ * gesture costs what it changes.
  */
 import type { Document } from '../../core/document/document'
-import type { Resolved } from '../../core/document/resolve'
+import { cascaded } from '../../core/document/resolve'
 import { fontStack } from '../../core/handoff/css'
-import { textOffset } from '../../core/layout/baseline'
+import { PLACEHOLDER } from '../../core/handoff/site'
+import { RESET, tokenProperties } from '../../core/handoff/stylesheet'
+import { writingFor } from '../../core/handoff/written'
 import { Flow, type LayoutBox } from '../../core/layout/box'
-import { lineLeft, paintOrder } from '../../core/layout/drawing'
 import type { PageLayout } from '../../core/layout/page'
-import type { Line, Paragraph } from '../../core/text/paragraph'
+import { areReordered } from '../../core/paint/layers'
+import { hasOwnLinks, type PlacedLine, placedLines } from '../../core/paint/lines'
+import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
+import { lookDeclarations } from '../../core/properties/declarations'
+import type { Resolved } from '../../core/properties/table'
+import type { Paragraph } from '../../core/text/paragraph'
 import type { Piece } from '../../core/text/shaped-text'
 import { pictureUrl } from '../session/pictures'
 
 type Drawn = {
   element: HTMLElement
   resolved?: Resolved
+  /** What is lifted in it: its place among what is drawn depends on that. */
+  lifted?: readonly LayoutBox[]
   paragraph?: Paragraph | null
   width: number
   height: number
@@ -23,21 +32,74 @@ type Drawn = {
   y: number
 }
 
+/**
+ * Blocks lie in one cell of a grid, moved by their margins: like the items of rows, columns and lattices they are drawn one after
+ * the other, and what is positioned in them after all that is not. Sections are plain blocks, or items of a column.
+ */
+const BOARD = `
+.page {
+  all: initial;
+  display: block;
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+  text-rendering: geometricPrecision;
+}
+.page.ordered { display: flex; flex-direction: column; }
+.page > div { flex: none; }
+div { display: grid; grid-template: 0 / 0; place-items: start; place-content: start; }
+div > * { grid-area: 1 / 1; }
+.line { display: block; white-space: pre; }
+.page i { display: inline-block; }`
+
+let sheets: CSSStyleSheet[] | undefined
+function styleSheets(): CSSStyleSheet[] {
+  sheets ??= [RESET, BOARD].map((text) => {
+    const sheet = new CSSStyleSheet()
+    sheet.replaceSync(text)
+    return sheet
+  })
+  return sheets
+}
+
 export class SheetPainter {
   private readonly drawn = new Map<string, Drawn>()
+  private readonly page = document.createElement('div')
+  private tokens: unknown
   /** A text being edited in place is drawn by its editor instead. */
   hidden: string | undefined
 
   constructor(
-    private readonly root: HTMLElement,
+    host: HTMLElement,
     private readonly doc: Document,
-  ) {}
+  ) {
+    const root = host.shadowRoot ?? host.attachShadow({ mode: 'open' })
+    root.adoptedStyleSheets = styleSheets()
+    this.page.className = 'page'
+    root.replaceChildren(this.page)
+  }
 
   /** @param top @param bottom px on the sheet: sections wholly outside are not drawn */
   update(layout: PageLayout, top: number, bottom: number) {
+    if (this.tokens !== this.doc.tokens) {
+      this.tokens = this.doc.tokens
+      this.page.style.cssText = tokenProperties(this.doc).join(';')
+    }
     const seen = new Set<string>()
+    const { root } = layout
     const near = (section: LayoutBox) => section.y < bottom && section.y + section.height > top
-    this.children(this.root, paintOrder(layout.root).filter(near), seen)
+    const sections = standing(root).filter(near)
+    this.page.classList.toggle(
+      'ordered',
+      areReordered(root.node.children.map((id) => layout.boxes.get(id)?.node)),
+    )
+    // Sections follow one another: each keeps its distance to the one drawn before it.
+    let end = 0
+    this.children(this.page, sections, seen, layout, (section) => {
+      const before = end
+      end = section.y + section.height
+      return section.y - before
+    })
     for (const [id, { element }] of this.drawn) {
       if (seen.has(id)) continue
       element.remove()
@@ -45,134 +107,131 @@ export class SheetPainter {
     }
   }
 
-  private children(host: HTMLElement, kids: readonly LayoutBox[], seen: Set<string>) {
+  private children(
+    host: HTMLElement,
+    kids: readonly LayoutBox[],
+    seen: Set<string>,
+    layout: PageLayout,
+    down?: (kid: LayoutBox) => number,
+  ) {
     let previous: Element | null = null
     for (const kid of kids) {
-      const drawn = this.box(kid, seen)
+      const drawn = this.box(kid, seen, layout, down?.(kid))
       const expected: Element | null = previous ? previous.nextElementSibling : host.firstElementChild
       if (expected !== drawn.element) host.insertBefore(drawn.element, expected)
       previous = drawn.element
     }
   }
 
-  private box(box: LayoutBox, seen: Set<string>): Drawn {
-    seen.add(box.id)
-    let drawn = this.drawn.get(box.id)
-    const picture = box.flow === Flow.Picture && box.resolved.asset !== undefined
+  /** @param down px below what comes before it; left out: it lies at a place of its own */
+  private box(box: LayoutBox, seen: Set<string>, layout: PageLayout, down?: number): Drawn {
+    const { id } = box
+    seen.add(id)
+    let drawn = this.drawn.get(id)
+    const picture = box.flow === Flow.Picture
     if (drawn && (drawn.element.tagName === 'IMG') !== picture) {
       drawn.element.remove()
       drawn = undefined
     }
     if (!drawn) {
       const element = document.createElement(picture ? 'img' : 'div')
-      element.dataset.node = box.id
+      element.dataset.node = id
       drawn = { element, width: -1, height: -1, x: Number.NaN, y: Number.NaN }
-      this.drawn.set(box.id, drawn)
+      this.drawn.set(id, drawn)
     }
     const { element } = drawn
     const resized = drawn.width !== box.width || drawn.height !== box.height
-    if (drawn.x !== box.x || drawn.y !== box.y || resized) {
-      // Positions are relative to the parent's padding edge here, to its border edge in the layout.
-      const parent = box.parent!
-      element.style.left = `${box.x - parent.borL}px`
-      element.style.top = `${box.y - parent.borT}px`
-      element.style.width = `${box.width}px`
-      element.style.height = `${box.height}px`
+    const restyled = drawn.resolved !== box.resolved || drawn.lifted !== box.lifted
+    if (restyled) this.look(element, box, layout)
+    const y = down ?? box.y - box.parent!.borT
+    if (drawn.x !== box.x || drawn.y !== y || resized || restyled) {
+      place(element, box, down === undefined ? box.x - box.parent!.borL : 0, y)
       drawn.x = box.x
-      drawn.y = box.y
+      drawn.y = y
     }
-    const restyled = drawn.resolved !== box.resolved
-    if (restyled) this.look(element, box)
     if (box.paragraph && (restyled || resized || drawn.paragraph !== box.paragraph))
       this.text(element, box, box.paragraph)
-    element.style.visibility = this.hidden === box.id ? 'hidden' : ''
+    element.style.visibility = this.hidden === id ? 'hidden' : ''
     drawn.resolved = box.resolved
+    drawn.lifted = box.lifted
     drawn.paragraph = box.paragraph
     drawn.width = box.width
     drawn.height = box.height
-    if (!box.paragraph && !picture) this.children(element, paintOrder(box), seen)
+    if (!box.paragraph && !picture) this.children(element, standing(box), seen, layout)
     return drawn
   }
 
-  private look(element: HTMLElement, box: LayoutBox) {
-    const { resolved } = box
-    const { style } = element
-    style.backgroundColor = resolved.fill ?? (box.flow === Flow.Picture && !resolved.asset ? '#d8d4ca' : '')
-    style.backgroundImage = resolved.gradient
-      ? `linear-gradient(${resolved.gradient.angle}deg, ${resolved.gradient.stops.map((stop) => `${stop.color} ${stop.at}%`).join(', ')})`
-      : ''
-    const borders = [box.borT, box.borR, box.borB, box.borL]
-    style.borderWidth = borders.map((border) => `${border}px`).join(' ')
-    style.borderStyle = borders.some((border) => border > 0) ? (resolved.borderStyle ?? 'solid') : ''
-    style.borderColor = resolved.borderColor ?? resolved.color ?? ''
-    style.borderRadius = resolved.radius ? `${resolved.radius}px` : ''
-    style.boxShadow = resolved.shadow
-      ? `${resolved.shadow.x}px ${resolved.shadow.y}px ${resolved.shadow.blur}px ${resolved.shadow.spread}px ${resolved.shadow.color}`
-      : ''
-    style.opacity = resolved.opacity === 1 ? '' : String(resolved.opacity)
-    style.mixBlendMode = resolved.blend === 'normal' ? '' : (resolved.blend ?? '')
-    style.overflow = resolved.clip ? 'hidden' : ''
-    style.zIndex = ''
-    style.rotate = resolved.rotate ? `${resolved.rotate}deg` : ''
+  private look(element: HTMLElement, box: LayoutBox, layout: PageLayout) {
+    const { resolved, node } = box
+    const raw = cascaded(this.doc, node, layout.viewId)
+    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(this.doc.tokenTable))
+    for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
+    // Each line carries its own.
+    if (box.paragraph) declarations.delete('text-decoration')
+    element.style.cssText = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')
     if (element instanceof HTMLImageElement) {
-      const asset = this.doc.assets.get(resolved.asset!)
-      const source = asset ? pictureUrl(asset) : ''
+      const asset = resolved.asset ? this.doc.assets.get(resolved.asset) : undefined
+      const source = asset ? pictureUrl(asset) : PLACEHOLDER
       if (element.getAttribute('src') !== source) element.src = source
       element.alt = ''
       element.draggable = false
-      style.objectFit = resolved.fit ?? 'cover'
-      style.objectPosition = `${resolved.focusX}% ${resolved.focusY}%`
-      style.padding = `${box.padT}px ${box.padR}px ${box.padB}px ${box.padL}px`
+      element.style.padding = `${box.padT}px ${box.padR}px ${box.padB}px ${box.padL}px`
     }
   }
 
   private text(element: HTMLElement, box: LayoutBox, paragraph: Paragraph) {
-    const room = Math.max(0, box.width - box.padX)
-    const offset = textOffset(box, box.width, box.height)
     element.textContent = ''
-    for (const line of paragraph.lines(room)) {
+    for (const placed of placedLines(box, paragraph)) {
       const row = document.createElement('div')
       const { style } = row
-      style.left = `${box.padL + lineLeft(line, room, box.resolved.textAlign)}px`
-      style.top = `${box.padT + offset + line.top}px`
-      style.height = `${line.height}px`
-      style.whiteSpace = 'pre'
-      fillLine(row, paragraph, line, box.resolved)
+      row.className = 'line'
+      style.marginLeft = `${placed.x - box.borL}px`
+      style.marginTop = `${placed.top - box.borT}px`
+      style.height = `${placed.line.height}px`
+      if (box.resolved.textDecoration !== 'none') style.textDecoration = box.resolved.textDecoration!
+      fillLine(row, paragraph, placed, hasOwnLinks(box.node))
       element.append(row)
     }
   }
 }
 
-function fillLine(row: HTMLElement, paragraph: Paragraph, line: Line, resolved: Resolved) {
+function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
+  style.width = `${box.width}px`
+  style.height = `${box.height}px`
+  const lifted = box.pins !== null
+  style.left = lifted ? `${x}px` : ''
+  style.top = lifted ? `${y}px` : ''
+  style.marginLeft = lifted ? '' : `${x}px`
+  style.marginTop = lifted ? '' : `${y}px`
+}
+
+function fillLine(row: HTMLElement, paragraph: Paragraph, { line }: PlacedLine, ownLinks: boolean) {
   if (!paragraph.uniform) {
     // The browser would find a baseline of its own among several sizes: an upright of the core's height sets it.
     row.style.lineHeight = '0'
     const upright = document.createElement('i')
-    upright.style.display = 'inline-block'
     upright.style.height = `${line.baseline}px`
     row.append(upright)
-  }
+  } else row.style.lineHeight = `${line.height}px`
   for (const piece of paragraph.pieces) {
     const start = Math.max(piece.start, line.start)
     const end = Math.min(piece.end, line.end)
     if (start >= end) continue
     const span = document.createElement('span')
     span.textContent = paragraph.text.slice(start, end)
-    styleSpan(span, piece, paragraph.uniform ? `${line.height}px` : '0', resolved)
+    styleSpan(span, piece, ownLinks)
     row.append(span)
   }
   if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
 }
 
-function styleSpan(span: HTMLElement, { style: type }: Piece, lineHeight: string, resolved: Resolved) {
+function styleSpan(span: HTMLElement, { style: type }: Piece, ownLinks: boolean) {
   const { style } = span
   style.fontFamily = fontStack(type.family)
   style.fontSize = `${type.size}px`
   style.fontWeight = String(type.weight)
   style.fontStyle = type.italic ? 'italic' : 'normal'
-  style.lineHeight = lineHeight
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
-  style.color = type.color ?? '#000000'
-  style.textDecoration =
-    resolved.textDecoration === 'none' ? (type.link ? 'underline' : '') : (resolved.textDecoration ?? '')
+  if (type.color) style.color = type.color
+  if (ownLinks && type.link !== undefined) style.textDecoration = 'underline'
 }

@@ -13,7 +13,7 @@ export function ScalingBar() {
   const stop = () => editor.set({ scaling: undefined })
   const apply = (distance: number) => {
     const next = scaledBy(tracing, first, second, distance)
-    if (!next) return editor.session.say('the two points are the same; press two different ones')
+    if (!next) return editor.session.showNotice('the two points are the same; press two different ones')
     if (editor.commit([{ op: 'aid', page: editor.pageId, id: tracing.id, aid: next }], 'Scale the tracing'))
       editor.announce(`The points lie ${distance} px apart now`)
     stop()

@@ -1,8 +1,10 @@
 /** Editing a text where it stands. */
+
 import { useEffect, useRef } from 'react'
-import type { Span } from '../../core/document/schema'
-import { fontStack, lineHeight } from '../../core/handoff/css'
+import { fontStack } from '../../core/handoff/css'
 import { textOffset } from '../../core/layout/baseline'
+import { lineHeightText } from '../../core/properties/type'
+import type { Span } from '../../core/properties/values'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 
@@ -107,7 +109,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         fontSize: resolved.fontSize,
         fontWeight: resolved.fontWeight,
         fontStyle: resolved.italic ? 'italic' : 'normal',
-        lineHeight: lineHeight(resolved.lineHeight!),
+        lineHeight: lineHeightText(resolved.lineHeight!),
         letterSpacing: resolved.letterSpacing || 'normal',
         textAlign: resolved.textAlign,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,

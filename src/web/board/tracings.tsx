@@ -4,7 +4,7 @@ import { tracingsOn } from '../../core/arrange/trace'
 import { useBoard } from '../editor/use-editor'
 import { pictureUrl } from '../session/pictures'
 import { searchEdges } from '../session/trace-worker'
-import type { SheetPlace } from './overlay'
+import type { SheetPlace } from './sheet-place'
 
 export function Tracings({ view, over, height }: { view: string; over: boolean; height: number }) {
   const { page, doc } = useBoard()

@@ -124,7 +124,7 @@ export function RepeatDialog() {
           data-first
           onClick={() => {
             const made = repeatEdits(editor.layout!, editor.doc, node.id, count, axis, gap, makeId)
-            if (typeof made === 'string') editor.session.say(made)
+            if (typeof made === 'string') editor.session.showNotice(made)
             else if (editor.commit(made.edits, `Repeat ${node.name}`))
               editor.set({ selection: [node.id, ...made.copies] })
             close()
@@ -141,7 +141,7 @@ export function RepeatDialog() {
 export function BudgetDialog() {
   const editor = useEditor()
   const { layout } = editor
-  const shown = layout?.root.kids.length ?? 0
+  const shown = layout?.own.length ?? 0
   const [text, setText] = useState(
     () => (layout && budgetOf(layout)) || 'header 96, 3 × section 520, footer 180',
   )

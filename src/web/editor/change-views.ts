@@ -32,6 +32,6 @@ export function changeViews(editor: Editor, views: View[], label: string, gestur
       if (misfits.length === 0) commit()
       else editor.set({ latticeQuestion: { misfits, commit } })
     },
-    (error: Error) => editor.session.say(`the lattice could not be tried: ${error.message}`),
+    (error: Error) => editor.session.showNotice(`the lattice could not be tried: ${error.message}`),
   )
 }

@@ -1,6 +1,7 @@
 /** Copy, cut and paste through the platform's own events, so that no permission is needed. */
 import { copyBlocks, MAX_PASTE, readBlocks } from '../../core/arrange/clipboard'
 import { ordersAt } from '../../core/arrange/order'
+import { treeOfBefore } from '../../core/document/earlier'
 import type { NodeTree } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { removeSelected } from '../palette/commands'
@@ -18,13 +19,15 @@ function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: 
   const put = (list: NodeTree[], parent: string, index: number) => {
     const keys = ordersAt(editor.doc, parent, index, list.length)
     list.forEach((tree, i) => {
-      edits.push({ op: 'insert', parent, tree: { ...tree, order: keys[i] } })
+      // Copied by an older version, perhaps.
+      const own = treeOfBefore(tree, editor.doc.views) as NodeTree
+      edits.push({ op: 'insert', parent, tree: { ...own, order: keys[i] } })
     })
   }
   if (sections.length > 0) put(sections, editor.pageId, sectionIndex(editor))
   if (blocks.length > 0) {
     const place = blockPlace(editor)
-    if (!place) return editor.session.say('place a section first: blocks need one to lie in')
+    if (!place) return editor.session.showNotice('place a section first: blocks need one to lie in')
     put(blocks, place.parent, place.index)
   }
   if (editor.commit(edits, label)) editor.set({ selection: trees.map((tree) => tree.id) })
@@ -32,7 +35,7 @@ function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: 
 
 function paste(editor: Editor, text: string) {
   if (text.length > MAX_PASTE)
-    return editor.session.say('what is on the clipboard is larger than 5 MB; nothing was pasted')
+    return editor.session.showNotice('what is on the clipboard is larger than 5 MB; nothing was pasted')
   const blocks = readBlocks(text, makeId)
   if (blocks) {
     const assets: Edit[] = blocks.assets
@@ -74,7 +77,7 @@ export async function pastePicture(editor: Editor, file: File) {
     const asset = await readPicture(file, makeId(), editor.session.pictures)
     placePicture(editor, asset)
   } catch (error) {
-    editor.session.say((error as Error).message)
+    editor.session.showNotice((error as Error).message)
   }
 }
 

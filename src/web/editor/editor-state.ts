@@ -1,19 +1,22 @@
 /** What the editor shows and has selected: everything about a tab that is not the document. */
+
 import { nanoid } from 'nanoid'
 import { sectionOf } from '../../core/arrange/order'
 import { tracedHeight } from '../../core/arrange/trace'
 import type { Node } from '../../core/document/document'
-import { originOf, type Resolved, resolve } from '../../core/document/resolve'
-import type { PropKey, Props, View } from '../../core/document/schema'
+import { originOf, resolve, withOverrides } from '../../core/document/resolve'
+import type { View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
+import { isShared } from '../../core/expand/instances'
 import type { PageLayout } from '../../core/layout/page'
 import { bounds } from '../../core/layout/rect'
+import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
 import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
 import { centredAt, fitRect, fitSheets, ROOM_TOP, SHEET_GAP, zoomedAt } from './camera'
-import type { Desk } from './desk-schema'
-import { DeskState } from './desk-state'
 import { PageLayouts } from './page-layouts'
+import type { SavedView } from './saved-view'
+import { EditorState } from './state'
 
 /** How long the pointer rests in a gesture until the panels follow, ms. */
 const REST = 120
@@ -21,7 +24,7 @@ const REST = 120
 /** What only the board shows. */
 const BOARD_ONLY = new Set(['camera', 'drag', 'gauge'])
 
-export class Editor extends DeskState {
+export class Editor extends EditorState {
   /** Rises with every change. */
   version = 0
   /** Rises with every change that shows beside the board. */
@@ -35,19 +38,19 @@ export class Editor extends DeskState {
   private fitted = false
   constructor(
     readonly session: ProjectSession,
-    desk?: Desk,
+    saved?: SavedView,
   ) {
     super()
     this.layouts = new PageLayouts(session.doc)
     this.pageId = this.firstPage()
     this.viewId = this.doc.views[0].id
-    if (desk && this.doc.pages.has(desk.page) && !this.doc.absent.has(desk.page)) this.arrangeDesk(desk)
+    if (saved && this.doc.pages.has(saved.page) && !this.doc.absent.has(saved.page)) this.restoreView(saved)
     session.subscribe(() => this.documentChanged())
     this.documentChanged()
   }
 
   /** How the desk stands now, to be found so again. */
-  desk(): Desk {
+  savedView(): SavedView {
     const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers } = this
     const lists = { hidden: [...this.hiddenViews], snapping: [...this.snapping] }
     return {
@@ -64,7 +67,7 @@ export class Editor extends DeskState {
     }
   }
 
-  private arrangeDesk({ page, view, hidden, snapping, zeros, ...same }: Desk) {
+  private restoreView({ page, view, hidden, snapping, zeros, ...same }: SavedView) {
     Object.assign(this, same)
     this.pageId = page
     if (this.doc.views.some((each) => each.id === view)) this.viewId = view
@@ -97,9 +100,10 @@ export class Editor extends DeskState {
     for (const listener of this.listeners) listener()
   }
 
-  set(part: Partial<DeskState>) {
+  set(part: Partial<EditorState>) {
     const ended = 'drag' in part && part.drag === undefined && this.drag !== undefined
     Object.assign(this, part)
+    if (this.selection.length > 0) this.shared = undefined
     this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
   }
 
@@ -140,7 +144,7 @@ export class Editor extends DeskState {
         () => this.opening === id && this.doc.pages.has(id) && this.openPage(id),
         (error: Error) => {
           this.set({ opening: undefined })
-          this.session.say(`the page cannot be opened: ${error.message}`)
+          this.session.showNotice(`the page cannot be opened: ${error.message}`)
         },
       )
       return
@@ -148,6 +152,7 @@ export class Editor extends DeskState {
     this.opening = undefined
     this.pageId = id
     this.selection = []
+    this.shared = undefined
     this.editing = undefined
     this.layouts.clear()
     this.fitted = false
@@ -166,6 +171,11 @@ export class Editor extends DeskState {
 
   layoutOf(viewId: string): PageLayout | undefined {
     return this.layouts.of(viewId)
+  }
+
+  /** What the open page shows. */
+  get instances() {
+    return this.layout?.instances
   }
 
   get layout(): PageLayout | undefined {
@@ -188,6 +198,7 @@ export class Editor extends DeskState {
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
     this.refresh()
+    if (this.shared && !this.sharedNode) this.shared = undefined
     ensureFonts(this.doc).then((any) => {
       if (any) this.refresh()
     })
@@ -271,7 +282,7 @@ export class Editor extends DeskState {
   goSection(step: 1 | -1) {
     const sections = this.layout?.root.kids ?? []
     const own = this.selected && sectionOf(this.doc, this.selected.id)
-    const now = sections.findIndex((section) => section.id === own?.id)
+    const now = sections.findIndex((section) => section.id === (this.shared ?? own?.id))
     const next = sections[now < 0 ? (step > 0 ? 0 : sections.length - 1) : now + step]
     if (!next) return
     this.select(next.id)
@@ -300,10 +311,16 @@ export class Editor extends DeskState {
       : undefined
   }
 
+  /** What is selected of the page's template, as the page shows it. */
+  get sharedNode(): Node | undefined {
+    return this.shared === undefined ? undefined : this.instances?.find(this.shared)
+  }
+
   select(id: string | undefined, viewId = this.viewId, add = false) {
     const before = this.viewId
     this.viewId = viewId
-    if (id === undefined) this.selection = []
+    this.shared = id !== undefined && isShared(id) ? id : undefined
+    if (id === undefined || this.shared) this.selection = []
     else if (add)
       this.selection = this.selection.includes(id)
         ? this.selection.filter((each) => each !== id)
@@ -312,7 +329,7 @@ export class Editor extends DeskState {
     // On a narrower sheet a change is meant for it, unless said otherwise.
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
-    const node = this.selected
+    const node = this.selected ?? this.sharedNode
     this.announcement = node ? `${node.name} selected on ${this.view.name}` : 'Nothing selected'
     this.changed()
   }
@@ -332,27 +349,48 @@ export class Editor extends DeskState {
     return this.session.commit(edits, label, gesture ?? this.openGesture)
   }
 
-  /** The edit that sets props where the scope says: for every view, or from the active one on. */
-  setEdit(node: Node, props: Partial<Record<PropKey, unknown>>): Edit {
-    const widest = this.doc.views[0].id
-    const own = this.onlyHere && this.view.id !== widest
-    const shared: Partial<Record<PropKey, unknown>> = { ...props }
-    if (!own) return { op: 'set', node: node.id, props: shared }
-    return { op: 'set', node: node.id, view: this.view.id, props: shared }
+  /** The view that changes are made for alone; undefined: they are made for all. */
+  get scopedView(): string | undefined {
+    return this.onlyHere && this.view.id !== this.doc.views[0].id ? this.view.id : undefined
   }
 
-  /** Sets props on every selected block. */
+  /** What a block is in the active view before what that view sets itself. */
+  underView(node: Node): Props {
+    return withOverrides(
+      node,
+      this.doc
+        .cascade(this.view.id)
+        .slice(0, -1)
+        .map(({ id }) => id),
+    )
+  }
+
+  /** The edit that sets props where the scope says: for every view, or from the active one on. */
+  setEdit(node: Node, props: Partial<Record<PropKey, unknown>>): Edit {
+    const view = this.scopedView
+    return { op: 'set', node: node.id, props: { ...props }, ...(view === undefined ? {} : { view }) }
+  }
+
+  /** Sets props on every selected block, on each those that its kind has. */
   setProps(
     props: Partial<Record<PropKey, unknown>>,
     label: string,
     gesture?: string,
     nodes: Node[] = this.selection.map((id) => this.doc.node(id)),
   ) {
-    return this.commit(
-      nodes.map((node) => this.setEdit(node, props)),
-      label,
-      gesture,
-    )
+    const edits = nodes.flatMap((node) => {
+      const own = Object.entries(props).filter(([key]) => hasProperty(node.kind, key))
+      return own.length > 0 ? [this.setEdit(node, Object.fromEntries(own))] : []
+    })
+    return this.commit(edits, label, gesture)
+  }
+
+  /** Changes what the page shows of a block of its template, for every view or from the active one on. */
+  change(node: Node, props: Partial<Record<PropKey, unknown>>, label: string) {
+    const keys = Object.keys(props) as PropKey[]
+    const view = keys.every(mayDiffer) ? this.scopedView : undefined
+    const edit: Edit = { op: 'change', page: this.pageId, node: node.source!, props }
+    return this.commit([view === undefined ? edit : { ...edit, view }], label)
   }
 
   /** Overrides of the active view on a node. */

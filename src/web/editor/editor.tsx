@@ -21,7 +21,8 @@ import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
 import { PageDialog, ViewsDialog } from './page-dialog'
 import { ParkedDialog } from './parked-dialog'
-import { recallDesk, rememberDesk } from './remembered'
+import { recallView, rememberView } from './remembered'
+import { TemplateDialog } from './template-dialog'
 import { TopBar } from './top-bar'
 import { EditorContext, useEditor } from './use-editor'
 import { WholeProject } from './whole-project'
@@ -33,12 +34,12 @@ export function EditorScreen() {
   useEffect(() => {
     let session: ProjectSession | undefined
     let left = false
-    ProjectSession.open(id, recallDesk(id)?.page)
+    ProjectSession.open(id, recallView(id)?.page)
       .then(async (opened) => {
         session = opened
         await ensureFonts(opened.doc)
         if (left) opened.close()
-        else setEditor(new Editor(opened, recallDesk(id)))
+        else setEditor(new Editor(opened, recallView(id)))
       })
       .catch((error: Error) => setProblem(error.message))
     return () => {
@@ -87,7 +88,7 @@ function Desk() {
     return () => removeEventListener('keydown', key)
   }, [editor])
   useEffect(() => listenToClipboard(editor), [editor])
-  useEffect(() => rememberDesk(editor), [editor])
+  useEffect(() => rememberView(editor), [editor])
   useEffect(() => {
     document.title = `${editor.doc.name} · Just Lattice`
   })
@@ -123,7 +124,7 @@ function Desk() {
           <button
             type="button"
             className="plain-button font-semibold text-primary"
-            onClick={() => editor.session.say(undefined)}
+            onClick={() => editor.session.showNotice(undefined)}
           >
             Understood
           </button>
@@ -154,6 +155,14 @@ function Desk() {
         {editor.dialog === 'areas' && <AreasDialog />}
         {editor.dialog === 'history' && <HistoryDialog />}
         {editor.dialog === 'look' && <LookDialog />}
+        {editor.dialog === 'template' &&
+          (editor.page?.isTemplate ? (
+            <WholeProject title={`Pages that stand on ${editor.page.name}`}>
+              <TemplateDialog />
+            </WholeProject>
+          ) : (
+            <TemplateDialog />
+          ))}
         {editor.dialog === 'find' && (
           <WholeProject title="Find">
             <FindDialog />

@@ -1,16 +1,17 @@
 /** Putting a copied look on the selection: which parts of it. */
 import { useState } from 'react'
-import { LOOK_PARTS, type LookPart, lookFor } from '../../core/arrange/look'
+import { lookFor } from '../../core/arrange/look'
+import { LOOK_PARTS, type LookPart } from '../../core/properties/property'
 import { CheckSet } from '../parts/check'
 import { Dialog } from '../parts/dialog'
 import { useEditor } from './use-editor'
 
 const WORDS: Record<LookPart, string> = {
   fill: 'Fill',
-  border: 'Edge and corners',
+  border: 'Border and corners',
   type: 'Type and ink',
   spacing: 'Padding and gaps',
-  effects: 'Shadow, opacity, blending',
+  effects: 'Shadows, opacity, blending',
 }
 
 export function LookDialog() {
@@ -22,7 +23,10 @@ export function LookDialog() {
     if (!look) return close()
     const edits = editor.selection.map((id) => {
       const node = editor.doc.node(id)
-      return editor.setEdit(node, lookFor(look.props, node, parts))
+      const view = editor.scopedView
+      const own = view === undefined ? node.props : node.overrides[view]
+      const under = view === undefined ? {} : editor.underView(node)
+      return editor.setEdit(node, lookFor(look.props, node, parts, own, under))
     })
     if (editor.commit(edits, `Look of ${look.name}`)) editor.announce(`Look of ${look.name} put on`)
     close()
@@ -32,7 +36,7 @@ export function LookDialog() {
       <CheckSet all={LOOK_PARTS} words={WORDS} chosen={parts} set={setParts} />
       <div className="flex justify-end gap-2 pt-2">
         <button type="button" className="plain-button" onClick={close}>
-          Do not
+          Cancel
         </button>
         <button type="button" className="main-button" data-first onClick={put}>
           Put it on{' '}

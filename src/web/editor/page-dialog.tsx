@@ -78,6 +78,9 @@ export function PageDialog() {
   const [path, setPath] = useState<string>()
   const [views, setViews] = useState<View[]>(doc.views)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(doc.views.map((view) => view.id)))
+  const templates = doc.templates()
+  // A new page is most often one more of its kind.
+  const [template, setTemplate] = useState(editor.page?.isTemplate ? editor.pageId : editor.page?.template)
   const [problem, setProblem] = useState<string>()
   const shownPath = path ?? `/${name.trim() === '' ? '' : slug(name, 'page')}`
   const close = () => editor.set({ dialog: undefined })
@@ -99,6 +102,7 @@ export function PageDialog() {
       order: generateKeyBetween(last?.order ?? null, null),
       views: all ? [] : views.filter((view) => chosen.has(view.id)).map((view) => view.id),
       sections: [],
+      ...(template === undefined ? {} : { template }),
     }
     const used = views.filter(
       (view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id),
@@ -146,6 +150,28 @@ export function PageDialog() {
             />
           </label>
         </div>
+        {templates.length > 0 && (
+          <fieldset className="mt-4">
+            <legend className="mb-1.5 font-semibold">Stands on</legend>
+            <div className="flex flex-wrap gap-2">
+              {[...templates, undefined].map((each) => (
+                <label
+                  key={each?.id ?? ''}
+                  className={`flex cursor-pointer items-center gap-2 rounded-[4px] border px-2.5 py-1.5 ${template === each?.id ? 'border-primary' : 'border-base-300 soft'}`}
+                >
+                  <input
+                    type="radio"
+                    name="template"
+                    className="radio radio-xs radio-primary"
+                    checked={template === each?.id}
+                    onChange={() => setTemplate(each?.id)}
+                  />
+                  {each?.name ?? 'no template'}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )}
         <fieldset className="mt-4">
           <legend className="mb-1.5 font-semibold">Views</legend>
           <div className="mb-3 flex flex-wrap gap-2">
@@ -231,7 +257,7 @@ export function ViewsDialog() {
                   .map((each, k) => (k === 0 ? { ...each, breakpoint: null } : each))
                 const ok = editor.commit(viewEdits(doc.views, rest), `Remove view ${view.name}`)
                 setProblem(ok ? undefined : editor.session.notice)
-                if (!ok) editor.session.say(undefined)
+                if (!ok) editor.session.showNotice(undefined)
               }}
             >
               Remove

@@ -48,7 +48,7 @@ function ParkedItem({ parked }: { parked: Parked }) {
   const dismiss = () =>
     session.parked
       .dismiss(parked.id)
-      .catch(() => session.say('the server does not answer; it is still set aside'))
+      .catch(() => session.showNotice('the server does not answer; it is still set aside'))
   const putBack = () => {
     const edits = putBackEdits(doc, parked, editor.pageId, makeId)
     if (editor.commit(edits, block ? `Put back ${block.tree.name}` : 'Try a change again')) void dismiss()

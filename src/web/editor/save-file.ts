@@ -1,6 +1,6 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
 import { projectArchive } from '../../core/document/save'
-import { pageSvg } from '../../core/handoff/svg'
+import { pageSvg } from '../../core/handoff/svg/page'
 import { ApiError } from '../api'
 import type { Editor } from './editor-state'
 
@@ -20,7 +20,9 @@ async function make(editor: Editor, name: string, content: () => Promise<[string
     give(name, type, bytes)
   } catch (error) {
     if (!(error instanceof ApiError)) throw error
-    editor.session.say(`${name} was not made: what is in it cannot be fetched (${error.message}); try again`)
+    editor.session.showNotice(
+      `${name} was not made: what is in it cannot be fetched (${error.message}); try again`,
+    )
   }
 }
 

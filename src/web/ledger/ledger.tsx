@@ -1,9 +1,11 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
+
 import { useEffect, useRef, useState } from 'react'
 import { mayHold, orderAt, stepEdits } from '../../core/arrange/order'
-import { holdsBlocks } from '../../core/document/kinds'
 import { formatPx } from '../../core/lattice/solve'
+import { holdsBlocks } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
+import { focusWords } from '../spec/focus-words'
 import { type DropMark, LedgerRow } from './row'
 import { ROW_HEIGHT, useRowWindow } from './row-window'
 import { type Row, rowsOf } from './rows'
@@ -21,7 +23,8 @@ export function Ledger() {
   const drag = useRef<{ id: string; y: number; moving: boolean } | undefined>(undefined)
   const selected = editor.selected
 
-  const rows = editor.page ? rowsOf(doc, editor.pageId, open) : []
+  const { instances } = editor
+  const rows = instances?.page === editor.pageId ? rowsOf(instances, open) : []
   const shown = useRowWindow(tree, rows.length)
   const latestRows = useRef(rows)
   latestRows.current = rows
@@ -69,9 +72,11 @@ export function Ledger() {
     switch (event.key) {
       case 'ArrowDown':
         event.preventDefault()
+        if (event.altKey && node.source) return
         return event.altKey ? step(node.id, 1) : go(rows[index + 1])
       case 'ArrowUp':
         event.preventDefault()
+        if (event.altKey && node.source) return
         return event.altKey ? step(node.id, -1) : go(rows[index - 1])
       case 'ArrowRight':
         event.preventDefault()
@@ -85,10 +90,11 @@ export function Ledger() {
       case 'End':
         return go(rows.at(-1))
       case 'F2':
-        return setRenaming(node.id)
+        return node.source ? undefined : setRenaming(node.id)
       case 'Enter':
         if (node.kind === 'text' || node.kind === 'button') {
           event.preventDefault()
+          if (node.source) return focusWords()
           editor.set({ editing: { id: node.id, view: editor.viewId } })
         } else toggle(node.id)
     }
@@ -100,7 +106,7 @@ export function Ledger() {
     const down = clientY - tree.current!.getBoundingClientRect().top + tree.current!.scrollTop
     const row = Math.min(rows.length - 1, Math.max(0, Math.floor(down / ROW_HEIGHT)))
     const target = rows[row]
-    if (!target) return undefined
+    if (!target || target.node.source) return undefined
     const share = down / ROW_HEIGHT - row
     if (share > 0.3 && share < 0.7 && holdsBlocks(target.node.kind) && mayHold(doc, target.node.id, id))
       return { row, where: 'inside' }
@@ -138,6 +144,7 @@ export function Ledger() {
     if (drop.where === 'inside') setOpen(new Set([...open, parent]))
   }
 
+  const sections = instances?.node(editor.pageId).children.length ?? 0
   return (
     <aside
       aria-label="Ledger"
@@ -186,18 +193,15 @@ export function Ledger() {
                 if (!on) focusRow(row.node.id)
               }}
               onPress={(event) => {
-                if (event.button === 0) drag.current = { id: row.node.id, y: event.clientY, moving: false }
+                if (event.button === 0 && !row.node.source)
+                  drag.current = { id: row.node.id, y: event.clientY, moving: false }
               }}
             />
           ))}
         <div style={{ height: (rows.length - shown.to) * ROW_HEIGHT }} />
       </div>
       <div className="rule-t flex h-[38px] flex-none items-center justify-between px-3 text-[12px] soft">
-        <span>
-          {doc.node(editor.pageId).children.length === 1
-            ? '1 section'
-            : `${doc.node(editor.pageId).children.length} sections`}
-        </span>
+        <span>{sections === 1 ? '1 section' : `${sections} sections`}</span>
         <span>
           {editor.view.name}{' '}
           <b className="font-bold text-base-content tabular-nums" data-page-height>

@@ -12,6 +12,7 @@ import {
   RectangleHorizontal,
   Rows3,
   Square,
+  SquareStack,
   Type,
 } from 'lucide-react'
 import type { Node } from '../../core/document/document'
@@ -60,26 +61,36 @@ export function LedgerRow({
   const editor = useEditor()
   const { doc, layout } = editor
   const { node, depth } = row
-  const selected = editor.selection.includes(node.id)
-  const section = node.kind === 'section'
-  const rect = layout?.rect(node.id)
+  const shared = node.source !== undefined
+  const selected = editor.selection.includes(node.id) || editor.shared === node.id
+  const section = node.kind === 'section' || node.kind === 'slot'
   const hidden = editor.resolved(node).hidden === true
   const switches = (
     <span className="hidden w-[44px] flex-none justify-end group-hover:flex">
-      <RowSwitch
-        label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
-        onPress={() =>
-          editor.commit(
-            [{ op: 'meta', node: node.id, locked: !node.locked }],
-            node.locked ? 'Unlock' : 'Lock',
-          )
-        }
-      >
-        {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
-      </RowSwitch>
+      {!shared && (
+        <RowSwitch
+          label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
+          onPress={() =>
+            editor.commit(
+              [{ op: 'meta', node: node.id, locked: !node.locked }],
+              node.locked ? 'Unlock' : 'Lock',
+            )
+          }
+        >
+          {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
+        </RowSwitch>
+      )}
       <RowSwitch
         label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
-        onPress={() => editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])}
+        onPress={() =>
+          shared
+            ? editor.change(
+                node,
+                { hidden: !hidden },
+                `${hidden ? 'Show' : 'Leave out'} ${node.name} on this page`,
+              )
+            : editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])
+        }
       >
         {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
       </RowSwitch>
@@ -109,7 +120,8 @@ export function LedgerRow({
       onClick={(event) =>
         editor.select(node.id, editor.viewId, event.shiftKey || event.ctrlKey || event.metaKey)
       }
-      onDoubleClick={() => onRename(true)}
+      onDoubleClick={() => (shared ? undefined : onRename(true))}
+      data-shared={shared || undefined}
     >
       {(mark === 'before' || mark === 'after') && (
         <i
@@ -153,39 +165,14 @@ export function LedgerRow({
           <Lock {...ICON} />
         </span>
       )}
+      {shared && depth === 0 && (
+        <span className="mr-1 flex-none text-primary" title="From the page’s template">
+          <SquareStack {...ICON} />
+        </span>
+      )}
       {section ? (
         <>
-          <span
-            className="w-[54px] flex-none text-right font-semibold"
-            data-height-of={node.id}
-            onPointerDown={(event) => event.stopPropagation()}
-            onClick={(event) => event.stopPropagation()}
-            onDoubleClick={(event) => event.stopPropagation()}
-          >
-            <NumberChip
-              label={`Height of ${node.name}`}
-              value={hidden ? 0 : (rect?.height ?? 0)}
-              className="rounded-[3px] px-1 font-semibold tabular-nums hover:bg-base-300/60"
-              // “rest”: what is left of the first screen.
-              context={{
-                min: 0,
-                max: 100_000,
-                whole: editor.view.fold,
-                rest: Math.max(0, editor.view.fold - (rect?.y ?? 0)),
-              }}
-              onChange={(px) =>
-                editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [
-                  node,
-                ])
-              }
-            />
-          </span>
-          <span
-            className="w-[44px] flex-none text-right text-[12px] tabular-nums soft group-hover:hidden"
-            data-offset-of={node.id}
-          >
-            {rect ? formatPx(rect.y) : '–'}
-          </span>
+          <SectionFigures node={node} hidden={hidden} />
           {switches}
         </>
       ) : (
@@ -197,6 +184,50 @@ export function LedgerRow({
         </>
       )}
     </div>
+  )
+}
+
+/** A section's height, to be changed here unless it is the template's, and where it begins. */
+function SectionFigures({ node, hidden }: { node: Node; hidden: boolean }) {
+  const editor = useEditor()
+  const rect = editor.layout?.rect(node.id)
+  const height = hidden ? 0 : (rect?.height ?? 0)
+  return (
+    <>
+      <span
+        className="w-[54px] flex-none text-right font-semibold"
+        data-height-of={node.id}
+        onPointerDown={(event) => event.stopPropagation()}
+        onClick={(event) => event.stopPropagation()}
+        onDoubleClick={(event) => event.stopPropagation()}
+      >
+        {node.source !== undefined ? (
+          <span className="px-1 tabular-nums soft">{formatPx(height)}</span>
+        ) : (
+          <NumberChip
+            label={`Height of ${node.name}`}
+            value={height}
+            className="rounded-[3px] px-1 font-semibold tabular-nums hover:bg-base-300/60"
+            // “rest”: what is left of the first screen.
+            context={{
+              min: 0,
+              max: 100_000,
+              whole: editor.view.fold,
+              rest: Math.max(0, editor.view.fold - (rect?.y ?? 0)),
+            }}
+            onChange={(px) =>
+              editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [node])
+            }
+          />
+        )}
+      </span>
+      <span
+        className="w-[44px] flex-none text-right text-[12px] tabular-nums soft group-hover:hidden"
+        data-offset-of={node.id}
+      >
+        {rect ? formatPx(rect.y) : '–'}
+      </span>
+    </>
   )
 }
 

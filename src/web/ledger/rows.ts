@@ -2,8 +2,10 @@
 
 import { coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { Document, Node } from '../../core/document/document'
-import { type Resolved, resolve } from '../../core/document/resolve'
+import { resolve } from '../../core/document/resolve'
+import type { Instances } from '../../core/expand/instances'
 import type { PageLayout } from '../../core/layout/page'
+import type { Resolved } from '../../core/properties/table'
 
 export type Row = {
   node: Node
@@ -14,10 +16,12 @@ export type Row = {
   siblings: number
 }
 
-export function rowsOf(doc: Document, page: string, open: ReadonlySet<string>): Row[] {
+/** @param instances what the page shows */
+export function rowsOf(instances: Instances, open: ReadonlySet<string>): Row[] {
+  const { page } = instances
   const rows: Row[] = []
   const visit = (id: string, depth: number, position: number, siblings: number) => {
-    const node = doc.node(id)
+    const node = instances.node(id)
     const isOpen = open.has(id) && node.children.length > 0
     rows.push({ node, depth, open: isOpen, parent: node.parent ?? page, position, siblings })
     if (isOpen)
@@ -25,7 +29,7 @@ export function rowsOf(doc: Document, page: string, open: ReadonlySet<string>): 
         visit(child, depth + 1, i, node.children.length)
       })
   }
-  const sections = doc.node(page).children
+  const sections = instances.node(page).children
   sections.forEach((id, i) => {
     visit(id, 0, i, sections.length)
   })

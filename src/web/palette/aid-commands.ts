@@ -15,7 +15,7 @@ export function layGuides(editor: Editor, set: GuideSet) {
   const { layout } = editor
   if (!layout) return
   const edits = addGuideEdits(editor.doc, layout, guideSet(layout, set, editor.selection), makeId)
-  if (edits.length === 0) return editor.session.say('there are guides at all of these already')
+  if (edits.length === 0) return editor.session.showNotice('there are guides at all of these already')
   if (editor.commit(edits, `Lay guides: ${set}`))
     editor.announce(edits.length === 1 ? 'One guide laid' : `${edits.length} guides laid`)
 }

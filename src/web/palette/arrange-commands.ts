@@ -32,7 +32,7 @@ export function arrange(
   const { layout } = editor
   if (!layout) return
   const found = find(layout, (node, props) => editor.setEdit(node, props))
-  if (typeof found === 'string') return editor.session.say(found)
+  if (typeof found === 'string') return editor.session.showNotice(found)
   if (editor.commit(found, label, gesture)) editor.announce(label)
 }
 

@@ -1,10 +1,11 @@
 /** Every command with its name and shortcut: the palette, the keyboard and the menus all read this list. */
+
 import { blocksAlike } from '../../core/arrange/find'
 import { lookOf } from '../../core/arrange/look'
 import { duplicateEdits, outermost, stepEdits } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
-import { isText } from '../../core/document/kinds'
 import { cascaded } from '../../core/document/resolve'
+import { isText } from '../../core/properties/kinds'
 import { type Editor, makeId } from '../editor/editor-state'
 import { setTheme, theme } from '../editor/theme'
 import { AIDS } from './aid-commands'
@@ -33,21 +34,21 @@ export function removeSelected(editor: Editor) {
 }
 
 function climb(editor: Editor) {
-  const node = editor.selected
+  const node = editor.selected ?? editor.sharedNode
   if (!node) return
-  const parent = node.parent ? editor.doc.node(node.parent) : undefined
+  const parent = node.parent ? editor.instances?.find(node.parent) : undefined
   editor.select(parent && parent.kind !== 'page' ? parent.id : undefined)
 }
 
 const wrap = (flow: WrapFlow) => (editor: Editor) => {
   const made = wrapEdits(editor.doc, editor.selection, flow, makeId)
-  if (typeof made === 'string') return editor.session.say(made)
+  if (typeof made === 'string') return editor.session.showNotice(made)
   if (editor.commit(made.edits, `Wrap in a ${flow}`)) editor.select(made.box)
 }
 
 function unwrap(editor: Editor) {
   const made = unwrapEdits(editor.doc, editor.selected!.id)
-  if (typeof made === 'string') return editor.session.say(made)
+  if (typeof made === 'string') return editor.session.showNotice(made)
   if (editor.commit(made.edits, 'Take the box away')) editor.set({ selection: made.freed })
 }
 
@@ -106,7 +107,8 @@ export const COMMANDS: Command[] = [
     name: 'Select what it lies in',
     group: 'Block',
     keys: 'Escape',
-    when: (editor) => hasBlock(editor) || editor.drawing || editor.scaling !== undefined,
+    when: (editor) =>
+      hasBlock(editor) || editor.sharedNode !== undefined || editor.drawing || editor.scaling !== undefined,
     run: (editor) =>
       editor.drawing || editor.scaling ? editor.set({ drawing: false, scaling: undefined }) : climb(editor),
   },

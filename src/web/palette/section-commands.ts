@@ -6,6 +6,12 @@ import type { Command } from './command'
 
 export const SECTIONS: Command[] = [
   {
+    id: 'template',
+    name: 'Template of this page: make, stand on, let go',
+    group: 'Page',
+    run: (editor) => editor.set({ dialog: 'template' }),
+  },
+  {
     id: 'add-section',
     name: 'Add a section below',
     group: 'Page',
@@ -23,7 +29,7 @@ export const SECTIONS: Command[] = [
     when: (editor) => editor.selected !== undefined && editor.selected.kind !== 'section',
     run: (editor) => {
       const made = splitSectionEdits(editor.doc, editor.layout!, editor.selected!.id, makeId)
-      if (typeof made === 'string') return editor.session.say(made)
+      if (typeof made === 'string') return editor.session.showNotice(made)
       if (editor.commit(made.edits, 'Split the section')) editor.select(made.section)
     },
   },

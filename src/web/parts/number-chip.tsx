@@ -39,8 +39,13 @@ export function NumberChip({
   const field = useRef<HTMLInputElement>(null)
   const id = useId()
   const open = text !== undefined
+  const chip = useRef<HTMLButtonElement>(null)
+  /** Left by a key: who works from the keyboard goes on from where they were. */
+  const keyed = useRef(false)
   useEffect(() => {
     if (open) field.current?.select()
+    else if (keyed.current) chip.current?.focus({ preventScroll: true })
+    keyed.current = false
   }, [open])
   const editor = useContext(EditorContext)
   // Columns mean the lattice that what is selected stands on.
@@ -92,6 +97,7 @@ export function NumberChip({
     const words = shown ?? (value === undefined ? 'none' : `${formatPx(value)}${unit ?? ''}`)
     return (
       <button
+        ref={chip}
         type="button"
         className={className}
         aria-label={`${label}: ${words}`}
@@ -134,8 +140,13 @@ export function NumberChip({
           event.stopPropagation()
           // Leaving takes the value; the next number then opens.
           if (event.key === 'Tab') tabbed = performance.now()
-          if (event.key === 'Enter') take()
-          else if (event.key === 'Escape') stop()
+          keyed.current = event.key === 'Enter' || event.key === 'Escape'
+          if (event.key === 'Enter') {
+            // Or the chip, focused again, would be pressed by the same key.
+            event.preventDefault()
+            take()
+          }
+          if (event.key === 'Escape') stop()
           else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             event.preventDefault()
             bump((event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1))

@@ -21,7 +21,7 @@ export type Sender = {
   /** A batch arrived; `sending` or not, `trouble` or not. */
   stateChanged(): void
   arrived(): void
-  say(notice: string): void
+  showNotice(notice: string): void
 }
 
 export class Courier {
@@ -175,7 +175,7 @@ export class Courier {
       const waiting = replica.pending.length
       const parked = replica.become(opened.file, opened.revision, opened.head, has, opened.absent)
       const again = replica.pending.length - waiting
-      if (again > 0) this.sender.say(setBack(opened.revision, before, again))
+      if (again > 0) this.sender.showNotice(setBack(opened.revision, before, again))
       this.sender.moved(true, parked)
       this.listen()
       void this.send()

@@ -148,15 +148,15 @@ export class ProjectSession implements Sender {
   commit(edits: Edit[], label: string, gesture?: string): boolean {
     if (edits.length === 0) return true
     if (edits.some((edit) => needsAbsent(edit, this.doc))) {
-      this.say('the other pages are not here yet, and this may be about them; try again in a moment')
-      void this.pages.whole().catch((error: Error) => this.say(error.message))
+      this.showNotice('the other pages are not here yet, and this may be about them; try again in a moment')
+      void this.pages.whole().catch((error: Error) => this.showNotice(error.message))
       return false
     }
     try {
       this.replica.commit(edits, label, gesture)
     } catch (error) {
       if (!(error instanceof EditError)) throw error
-      this.say(error.message)
+      this.showNotice(error.message)
       return false
     }
     this.done(gesture !== undefined)
@@ -203,7 +203,7 @@ export class ProjectSession implements Sender {
     this.done(false)
   }
 
-  say(notice: string | undefined) {
+  showNotice(notice: string | undefined) {
     this.notice = notice
     this.changed()
   }
@@ -317,6 +317,7 @@ function needsAbsent(edit: Edit, doc: Document): boolean {
   if (edit.op === 'move') return absent.has(edit.parent)
   if (edit.op === 'aid') return absent.has(edit.page)
   if (edit.op === 'asset') return edit.asset === null
+  if (edit.op === 'token') return edit.token === null
   if (edit.op === 'page') return edit.page === null && absent.has(edit.id)
   return edit.op === 'views' && Object.values(edit.change).some((values) => values === null)
 }

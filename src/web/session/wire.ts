@@ -50,13 +50,14 @@ export const httpWire: Wire = {
     return { revision, head, file: checkedBefore(file), absent: new Set() }
   },
   async openPart(id, wanted) {
-    const { revision, head, outline, page } = await api.openPage(id, wanted)
-    const bodies = new Map(page ? [[page.id, page.body as unknown as PageBody]] : [])
+    const { revision, head, outline, pages } = await api.openPage(id, wanted)
+    const bodies = new Map(pages.map((page) => [page.id, page.body as unknown as PageBody]))
     const { file, absent } = partsOf(outline as unknown as Outline, bodies)
     return { revision, head, file: checkedBefore(file), absent }
   },
   async page(id, wanted) {
-    const { revision, head, page } = await api.openPage(id, wanted)
+    const { revision, head, pages } = await api.openPage(id, wanted)
+    const [page] = pages
     return page?.id === wanted ? { revision, head, body: page.body as unknown as PageBody } : undefined
   },
   append: api.append,

@@ -1,11 +1,12 @@
 /** Putting a shelf item on the page: after what is selected, or at the end. */
+
 import { endOfPage } from '../../core/arrange/budget'
 import { orderAt, sectionOf } from '../../core/arrange/order'
-import { holdsBlocks } from '../../core/document/kinds'
-import { linkFrom } from '../../core/document/links'
 import type { Asset, NodeTree } from '../../core/document/schema'
 import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
+import { holdsBlocks } from '../../core/properties/kinds'
+import { linkFrom } from '../../core/properties/links'
 import { Builder, type Draft, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
@@ -14,7 +15,8 @@ import { type Editor, makeId } from '../editor/editor-state'
 export function sectionIndex(editor: Editor): number {
   const { doc } = editor
   const sections = doc.node(editor.pageId).children
-  const own = editor.selected && sectionOf(doc, editor.selected.id)
+  const { selected } = editor
+  const own = selected?.kind === 'slot' ? selected : selected && sectionOf(doc, selected.id)
   return own ? sections.indexOf(own.id) + 1 : endOfPage(doc, editor.pageId)
 }
 
@@ -22,11 +24,11 @@ export function sectionIndex(editor: Editor): number {
 export function blockPlace(editor: Editor): { parent: string; index: number } | undefined {
   const { doc } = editor
   const selected = editor.selected
-  if (selected) {
+  if (selected && selected.kind !== 'slot') {
     if (holdsBlocks(selected.kind)) return { parent: selected.id, index: selected.children.length }
     return { parent: selected.parent!, index: doc.node(selected.parent!).children.indexOf(selected.id) + 1 }
   }
-  const last = doc.node(editor.pageId).children.at(-1)
+  const last = doc.node(editor.pageId).children.findLast((id) => doc.node(id).kind === 'section')
   return last ? { parent: last, index: doc.node(last).children.length } : undefined
 }
 

@@ -2,7 +2,7 @@
 import { useMemo } from 'react'
 import { Document } from '../../core/document/document'
 import { FORMAT, VERSION, type View } from '../../core/document/schema'
-import { pageSvg } from '../../core/handoff/svg'
+import { pageSvg } from '../../core/handoff/svg/page'
 import { PageLayout } from '../../core/layout/page'
 import { Builder, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'

@@ -1,7 +1,7 @@
 /** A colour: a token of the project, or a value of its own. */
 import { useState } from 'react'
 import { HexAlphaColorPicker } from 'react-colorful'
-import { color as resolveColor } from '../../core/document/resolve'
+import { colorIn } from '../../core/document/resolve'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Popover } from '../parts/popover'
@@ -28,7 +28,7 @@ export function ColorChip({ label, value, none = true, onChange }: Props) {
     value === undefined ? 'none' : value.startsWith('{') ? value.slice(1, -1).replace(/^color\./, '') : value
   const [gesture, setGesture] = useState(makeId)
   const [typed, setTyped] = useState<string>()
-  const now = resolveColor(tokens, value)
+  const now = colorIn(tokens, value)
   const wrong = typed !== undefined && !/^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(typed)
   return (
     <Popover

@@ -1,7 +1,8 @@
 /** How a box arranges what is in it, and its padding. */
+
 import type { Node } from '../../core/document/document'
-import { isText } from '../../core/document/kinds'
-import type { PropKey, Props } from '../../core/document/schema'
+import { isText } from '../../core/properties/kinds'
+import type { PropKey, Props } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, Popover } from '../parts/popover'
@@ -14,6 +15,8 @@ const FLOWS = [
   { value: 'free', label: 'free', hint: 'everything lifted' },
 ] as const
 
+type Corner = 'radiusTopLeft' | 'radiusTopRight' | 'radiusBottomRight' | 'radiusBottomLeft'
+
 /** A length that may be a token: the token's name is shown, typing makes it a number of its own. */
 export function LengthChip({
   node,
@@ -22,7 +25,7 @@ export function LengthChip({
   max = 100_000,
 }: {
   node: Node
-  prop: 'rowGap' | 'columnGap' | 'paddingTop' | 'paddingRight' | 'paddingBottom' | 'paddingLeft' | 'radius'
+  prop: 'rowGap' | 'columnGap' | 'paddingTop' | 'paddingRight' | 'paddingBottom' | 'paddingLeft' | Corner
   label: string
   max?: number
 }) {
@@ -33,7 +36,7 @@ export function LengthChip({
       label={label}
       value={value}
       context={{ min: 0, max, whole: editor.layout?.boxes.get(node.id)?.width }}
-      step={prop === 'radius' ? 1 : 4}
+      step={prop.startsWith('radius') ? 1 : 4}
       onChange={(next) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)}
     />
   )

@@ -1,8 +1,9 @@
 /** One statement of the spec: words and chips, with a mark and a way back where this view differs. */
+
 import { Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Node } from '../../core/document/document'
-import type { PropKey } from '../../core/document/schema'
+import { PROPERTIES, type PropKey } from '../../core/properties/table'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 
@@ -57,7 +58,7 @@ export function Line({
           type="button"
           className="grid size-[22px] flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title={`Only on ${editor.view.name}. Put back what wider views have.`}
-          aria-label={`Put back ${keys[0]} on ${editor.view.name}`}
+          aria-label={`Put back ${own.map((key) => PROPERTIES[key].words).join(', ')} on ${editor.view.name}`}
           onClick={() => editor.putBack(node, own)}
         >
           <Undo2 size={13} strokeWidth={1.75} aria-hidden />

@@ -1,17 +1,20 @@
 /** Look, type and picture: the spec's statements about how a block appears. */
+
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
-import type { PropKey, Props } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
+import type { PropKey, Props } from '../../core/properties/table'
 import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, Popover } from '../parts/popover'
 import { pictureUrl } from '../session/pictures'
+import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
-import { LengthChip } from './inside'
+import { FillLines } from './fills'
 import { Line } from './line'
+import { ShadowLines } from './shadows'
 import { WordsLine } from './words'
 
 function useSet(node: Node) {
@@ -24,52 +27,13 @@ export function Look({ node }: { node: Node }) {
   const editor = useEditor()
   const set = useSet(node)
   const resolved = editor.resolved(node)
-  const raw = cascaded(editor.doc, node, editor.view.id)
-  const edge = resolved.borderTop ?? 0
   return (
     <>
-      <Line node={node} keys={['fill']}>
-        <span>Fill</span>
-        <ColorChip
-          label="Fill"
-          value={raw.fill}
-          onChange={(fill, gesture) => set({ fill }, 'Fill', gesture)}
-        />
-      </Line>
-      <Line
-        node={node}
-        keys={['borderTop', 'borderRight', 'borderBottom', 'borderLeft', 'borderColor', 'radius']}
-      >
-        <span>Edge</span>
-        <NumberChip
-          label="Edge width"
-          value={edge === 0 ? undefined : edge}
-          shown={edge === 0 ? 'none' : undefined}
-          context={{ min: 0, max: 200 }}
-          onChange={(value) =>
-            set(
-              {
-                borderTop: value,
-                borderRight: value,
-                borderBottom: value,
-                borderLeft: value,
-                ...(raw.borderColor ? {} : { borderColor: '{color.ink}' }),
-              },
-              'Edge',
-            )
-          }
-          onClear={() => set({ borderTop: 0, borderRight: 0, borderBottom: 0, borderLeft: 0 }, 'Edge')}
-        />
-        {edge > 0 && (
-          <ColorChip
-            label="Edge colour"
-            value={raw.borderColor}
-            onChange={(borderColor, gesture) => set({ borderColor }, 'Edge colour', gesture)}
-          />
-        )}
-        <span>corners</span>
-        <LengthChip node={node} prop="radius" label="Corners" />
-      </Line>
+      <FillLines node={node} />
+      <BorderLines node={node} />
+      <CornerLines node={node} />
+      <OutlineLine node={node} />
+      <ShadowLines node={node} />
       <Line node={node} keys={['opacity', 'clip']}>
         <span>Opacity</span>
         <NumberChip
@@ -153,13 +117,28 @@ export function TypeLines({ node }: { node: Node }) {
           shown={line === undefined ? 'the font’s own' : undefined}
           onClear={() => set({ lineHeight: 'normal' }, 'Line height')}
           context={{ min: 0, max: 2000 }}
-          onChange={(px) =>
-            set(
-              { lineHeight: { ratio: Math.round((px / resolved.fontSize) * 10_000) / 10_000 } },
-              'Line height',
-            )
-          }
+          onChange={(px) => set({ lineHeight: { px } }, 'Line height')}
         />
+        {height !== 'normal' && line !== undefined && (
+          <Choice
+            label="Line height of other sizes"
+            options={[
+              { value: true, label: 'px', hint: 'stays whatever the size' },
+              { value: false, label: `× ${formatPx(line / resolved.fontSize)}`, hint: 'grows with the size' },
+            ]}
+            value={'px' in height}
+            onChoose={(fixed) =>
+              set(
+                {
+                  lineHeight: fixed
+                    ? { px: line }
+                    : { ratio: Math.round((line / resolved.fontSize) * 10_000) / 10_000 },
+                },
+                'Line height',
+              )
+            }
+          />
+        )}
         <span>weight</span>
         <Choice
           label="Font weight"

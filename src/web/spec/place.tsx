@@ -1,10 +1,12 @@
 /** Where a block is: its turn in the parent's flow, its columns, or its pins. */
+
 import { stepEdits } from '../../core/arrange/order'
 import { coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
-import type { Pin, PropKey } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
+import type { PropKey } from '../../core/properties/table'
+import type { Pin } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'

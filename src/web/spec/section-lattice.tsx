@@ -1,7 +1,8 @@
 /** A section's lattice: the view's, or its own. */
+
 import type { Node } from '../../core/document/document'
-import type { SectionLattice } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
+import type { SectionLattice } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'

@@ -2,9 +2,9 @@
 
 import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
-import type { Size } from '../../core/document/schema'
 import { formatPx } from '../../core/lattice/solve'
 import { spanWidth } from '../../core/lattice/used'
+import type { Size } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, type Option } from '../parts/popover'

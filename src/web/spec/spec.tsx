@@ -1,10 +1,11 @@
 /** The spec: what is selected, as short statements whose values are changed in place. */
+
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
 import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
-import { holdsBlocks, isText } from '../../core/document/kinds'
-import { LatticeBench } from '../bench/lattice-bench'
+import { holdsBlocks, isText } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
+import { LatticeBench } from '../lattice-bench/lattice-bench'
 import { NumberChip } from '../parts/number-chip'
 import { Arrange } from './arrange'
 import { Inside } from './inside'
@@ -12,19 +13,57 @@ import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
+import { SharedSpec } from './shared'
 import { SizeChips } from './size-chip'
 import { LinkLine } from './words'
 
 export function Spec() {
   const editor = useEditor()
   const node = editor.selected
+  const shared = editor.sharedNode
   return (
     <aside
       aria-label="Spec"
       className="flex w-[300px] flex-none flex-col border-l border-base-300 bg-base-100"
     >
-      {node ? <BlockSpec key={node.id} node={node} /> : <LatticeBench />}
+      {shared ? (
+        <SharedBlockSpec key={shared.id} node={shared} />
+      ) : node?.kind === 'slot' ? (
+        <SlotSpec node={node} />
+      ) : node ? (
+        <BlockSpec key={node.id} node={node} />
+      ) : (
+        <LatticeBench />
+      )}
     </aside>
+  )
+}
+
+function SharedBlockSpec({ node }: { node: Node }) {
+  return (
+    <>
+      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{node.name}</h2>
+      </header>
+      <ScopeSwitch />
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
+        <SharedSpec node={node} />
+      </div>
+    </>
+  )
+}
+
+function SlotSpec({ node }: { node: Node }) {
+  return (
+    <>
+      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{node.name}</h2>
+      </header>
+      <p className="px-4 py-3 leading-5">
+        Pages that stand on this template have their own sections here. Place what they share above or below;
+        the slot itself is never handed off.
+      </p>
+    </>
   )
 }
 

@@ -1,8 +1,9 @@
 /** Where a block leads, and other lines of words that are typed. */
-import { useState } from 'react'
+
 import type { Node } from '../../core/document/document'
-import { linkFrom, linkProblem, linkShown, linkToPage, pageLinked } from '../../core/document/links'
+import { linkFrom, linkProblem, linkShown, linkToPage, pageLinked } from '../../core/properties/links'
 import { useEditor } from '../editor/use-editor'
+import { useTyped } from './typed'
 
 export function LinkLine({ node }: { node: Node }) {
   const editor = useEditor()
@@ -66,54 +67,30 @@ export function WordsLine({
   placeholder: string
 }) {
   const editor = useEditor()
-  const [typed, setTyped] = useState<string>()
-  const [problem, setProblem] = useState<string>()
   const own = node.props[prop] ?? ''
   const shown = prop === 'link' ? linkShown(editor.doc.pages, own) : own
-  const take = () => {
-    if (typed !== undefined && typed !== shown) {
-      const value = prop === 'link' ? linkFrom(editor.doc.pages.values(), typed.trim()) : typed
-      const wrong = prop === 'link' && value !== '' ? linkProblem(value) : undefined
-      // The field stays open with the reason: nothing that was typed is lost.
-      if (wrong) return setProblem(`Needs ${wrong}`)
-      const tag = prop === 'link' && node.kind === 'text' ? { tag: value === '' ? 'p' : 'a' } : {}
-      editor.commit(
-        [{ op: 'set', node: node.id, props: { [prop]: value === '' ? null : value, ...tag } }],
-        `${label} of ${node.name}`,
-      )
-    }
-    close()
-  }
-  const close = () => {
-    setTyped(undefined)
-    setProblem(undefined)
-  }
+  const { field, problem } = useTyped(shown, (typed) => {
+    const value = prop === 'link' ? linkFrom(editor.doc.pages.values(), typed.trim()) : typed
+    const wrong = prop === 'link' && value !== '' ? linkProblem(value) : undefined
+    if (wrong) return `Needs ${wrong}.`
+    const tag = prop === 'link' && node.kind === 'text' ? { tag: value === '' ? 'p' : 'a' } : {}
+    editor.commit(
+      [{ op: 'set', node: node.id, props: { [prop]: value === '' ? null : value, ...tag } }],
+      `${label} of ${node.name}`,
+    )
+    return undefined
+  })
   return (
     <label className="flex min-h-[32px] flex-wrap items-center gap-x-2">
       <span className="flex-none">{label}</span>
-      <input
-        className="text-field min-w-0 flex-1"
-        placeholder={placeholder}
-        value={typed ?? shown}
-        aria-invalid={problem !== undefined}
-        onChange={(event) => {
-          setTyped(event.target.value)
-          setProblem(undefined)
-        }}
-        onBlur={take}
-        onKeyDown={(event) => {
-          event.stopPropagation()
-          if (event.key === 'Enter') take()
-          if (event.key === 'Escape') close()
-        }}
-      />
+      <input className="text-field min-w-0 flex-1" placeholder={placeholder} {...field} />
       {problem && (
         <span
           role="alert"
           ref={(alert) => alert?.scrollIntoView({ block: 'nearest' })}
           className="w-full pb-1 text-[12px] text-error"
         >
-          {problem}.
+          {problem}
         </span>
       )}
     </label>

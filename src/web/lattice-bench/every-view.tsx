@@ -1,6 +1,12 @@
 /** The bench for all views: one lattice asked of each, and what it comes to there; presets by kind of page. */
 import { useState } from 'react'
-import { type Asked, askEveryView, PRESETS, presetViews, readEach } from '../../core/lattice/every-view'
+import {
+  askEveryView,
+  type LatticeAtView,
+  PRESETS,
+  presetViews,
+  readEach,
+} from '../../core/lattice/every-view'
 import { formatPx } from '../../core/lattice/solve'
 import { changeViews } from '../editor/change-views'
 import { useEditor } from '../editor/use-editor'
@@ -16,7 +22,7 @@ export function EveryView() {
   const readGutters = readEach(gutters, views.length, 0, 400)
   const problem =
     typeof readColumns === 'string' ? readColumns : typeof readGutters === 'string' ? readGutters : undefined
-  const asked: Asked[] =
+  const asked: LatticeAtView[] =
     typeof readColumns === 'string' || typeof readGutters === 'string'
       ? []
       : askEveryView(views, readColumns, readGutters)

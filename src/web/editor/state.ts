@@ -5,11 +5,13 @@ import type { Misfit } from '../../core/lattice/fit'
 import type { Drag } from '../board/drag'
 import type { Camera } from './camera'
 
-export class DeskState {
+export class EditorState {
   pageId = ''
   /** A page that is to be shown and is not here yet. */
   opening: string | undefined
   selection: string[] = []
+  /** What is selected of the page's template: its key. Nothing else is then. */
+  shared: string | undefined
   /** The sheet that commands and the spec speak of. */
   viewId = ''
   /** Whether a change is made for every view or only for the active one and narrower ones. */
@@ -46,6 +48,7 @@ export class DeskState {
     | 'parked'
     | 'look'
     | 'find'
+    | 'template'
     | undefined
   announcement = ''
   /** A lattice that is waiting to be taken or left. */

@@ -3,7 +3,7 @@ import * as v from 'valibot'
 import { SNAP_KINDS } from '../../core/arrange/snap'
 
 const Point = v.object({ x: v.number(), y: v.number() })
-export const DeskSchema = v.object({
+export const SavedViewSchema = v.object({
   page: v.string(),
   view: v.string(),
   hidden: v.array(v.string()),
@@ -20,4 +20,4 @@ export const DeskSchema = v.object({
   snapping: v.array(v.picklist(SNAP_KINDS)),
   zeros: v.record(v.string(), Point),
 })
-export type Desk = v.InferOutput<typeof DeskSchema>
+export type SavedView = v.InferOutput<typeof SavedViewSchema>

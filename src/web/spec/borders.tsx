@@ -1,0 +1,210 @@
+/** Borders and corners: all four alike, or each by itself. */
+import { useState } from 'react'
+import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
+import type { Border, Outline } from '../../core/properties/look'
+import type { PropKey } from '../../core/properties/table'
+import { useEditor } from '../editor/use-editor'
+import { NumberChip } from '../parts/number-chip'
+import { Choice } from '../parts/popover'
+import { ColorChip } from './color-chip'
+import { LengthChip } from './inside'
+import { Line } from './line'
+
+const SIDES = [
+  ['borderTop', 'top'],
+  ['borderRight', 'right'],
+  ['borderBottom', 'bottom'],
+  ['borderLeft', 'left'],
+] as const
+const CORNERS = [
+  ['radiusTopLeft', 'top left'],
+  ['radiusTopRight', 'top right'],
+  ['radiusBottomRight', 'bottom right'],
+  ['radiusBottomLeft', 'bottom left'],
+] as const
+type SideKey = (typeof SIDES)[number][0]
+
+const NONE: Border = { width: 0 }
+
+function Apart({
+  label,
+  apart,
+  onChoose,
+}: {
+  label: string
+  apart: boolean
+  onChoose: (apart: boolean) => void
+}) {
+  return (
+    <Choice
+      label={label}
+      options={[
+        { value: false, label: 'all alike' },
+        { value: true, label: 'each by itself' },
+      ]}
+      value={apart}
+      onChoose={onChoose}
+    />
+  )
+}
+
+export function BorderLines({ node }: { node: Node }) {
+  const editor = useEditor()
+  const raw = cascaded(editor.doc, node, editor.view.id)
+  const sides = SIDES.map(([key]) => raw[key] ?? NONE)
+  const differ = sides.some((side) => JSON.stringify(side) !== JSON.stringify(sides[0]))
+  const [opened, setOpened] = useState(false)
+  const apart = differ || opened
+  const set = (keys: readonly SideKey[], change: Partial<Border>, gesture?: string) => {
+    const props: Partial<Record<PropKey, unknown>> = {}
+    for (const key of keys) {
+      const before = raw[key] ?? NONE
+      // A new line is in the ink of the project, not in whatever words there are.
+      const colored = before.width === 0 && !before.color && change.width ? { color: '{color.ink}' } : {}
+      props[key] = { ...before, ...colored, ...change }
+    }
+    editor.setProps(props, `Border of ${node.name}`, gesture && `border-${gesture}`)
+  }
+  const all = SIDES.map(([key]) => key)
+  return (
+    <Line node={node} keys={all}>
+      <span>Border</span>
+      {!apart && (
+        <BorderChips
+          label="Border"
+          border={sides[0]}
+          onChange={(change, gesture) => set(all, change, gesture)}
+        />
+      )}
+      <Apart
+        label="Border sides"
+        apart={apart}
+        onChoose={(next) => {
+          setOpened(next)
+          if (!next && differ) set(all, { ...sides.find(({ width }) => width > 0) })
+        }}
+      />
+      {apart &&
+        SIDES.map(([key, words], i) => (
+          <div key={key} className="flex w-full items-center gap-1.5">
+            <span className="w-[52px] flex-none pl-2 soft">{words}</span>
+            <BorderChips
+              label={`Border ${words}`}
+              border={sides[i]}
+              onChange={(change, gesture) => set([key], change, gesture)}
+            />
+          </div>
+        ))}
+    </Line>
+  )
+}
+
+function BorderChips({
+  label,
+  border,
+  onChange,
+}: {
+  label: string
+  border: Border
+  onChange: (change: Partial<Border>, gesture?: string) => void
+}) {
+  const { width, style = 'solid', color } = border
+  return (
+    <>
+      <NumberChip
+        label={`${label} width`}
+        value={width === 0 ? undefined : width}
+        shown={width === 0 ? 'none' : undefined}
+        context={{ min: 0, max: 200 }}
+        onChange={(next) => onChange({ width: next })}
+        onClear={() => onChange({ width: 0 })}
+      />
+      {width > 0 && (
+        <>
+          <ColorChip
+            label={`${label} colour`}
+            value={color}
+            onChange={(next, gesture) => onChange({ color: next ?? undefined }, gesture)}
+          />
+          <Choice
+            label={`${label} style`}
+            options={[
+              { value: 'solid', label: 'solid' },
+              { value: 'dashed', label: 'dashed' },
+              { value: 'dotted', label: 'dotted' },
+            ]}
+            value={style}
+            onChoose={(next) => onChange({ style: next === 'solid' ? undefined : (next as Border['style']) })}
+          />
+        </>
+      )}
+    </>
+  )
+}
+
+export function OutlineLine({ node }: { node: Node }) {
+  const editor = useEditor()
+  const outline = cascaded(editor.doc, node, editor.view.id).outline ?? { width: 0, offset: 2 }
+  const set = (change: Partial<Outline>, gesture?: string) => {
+    const colored = outline.width === 0 && !outline.color && change.width ? { color: '{color.ink}' } : {}
+    const label = `Outline of ${node.name}`
+    editor.setProps(
+      { outline: { ...outline, ...colored, ...change } },
+      label,
+      gesture && `outline-${gesture}`,
+    )
+  }
+  return (
+    <Line node={node} keys={['outline']}>
+      <span>Outline</span>
+      <BorderChips label="Outline" border={outline} onChange={set} />
+      {outline.width > 0 && (
+        <>
+          <span>away</span>
+          <NumberChip
+            label="Outline distance"
+            value={outline.offset}
+            context={{ min: -200, max: 200 }}
+            onChange={(offset) => set({ offset })}
+          />
+        </>
+      )}
+    </Line>
+  )
+}
+
+export function CornerLines({ node }: { node: Node }) {
+  const editor = useEditor()
+  const resolved = editor.resolved(node)
+  const differ = CORNERS.some(([key]) => resolved[key] !== resolved.radiusTopLeft)
+  const [opened, setOpened] = useState(false)
+  const apart = differ || opened
+  const setAll = (radius: number) =>
+    editor.setProps(Object.fromEntries(CORNERS.map(([key]) => [key, radius])), `Corners of ${node.name}`)
+  return (
+    <Line node={node} keys={CORNERS.map(([key]) => key)}>
+      <span>Corners</span>
+      {apart ? (
+        CORNERS.map(([key, words]) => (
+          <LengthChip key={key} node={node} prop={key} label={`Corner ${words}`} />
+        ))
+      ) : (
+        <NumberChip
+          label="Corners"
+          value={resolved.radiusTopLeft}
+          context={{ min: 0, max: 100_000 }}
+          onChange={setAll}
+        />
+      )}
+      <Apart
+        label="Which corners"
+        apart={apart}
+        onChoose={(next) => {
+          setOpened(next)
+          if (!next && differ) setAll(resolved.radiusTopLeft)
+        }}
+      />
+    </Line>
+  )
+}

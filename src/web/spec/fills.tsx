@@ -1,0 +1,205 @@
+/** What a block is filled with: colours and gradients, the first on top. */
+import { Plus } from 'lucide-react'
+import type { Node } from '../../core/document/document'
+import { colorIn } from '../../core/document/resolve'
+import type { Fill } from '../../core/properties/items'
+import { useEditor } from '../editor/use-editor'
+import { NumberChip } from '../parts/number-chip'
+import { Popover } from '../parts/popover'
+import { ColorChip } from './color-chip'
+import { ItemSwitches, useItems, type WithoutOrder } from './items'
+import { Line } from './line'
+
+type Gradient = Extract<Fill, { kind: 'gradient' }>
+
+const NEW_GRADIENT: Omit<Gradient, 'order'> = {
+  kind: 'gradient',
+  angle: 180,
+  stops: [
+    { color: '#1c2b2400', at: 0 },
+    { color: '#1c2b24cc', at: 100 },
+  ],
+}
+
+export function FillLines({ node }: { node: Node }) {
+  const { list, change, add, remove } = useItems<Fill>(node, 'fills', 'Fill')
+  return (
+    <Line node={node} keys={['fills']}>
+      {list.length === 0 && (
+        <>
+          <span>Fill</span>
+          <ColorChip
+            label="Fill"
+            value={undefined}
+            onChange={(color) => color !== null && add({ kind: 'color', color })}
+          />
+          <AnotherFill onAdd={add} />
+        </>
+      )}
+      {list.map(([id, fill], i) => (
+        <div key={id} className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'opacity-55' : ''}`}>
+          <span className="w-[34px] flex-none">{i === 0 ? 'Fill' : 'over'}</span>
+          {fill.kind === 'color' ? (
+            <ColorChip
+              label={i === 0 ? 'Fill' : `Fill ${i + 1}`}
+              value={fill.color}
+              onChange={(color, gesture) =>
+                color === null ? remove(id) : change(id, { ...fill, color }, gesture)
+              }
+            />
+          ) : (
+            <GradientChip
+              label={i === 0 ? 'Gradient' : `Gradient ${i + 1}`}
+              gradient={fill}
+              onChange={(next, gesture) => change(id, next, gesture)}
+            />
+          )}
+          {i === 0 && <AnotherFill onAdd={add} />}
+          <ItemSwitches
+            words={list.length === 1 ? 'the fill' : `fill ${i + 1}`}
+            hidden={fill.hidden === true}
+            onHide={() => change(id, { ...fill, hidden: !fill.hidden })}
+            onRemove={() => remove(id)}
+          />
+        </div>
+      ))}
+    </Line>
+  )
+}
+
+function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
+  return (
+    <Popover
+      label="Another fill on top"
+      className="icon-button size-6"
+      title="Another fill on top"
+      button={<Plus size={14} strokeWidth={1.75} aria-hidden />}
+      width={150}
+    >
+      {(close) => (
+        <div role="listbox" aria-label="Another fill on top">
+          {(
+            [
+              ['A colour', { kind: 'color', color: '#1d5c4533' }],
+              ['A gradient', NEW_GRADIENT],
+            ] as const
+          ).map(([words, item]) => (
+            <button
+              key={words}
+              type="button"
+              role="option"
+              aria-selected={false}
+              data-option
+              className="w-full rounded-[3px] px-2 py-1 text-left hover:bg-base-200"
+              onClick={() => {
+                onAdd({
+                  ...item,
+                  ...('stops' in item ? { stops: [...item.stops] } : {}),
+                } as WithoutOrder<Fill>)
+                close()
+              }}
+            >
+              {words}
+            </button>
+          ))}
+        </div>
+      )}
+    </Popover>
+  )
+}
+
+function GradientChip({
+  label,
+  gradient,
+  onChange,
+}: {
+  label: string
+  gradient: Gradient
+  onChange: (gradient: Gradient, gesture?: string) => void
+}) {
+  const editor = useEditor()
+  const { angle, stops } = gradient
+  const shown = stops.map(
+    ({ color, at }) => `${colorIn(editor.doc.tokenTable, color) ?? 'transparent'} ${at}%`,
+  )
+  const setStop = (index: number, stop: Partial<Gradient['stops'][number]>, gesture?: string) =>
+    onChange(
+      { ...gradient, stops: stops.map((each, i) => (i === index ? { ...each, ...stop } : each)) },
+      gesture,
+    )
+  return (
+    <Popover
+      label={`${label}: ${angle}°, ${stops.length} colours`}
+      width={270}
+      button={
+        <>
+          <i
+            aria-hidden
+            className="h-[14px] w-[44px] flex-none rounded-[2px] border border-base-300"
+            style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
+          />
+          {angle}°
+        </>
+      }
+    >
+      {() => (
+        <div className="grid gap-1 p-1">
+          <div className="flex items-center gap-2">
+            <span>Towards</span>
+            <NumberChip
+              label="Angle of the gradient"
+              value={angle}
+              unit="°"
+              step={5}
+              context={{ min: -360, max: 360 }}
+              onChange={(next) => onChange({ ...gradient, angle: next })}
+            />
+            <span className="text-[12px] soft">0° up, 90° right</span>
+          </div>
+          {stops.map((stop, i) => (
+            <div key={i} className="flex items-center gap-1.5">
+              <ColorChip
+                label={`Colour ${i + 1}`}
+                none={false}
+                value={stop.color}
+                onChange={(color, gesture) => color !== null && setStop(i, { color }, gesture)}
+              />
+              <span>at</span>
+              <NumberChip
+                label={`Place of colour ${i + 1}`}
+                value={stop.at}
+                unit=" %"
+                context={{ min: 0, max: 100 }}
+                onChange={(at) => setStop(i, { at })}
+              />
+              {stops.length > 2 && (
+                <button
+                  type="button"
+                  className="plain-button ml-auto text-[12px]"
+                  onClick={() => onChange({ ...gradient, stops: stops.filter((_, k) => k !== i) })}
+                >
+                  Remove
+                </button>
+              )}
+            </div>
+          ))}
+          {stops.length < 16 && (
+            <button
+              type="button"
+              className="plain-button justify-self-start text-primary"
+              onClick={() => onChange({ ...gradient, stops: between(stops) })}
+            >
+              Another colour
+            </button>
+          )}
+        </div>
+      )}
+    </Popover>
+  )
+}
+
+/** One more stop, half-way between the last two. */
+function between(stops: Gradient['stops']): Gradient['stops'] {
+  const [before, last] = stops.slice(-2)
+  return [...stops.slice(0, -1), { color: last.color, at: Math.round((before.at + last.at) / 2) }, last]
+}
