@@ -40,8 +40,8 @@ test('a project opens with one page; another comes when it is opened, found in, 
   const before = await stored(page)
   await page.getByRole('button', { name: /^Page: Home/ }).click()
   await page.getByRole('button', { name: 'Delete Catalogue' }).click()
-  await saved(page)
-  expect((await stored(page)).pages).toHaveLength(1)
+  // It is fetched before it is deleted, so that it can come back.
+  await expect.poll(async () => (await stored(page)).pages.length).toBe(1)
   await page.keyboard.press('Escape')
   await page.keyboard.press('Control+z')
   await expect(page.locator('[data-saved]')).toHaveAttribute('data-saved', 'saved')

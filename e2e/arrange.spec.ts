@@ -26,7 +26,11 @@ test('a block in a row is dragged to another place in it, with a mark; Escape pu
   desk,
 }) => {
   const menu = await desk.evaluate(() => {
-    const links = [...document.querySelectorAll<HTMLElement>('[data-sheet=desktop] [data-node]')]
+    const links = [
+      ...document
+        .querySelector('[data-sheet=desktop]')!
+        .shadowRoot!.querySelectorAll<HTMLElement>('[data-node]'),
+    ]
     const link = links.find((each) => each.textContent === 'Catalogue')!
     return link.parentElement!.dataset.node!
   })

@@ -20,7 +20,7 @@ test('a broken project file: the place and the reason, nothing imported', async 
       .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) })
   await open('cut.json', demo.slice(0, 5000))
   await expect(page.getByRole('alert')).toContainText('cut short')
-  await open('newer.json', demo.replace('"version": 2', '"version": 9'))
+  await open('newer.json', demo.replace('"version": 3', '"version": 9'))
   await expect(page.getByRole('alert')).toContainText('version: this file is of version 9')
   const twice = JSON.parse(demo)
   twice.pages[1].sections[0].id = twice.pages[0].sections[0].id

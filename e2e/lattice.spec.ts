@@ -75,10 +75,11 @@ test('the same bytes on the main thread, in a worker and on the server', async (
     const drawn = await desk.evaluate(
       (id) =>
         Object.fromEntries(
-          [...document.querySelectorAll<HTMLElement>(`[data-sheet="${id}"] [data-node]`)].map((element) => [
-            element.dataset.node,
-            [element.style.width, element.style.height],
-          ]),
+          [
+            ...document
+              .querySelector(`[data-sheet="${id}"]`)!
+              .shadowRoot!.querySelectorAll<HTMLElement>('[data-node]'),
+          ].map((element) => [element.dataset.node, [element.style.width, element.style.height]]),
         ),
       view.id,
     )

@@ -1,5 +1,7 @@
 /** A page of three loosely placed blocks, for gestures. */
+
 import type { Page } from '@playwright/test'
+import { oneFill } from '../src/core/properties/items'
 import { findNode, row, type StoredNode, stored } from './app'
 
 export const paste = (page: Page, text: string) =>
@@ -26,7 +28,7 @@ export async function loosePage(page: Page, name: string) {
     name: `Block ${id}`,
     order: `a${id}`,
     props: {
-      fill: '#b9c4b4',
+      fills: oneFill('#b9c4b4'),
       width: { kind: 'exact', px: width },
       height: { kind: 'exact', px: height },
       pinLeft: { px: x },
@@ -63,7 +65,10 @@ export const block = (page: Page, name: string) =>
       each.textContent?.includes(wanted),
     )
     const id = item?.getAttribute('data-row')
-    const box = document.querySelector(`[data-sheet="desktop"] [data-node="${id}"]`)!.getBoundingClientRect()
+    const box = document
+      .querySelector('[data-sheet=desktop]')!
+      .shadowRoot!.querySelector(`[data-node="${id}"]`)!
+      .getBoundingClientRect()
     return {
       x: box.x + box.width / 2,
       y: box.y + box.height / 2,

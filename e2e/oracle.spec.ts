@@ -6,10 +6,7 @@ import fc from 'fast-check'
 import { SiteViewer } from '../src/cli/browser'
 import { CASES } from '../src/cli/conformance/cases'
 import { compareDocument } from '../src/cli/conformance/compare'
-import { documents } from '../src/cli/conformance/documents'
-import type { Feature } from '../src/cli/conformance/features'
 import { shelfProject } from '../src/cli/conformance/shelf-project'
-import { standIns } from '../src/cli/conformance/stand-in'
 import { DEMO_FILE } from '../src/cli/serve'
 import { blockAt } from '../src/core/arrange/hit'
 import { checkProject } from '../src/core/document/check'
@@ -17,6 +14,10 @@ import { Document } from '../src/core/document/document'
 import { openProject } from '../src/core/document/open'
 import { buildSite } from '../src/core/handoff/site'
 import { PageLayout } from '../src/core/layout/page'
+import { oneFill } from '../src/core/properties/items'
+import { documents } from '../src/core/samples/documents'
+import type { Feature } from '../src/core/samples/features'
+import { standIns } from '../src/core/samples/stand-in'
 import { starterProject } from '../src/core/shelf/starter'
 import { FontLibrary } from '../src/core/text/fonts'
 import { ParagraphCache } from '../src/core/text/paragraph-cache'
@@ -111,14 +112,14 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
         kind: 'section',
         name: 's',
         order: 'a0',
-        props: { flow: 'column', fullBleed: true, height: side(400), fill: '#eeeeee' },
+        props: { flow: 'column', fullBleed: true, height: side(400), fills: oneFill('#eeeeee') },
         children: blocks.map(({ lifted, z, x, y, inner, opacity, rotate }, i) => ({
           id: `b${i}`,
           kind: 'box' as const,
           name: 'b',
           order: `a${i}`,
           props: {
-            ...{ width: side(220), height: side(70), fill: '#88aa88', opacity, rotate },
+            ...{ width: side(220), height: side(70), fills: oneFill('#88aa88'), opacity, rotate },
             ...(lifted ? { lifted, z, pinLeft: { px: x }, pinTop: { px: y } } : {}),
           },
           children: inner
@@ -129,7 +130,13 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
                   name: 'c',
                   order: 'a0',
                   props: {
-                    ...{ width: side(60), height: side(60), fill: '#335533', lifted: true, z: inner.z },
+                    ...{
+                      width: side(60),
+                      height: side(60),
+                      fills: oneFill('#335533'),
+                      lifted: true,
+                      z: inner.z,
+                    },
                     ...{ pinLeft: { px: 40 }, pinTop: { px: inner.y } },
                   },
                 },
@@ -183,25 +190,23 @@ appTest(
         const paper = document.querySelector<HTMLElement>(`[data-sheet="${id}"]`)!
         const sheet = paper.getBoundingClientRect()
         const zoom = sheet.width / paper.offsetWidth
-        return [...document.querySelectorAll<HTMLElement>(`[data-sheet="${id}"] [data-node]`)].map(
-          (element) => {
-            const box = element.getBoundingClientRect()
-            const lines = [...element.children]
-              .filter((child) => !(child as HTMLElement).dataset.node)
-              .map((line) => ({
-                text: line.textContent ?? '',
-                width: line.getBoundingClientRect().width / zoom,
-              }))
-            return {
-              node: element.dataset.node!,
-              x: (box.x - sheet.x) / zoom,
-              y: (box.y - sheet.y) / zoom,
-              width: box.width / zoom,
-              height: box.height / zoom,
-              lines,
-            }
-          },
-        )
+        return [...paper.shadowRoot!.querySelectorAll<HTMLElement>('[data-node]')].map((element) => {
+          const box = element.getBoundingClientRect()
+          const lines = [...element.children]
+            .filter((child) => !(child as HTMLElement).dataset.node)
+            .map((line) => ({
+              text: line.textContent ?? '',
+              width: line.getBoundingClientRect().width / zoom,
+            }))
+          return {
+            node: element.dataset.node!,
+            x: (box.x - sheet.x) / zoom,
+            y: (box.y - sheet.y) / zoom,
+            width: box.width / zoom,
+            height: box.height / zoom,
+            lines,
+          }
+        })
       }, view.id)
       expect(drawn.length).toBe([...layout.visible()].length)
       for (const { node, lines, ...box } of drawn) {
@@ -232,7 +237,9 @@ appTest(
     await page.evaluate(() => document.fonts.ready)
     /** Of every word: its bottom from its block's top, in the page's own px. */
     const words = (block: string, scale: number) => {
-      const element = document.querySelector(block)!
+      const element = (document.querySelector('[data-sheet=wide]')?.shadowRoot ?? document).querySelector(
+        block,
+      )!
       const { top } = element.getBoundingClientRect()
       const out: [string, number][] = []
       const range = document.createRange()
@@ -251,9 +258,10 @@ appTest(
     const sheet = (await page.locator('[data-sheet=wide]').boundingBox())!
     const text = file.pages[0].sections[0].children![0].id
     const run = `(${words.toString()})`
-    const drawn = (await page.evaluate(
-      `${run}('[data-sheet=wide] [data-node="${text}"]', ${sheet.width / 1440})`,
-    )) as [string, number][]
+    const drawn = (await page.evaluate(`${run}('[data-node="${text}"]', ${sheet.width / 1440})`)) as [
+      string,
+      number,
+    ][]
     const doc = Document.fromFile(checkProject(structuredClone(file)))
     await viewer.show(buildSite(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
     const shipped = (await viewer.page.evaluate(`${run}('[data-node="${text}"]', 1)`)) as [string, number][]

@@ -120,7 +120,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   let heading = findNode((await stored(page)).pages[1].sections, 'Heading')!
   expect(heading.overrides?.mobile).toMatchObject({ fontSize: 30 })
   expect(heading.props.fontSize).toBeUndefined()
-  await page.getByRole('button', { name: 'Put back fontSize on Mobile' }).click()
+  await page.getByRole('button', { name: 'Put back font size on Mobile' }).click()
   await saved(page)
   heading = findNode((await stored(page)).pages[1].sections, 'Heading')!
   expect(heading.overrides?.mobile?.fontSize).toBeUndefined()

@@ -1,0 +1,81 @@
+/** Fills, borders, corners and shadows from the spec: on the board, in what is stored, and in what is handed off. */
+import type { Page } from '@playwright/test'
+import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
+
+const button = (desk: Page) => onSheet(desk, 'desktop', 'Browse the catalogue')
+const propsOf = async (desk: Page) => {
+  await saved(desk)
+  const { pages } = await stored(desk)
+  return findNode(pages[0].sections, 'Call to action')!
+}
+const style = (desk: Page, property: string) =>
+  button(desk).evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
+
+test.beforeEach(async ({ desk }) => {
+  await row(desk, 'Hero').focus()
+  await button(desk).click()
+  await expect(desk.getByRole('heading', { name: 'Call to action' })).toBeVisible()
+})
+
+test('a gradient over a fill, shown or not, in another angle, and away again', async ({ desk }) => {
+  await desk.getByRole('button', { name: 'Another fill on top' }).click()
+  await desk.getByRole('option', { name: 'A gradient' }).click()
+  await expect.poll(() => style(desk, 'background-image')).toMatch(/^linear-gradient\(rgba\(28, 43, 36, 0\)/)
+  await expect.poll(() => style(desk, 'background-color')).toBe('rgb(29, 92, 69)')
+  await desk.getByRole('button', { name: /^Gradient:/ }).click()
+  await setValue(desk, /^Angle of the gradient/, '90')
+  await desk.keyboard.press('Escape')
+  await expect.poll(() => style(desk, 'background-image')).toMatch(/^linear-gradient\(90deg/)
+  await desk.getByRole('button', { name: 'Do not draw fill 1' }).click()
+  await expect.poll(() => style(desk, 'background-image')).toBe('none')
+  await desk.getByRole('button', { name: 'Remove fill 1' }).click()
+  expect(Object.keys((await propsOf(desk)).props.fills as object)).toHaveLength(1)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(() => style(desk, 'background-image')).toMatch(/^linear-gradient\(90deg/)
+})
+
+test('a border all round, then one side by itself; corners each by itself', async ({ desk }) => {
+  await setValue(desk, /^Border width/, '2')
+  await expect.poll(() => style(desk, 'border-top-width')).toBe('2px')
+  await choose(desk, /^Border style/, 'dashed')
+  await choose(desk, /^Border sides/, 'each by itself')
+  await setValue(desk, /^Border bottom width/, '4')
+  await expect.poll(() => style(desk, 'border-width')).toBe('2px 2px 4px')
+  await expect.poll(() => style(desk, 'border-style')).toBe('dashed')
+  await choose(desk, /^Which corners/, 'each by itself')
+  await setValue(desk, /^Corner top left/, '20')
+  await expect.poll(() => style(desk, 'border-radius')).toBe('20px 4px 4px')
+  expect((await propsOf(desk)).props).toMatchObject({
+    borderTop: { width: 2, style: 'dashed', color: '{color.ink}' },
+    borderBottom: { width: 4, style: 'dashed', color: '{color.ink}' },
+    radiusTopLeft: 20,
+  })
+})
+
+test('two shadows; on Mobile alone one is not drawn, and that is put back', async ({ desk }) => {
+  await desk.getByRole('button', { name: 'Add a shadow' }).click()
+  await desk.getByRole('button', { name: 'Add a shadow' }).click()
+  await setValue(desk, /^Shadow down: /, '12')
+  await expect.poll(async () => (await style(desk, 'box-shadow')).match(/px rgb|rgba/g)?.length).toBe(2)
+  await onSheet(desk, 'mobile', 'Browse the catalogue').click()
+  await desk.getByRole('button', { name: 'Remove shadow 1' }).click()
+  const mobile = () =>
+    onSheet(desk, 'mobile', 'Browse the catalogue').evaluate((element) => getComputedStyle(element).boxShadow)
+  await expect.poll(async () => (await mobile()).match(/rgba/g)?.length).toBe(1)
+  expect((await style(desk, 'box-shadow')).match(/rgba/g)).toHaveLength(2)
+  const { overrides, props } = await propsOf(desk)
+  expect(Object.keys(props.shadows as object)).toHaveLength(2)
+  expect(Object.values(overrides!.mobile.shadows as object)).toMatchObject([{ hidden: true }])
+  await desk.getByRole('button', { name: 'Put back shadows on Mobile' }).click()
+  await expect.poll(async () => (await mobile()).match(/rgba/g)?.length).toBe(2)
+})
+
+test('of several blocks each takes what its kind has', async ({ desk }) => {
+  await row(desk, 'Header').click()
+  await button(desk).click({ modifiers: ['Shift'] })
+  await expect(desk.getByRole('heading', { name: '2 blocks' })).toBeVisible()
+  await setValue(desk, /^Font size/, '21')
+  await expect.poll(() => style(desk, 'font-size')).toBe('21px')
+  expect((await propsOf(desk)).props.fontSize).toBe(21)
+})
