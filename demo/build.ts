@@ -1,4 +1,5 @@
 /** Writes demo/hollow-oak.lattice: the demo project in the open format. Run with `npm run demo:build`. */
+
 import { writeFileSync } from 'node:fs'
 import { generateNKeysBetween } from 'fractional-indexing'
 import { nameOf } from '../src/core/blobs/blobs'
@@ -9,6 +10,7 @@ import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/docum
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
 import { starterTokens, starterViews } from '../src/core/shelf/starter'
+import { plainText } from '../src/core/words/words'
 import { PICTURES } from './pictures'
 
 const views = starterViews()
@@ -33,7 +35,7 @@ const NAMES: Record<string, string> = { 'Falling leaves': 'Leaves falling in gre
 
 /** Links that lead somewhere in the demo, and words for who cannot see the pictures. */
 function finish(draft: Draft): Draft {
-  const label = draft.props.spans?.[0]?.text
+  const label = plainText(draft.props.words)
   const props = { ...draft.props }
   if (label && props.link === '#' && LINKS[label]) props.link = LINKS[label]
   if (draft.kind === 'picture' && props.asset) {

@@ -118,6 +118,7 @@ export class SiteViewer {
         let last = Number.POSITIVE_INFINITY
         let pendingBreak = false
         const walk = (node: Node) => {
+          if ((node.nodeName === 'P' || node.nodeName === 'LI') && out.length > 0) pendingBreak = true
           if (node.nodeName === 'BR') {
             if (pendingBreak || out.length === 0) out.push('')
             pendingBreak = true

@@ -1,4 +1,5 @@
 /** The server against a real MariaDB on a free loopback port. */
+
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { unzipSync } from 'fflate'
@@ -8,6 +9,7 @@ import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { openProject } from '../core/document/open'
 import { projectJson } from '../core/document/save'
 import type { ProjectFile } from '../core/document/schema'
+import { said } from '../core/words/words'
 import { createApp } from './app'
 import { migrate } from './db/migrate'
 import { section, type TestServer, testServer } from './test-server'
@@ -213,7 +215,7 @@ describe('the stream', () => {
       const tree = {
         ...section(`s${revision}`),
         children: [
-          { id: `t${revision}`, kind: 'text', name: 'T', order: 'a0', props: { spans: [{ text: name }] } },
+          { id: `t${revision}`, kind: 'text', name: 'T', order: 'a0', props: { words: said(name) } },
         ],
       }
       expect(

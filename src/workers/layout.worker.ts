@@ -31,7 +31,7 @@ function layOut(file: ProjectFile, page: string, view: string, width: number): L
   const result: LayoutResult = { boxes: {}, lines: {} }
   for (const box of layout.visible()) {
     result.boxes[box.id] = layout.rect(box.id)!
-    if (box.paragraph) result.lines[box.id] = layout.lineTexts(box.id)
+    if (box.typeset) result.lines[box.id] = layout.lineTexts(box.id)
   }
   return result
 }

@@ -4,6 +4,7 @@ import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { oneFill } from '../../core/properties/items'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
+import { said } from '../../core/words/words'
 
 const key = (i: number) => `a${i.toString().padStart(6, '0')}`
 const words = (i: number) =>
@@ -38,8 +39,8 @@ export function boardProject(count: number): ProjectFile {
           height: { kind: 'exact', px: 96 },
           width: { kind: 'stretch', weight: 1 },
         }),
-        node('text', 'Heading', { fontSize: 18, spans: [{ text: words(i) }] }),
-        node('text', 'Words', { fontSize: 14, spans: [{ text: words(i + 3) }] }),
+        node('text', 'Heading', { fontSize: 18, words: said(words(i)) }),
+        node('text', 'Words', { fontSize: 14, words: said(words(i + 3)) }),
       ],
     )
   const sections: NodeTree[] = []

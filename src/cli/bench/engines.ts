@@ -14,8 +14,8 @@ import { resolve } from '../../core/document/resolve'
 import { applyEdit } from '../../core/edits/apply'
 import { PageLayout } from '../../core/layout/page'
 import type { FontLibrary } from '../../core/text/fonts'
-import type { Paragraph } from '../../core/text/paragraph'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
+import type { Typeset } from '../../core/text/typeset'
 import { type BenchNode, benchProject } from './trees'
 
 export type Task = 'full' | 'width' | 'leaf'
@@ -55,7 +55,7 @@ export function coreRounds(root: BenchNode, fonts: FontLibrary): () => Round {
 }
 
 /** Yoga has no text of its own: it is given our shaped paragraphs to measure. */
-type Measure = (node: BenchNode) => Paragraph
+type Measure = (node: BenchNode) => Typeset
 
 function yogaTree(node: BenchNode, into: Map<string, YogaNode>, measure: Measure, inRow = false): YogaNode {
   const own = Yoga.Node.create()
@@ -88,7 +88,7 @@ function yogaTree(node: BenchNode, into: Map<string, YogaNode>, measure: Measure
 export function yogaRounds(root: BenchNode, fonts: FontLibrary): () => Round {
   const doc = Document.fromFile(benchProject(root))
   const paragraphs = new ParagraphCache(fonts)
-  const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'))
+  const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'), true)
   let round = 0
   return () => {
     const nodes = new Map<string, YogaNode>()

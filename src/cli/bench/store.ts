@@ -1,4 +1,5 @@
 /** What the store takes and gives: bytes of logs and snapshots, and opening a page of a small and of a large project. */
+
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -10,6 +11,7 @@ import type { NodeTree, PageFile, ProjectFile } from '../../core/document/schema
 import { PageLayout } from '../../core/layout/page'
 import { starterProject } from '../../core/shelf/starter'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
+import { said } from '../../core/words/words'
 import { migrate } from '../../server/db/migrate'
 import { openPool } from '../../server/db/pool'
 import { loadFonts } from '../../server/fonts'
@@ -50,7 +52,7 @@ function projectOf(pages: number): ProjectFile {
     name: `Words ${n}`,
     order: `a${String.fromCharCode(65 + Math.floor(n / 26))}${String.fromCharCode(66 + (n % 24))}`,
     props: {
-      spans: [{ text: `What stands in block ${n} of page ${page}.` }],
+      words: said(`What stands in block ${n} of page ${page}.`),
       fontSize: 16,
       color: '#1c2a24',
     },

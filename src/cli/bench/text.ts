@@ -1,10 +1,12 @@
 /** Text: 2,000 paragraphs, shaped before, wrapped again at a new width; here and in Chromium. */
+
 import { Document } from '../../core/document/document'
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { buildSite } from '../../core/handoff/site'
 import { PageLayout } from '../../core/layout/page'
 import { starterProject } from '../../core/shelf/starter'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
+import { said } from '../../core/words/words'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
 
@@ -29,7 +31,7 @@ function paragraphsProject(count: number): ProjectFile {
       props: {
         type: '{type.body}',
         width: { kind: 'stretch', weight: 1 },
-        spans: [{ text: words.join(' ') }],
+        words: said(words.join(' ')),
       },
     }
   })

@@ -3,6 +3,7 @@
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
+import { said } from '../../core/words/words'
 
 export type BenchNode = {
   id: string
@@ -83,7 +84,7 @@ function toTree(node: BenchNode, i: number): NodeTree {
     height: node.height !== undefined ? { kind: 'exact', px: node.height } : { kind: 'snug' },
   }
   if (node.text !== undefined) {
-    props.spans = [{ text: node.text }]
+    props.words = said(node.text)
     props.fontSize = 14
     props.lineHeight = { px: 20 }
   }

@@ -3,6 +3,7 @@
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import type { Props } from '../../core/properties/table'
 import type { Feature } from '../../core/samples/features'
+import { looksIn } from '../../core/words/words'
 import type { Comparison } from './compare'
 
 function featuresOf(props: Props, kind: NodeTree['kind']): Feature[] {
@@ -16,7 +17,7 @@ function featuresOf(props: Props, kind: NodeTree['kind']): Feature[] {
   if (props.ratio !== undefined) found.push('ratio')
   if (kind === 'picture') found.push('picture')
   if (kind === 'text' || kind === 'button') found.push('text')
-  if ((props.spans?.length ?? 0) > 1) found.push('spans')
+  if ([...looksIn(props.words)].length > 1) found.push('spans')
   if (props.overflowWrap === 'anywhere') found.push('breaks')
   return found
 }

@@ -9,6 +9,7 @@ import { safePath } from '../../core/document/paths'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import { allBorders, oneFill } from '../../core/properties/items'
 import { linkProblem } from '../../core/properties/links'
+import { said } from '../../core/words/words'
 import { shelfProject } from './shelf-project'
 
 /** Where what gets out would be seen to go. */
@@ -180,7 +181,9 @@ function strike(block: NodeTree, where: string, text: string, link: string, open
     block.overrides = { mobile: { fills: oneFill(text), justify: text } as never }
   else if (where === 'asset' && block.kind === 'picture') props.asset = text.length % 2 ? 'bad' : 'worse'
   else if (block.kind === 'text' || block.kind === 'button')
-    props.spans = [{ text, ...(opens ? {} : { color: text }), ...(where === 'span link' ? { link } : {}) }]
+    props.words = said([
+      { text, ...(opens ? {} : { color: text }), ...(where === 'span link' ? { link } : {}) },
+    ])
 }
 
 /** The project as it would be if everything that opening a file refuses were harmless already. */

@@ -3,8 +3,8 @@
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { FORMAT, VERSION } from '../../core/document/schema'
 import type { Props } from '../../core/properties/table'
-import type { Span } from '../../core/properties/values'
 import { starterProject } from '../../core/shelf/starter'
+import { type Span, said } from '../../core/words/words'
 
 let count = 0
 export const node = (kind: NodeTree['kind'], props: Props, children: NodeTree[] = []): NodeTree => {
@@ -13,7 +13,7 @@ export const node = (kind: NodeTree['kind'], props: Props, children: NodeTree[] 
 }
 export const box = (props: Props, ...children: NodeTree[]) => node('box', props, children)
 export const text = (words: string | Span[], props: Props = {}) =>
-  node('text', { spans: typeof words === 'string' ? [{ text: words }] : words, ...props })
+  node('text', { words: said(words), ...props })
 export const px = (length: number) => ({ kind: 'exact', px: length }) as const
 export const snug = { kind: 'snug' } as const
 export const stretch = (weight = 1) => ({ kind: 'stretch', weight }) as const

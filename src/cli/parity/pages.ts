@@ -2,14 +2,15 @@
  * Random pages as designers make them, with everything that can be drawn: fills, borders, corners, shadows, gradients, crops,
  * blending, turned and lifted blocks, words of several sizes and inks. Not made to be hard, made to be usual.
  */
+
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import { allCorners, type Fill, type Items, oneFill, type Shadow } from '../../core/properties/items'
 import type { Kind } from '../../core/properties/kinds'
 import type { Border } from '../../core/properties/look'
 import type { Props } from '../../core/properties/table'
-import type { Span } from '../../core/properties/values'
 import { starterProject } from '../../core/shelf/starter'
+import { type Span, said } from '../../core/words/words'
 import { randomFrom } from '../random'
 
 const FAMILIES = ['Hanken Grotesk', 'Fraunces', 'Work Sans', 'Source Serif 4', 'JetBrains Mono', 'Caveat']
@@ -128,7 +129,7 @@ class Designer {
 
   text(size: number, least: number, most: number, more: Props = {}): NodeTree {
     const props: Props = {
-      spans: this.spans(least, most),
+      words: said(this.spans(least, most)),
       fontFamily: this.one(FAMILIES),
       fontSize: size,
       fontWeight: this.one([300, 400, 400, 500, 700]),
@@ -147,7 +148,7 @@ class Designer {
     return this.node('button', {
       ...this.look(),
       rotate: 0,
-      spans: [{ text: this.words(1, 3) }],
+      words: said(this.words(1, 3)),
       fontSize: this.one([14, 15, 16]),
       fontWeight: this.one([500, 600, 700]),
       color: this.one(INKS),

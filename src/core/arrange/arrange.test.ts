@@ -3,6 +3,7 @@ import { Document } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import { applyAll } from '../edits/apply'
 import { starterProject } from '../shelf/starter'
+import { said } from '../words/words'
 import { copyBlocks, readBlocks } from './clipboard'
 import { duplicateEdits, mayHold, stepEdits } from './order'
 import { unwrapEdits, wrapEdits } from './wrap'
@@ -12,7 +13,7 @@ const text = (id: string, order: string, props: NodeTree['props'] = {}): NodeTre
   kind: 'text',
   name: id,
   order,
-  props: { spans: [{ text: id }], ...props },
+  props: { words: said(id), ...props },
 })
 
 function sample() {

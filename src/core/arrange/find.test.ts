@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { oneFill } from '../properties/items'
+import { said } from '../words/words'
 import { blocksAlike, findBlocks } from './find'
 import { box, exactly, lay } from './test-page'
 
 const text = (id: string, words: string, fontSize = 16) => ({
-  ...box(id, { fontSize, spans: [{ text: words.slice(0, 3) }, { text: words.slice(3) }] }),
+  ...box(id, { fontSize, words: said([{ text: words.slice(0, 3), weight: 700 }, { text: words.slice(3) }]) }),
   kind: 'text' as const,
 })
 const page = () =>

@@ -3,6 +3,7 @@
 import type { Document, Node, Page } from '../document/document'
 import { resolve } from '../document/resolve'
 import { shownItems } from '../properties/items'
+import { plainText } from '../words/words'
 
 export type Found = { page: Page; node: Node; words: string }
 
@@ -13,7 +14,7 @@ export function findBlocks(doc: Document, text: string): Found[] {
   return doc.allPages().flatMap((page) =>
     [...doc.walk(page.id)].flatMap((node) => {
       if (node.kind === 'page') return []
-      const words = (node.props.spans ?? []).map((span) => span.text).join('')
+      const words = plainText(node.props.words)
       const hit = node.name.toLowerCase().includes(wanted) || words.toLowerCase().includes(wanted)
       return hit ? [{ page, node, words }] : []
     }),

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { allCorners, oneFill } from '../properties/items'
 import { LOOK_PARTS } from '../properties/property'
+import { said } from '../words/words'
 import { alignEdits, distributeEdits, gapEdits, sameSizeEdits, stackEdits, swapEdits } from './align'
 import { budgetEdits, budgetOf, endOfPage, readBudget } from './budget'
 import { distances } from './gauge'
@@ -312,7 +313,7 @@ describe('looks', () => {
   test('only the chosen parts go over, type only onto words, and what is not set is put back', () => {
     const { doc } = lay({ flow: 'row' }, [
       box('a', { ...exactly(10, 10), fills: oneFill('#112233'), ...allCorners(4), paddingTop: 8 }),
-      { ...box('w', { spans: [{ text: 'w' }], fontSize: 20 }), kind: 'text' },
+      { ...box('w', { words: said('w'), fontSize: 20 }), kind: 'text' },
     ])
     const look = lookOf(doc.node('a').props)
     expect(lookFor(look, doc.node('w'), new Set(['fill'] as const))).toEqual({

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { starterProject } from '../shelf/starter'
+import { said } from '../words/words'
 import { Document } from './document'
 import { FormatError, openProject } from './open'
 import type { NodeTree, ProjectFile } from './schema'
@@ -96,10 +97,10 @@ describe('opening a file', () => {
   test('a 50 MB string', () => {
     const message = changed((file) => {
       file.pages[0].sections[0].children = [
-        { ...box('t'), kind: 'text', props: { spans: [{ text: 'x'.repeat(50_000_000) }] } },
+        { ...box('t'), kind: 'text', props: { words: said('x'.repeat(50_000_000)) } },
       ]
     })
-    expect(message).toMatch(/spans\[0\]\.text: expected .*1,000,000/)
+    expect(message).toMatch(/words\[0\]\.content\[0\]\.text: expected .*1,000,000/)
     expect(message.length).toBeLessThan(300)
   })
   test('200 levels of nesting', () => {

@@ -133,7 +133,7 @@ test('the JSON Schema names every part of the format', () => {
     $defs: { node: { properties: { props: { properties: object }; children: unknown } } }
   }
   expect(Object.keys(schema.$defs.node.properties.props.properties)).toEqual(
-    expect.arrayContaining(['flow', 'rowGap', 'width', 'pinLeft', 'spans']),
+    expect.arrayContaining(['flow', 'rowGap', 'width', 'pinLeft', 'words']),
   )
   expect(schema.$defs.node.properties.children).toEqual({ type: 'array', items: { $ref: '#/$defs/node' } })
 })

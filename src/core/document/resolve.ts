@@ -12,6 +12,7 @@ import {
   type Resolved,
 } from '../properties/table'
 import type { Size } from '../properties/values'
+import { type Mark, withMarks } from '../words/words'
 import type { Document, Node } from './document'
 import type { Tokens } from './tokens'
 
@@ -75,6 +76,13 @@ function withColors(tokens: Tokens, value: unknown, none: string | undefined): u
   )
 }
 
+/** A colour of words by its digits; one that refers to nothing is none. */
+function colored(tokens: Tokens, mark: Mark): Mark | undefined {
+  if (mark.type !== 'color' || !mark.attrs.value.startsWith('{')) return mark
+  const value = colorIn(tokens, mark.attrs.value)
+  return value === undefined ? undefined : { type: 'color', attrs: { value } }
+}
+
 /** Whether any colour in a value is a reference: mostly none is. */
 const refers = (value: unknown): boolean =>
   typeof value === 'object' && value !== null
@@ -108,9 +116,7 @@ export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
       // A line without a colour has that of the words; an item of a list that refers to nothing is not seen.
       out[key] = withColors(tokens, value, LISTS.includes(key as PropKey) ? '#00000000' : undefined)
   }
-  if (set.spans?.some((span) => span.color?.startsWith('{'))) {
-    out.spans = set.spans.map((span) => ({ ...span, color: colorIn(tokens, span.color) }))
-  }
+  if (set.words) out.words = withMarks(set.words, (mark) => colored(tokens, mark))
   if (set.width) out.width = sizeIn(tokens, set.width)
   if (set.height) out.height = sizeIn(tokens, set.height)
   return out as Resolved

@@ -1,15 +1,20 @@
 /** The links of blocks. */
+
 import type { Props } from '../properties/table'
+import { withMarks } from '../words/words'
 import type { NodeTree } from './schema'
 
 function propsWith(props: Props, change: (link: string) => string): Props {
-  const { link, spans } = props
-  if (link === undefined && !spans?.some((span) => span.link !== undefined)) return props
+  const { link, words } = props
+  const said =
+    words &&
+    withMarks(words, (mark) =>
+      mark.type === 'link' ? { type: 'link', attrs: { value: change(mark.attrs.value) } } : mark,
+    )
+  if (link === undefined && said === words) return props
   const next = { ...props }
   if (link !== undefined) next.link = change(link)
-  if (spans) {
-    next.spans = spans.map((span) => (span.link === undefined ? span : { ...span, link: change(span.link) }))
-  }
+  if (said) next.words = said
   return next
 }
 

@@ -1,4 +1,5 @@
 /** Pages that stand on templates: what they show, and that it is kept up to date. */
+
 import fc from 'fast-check'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { Document } from '../document/document'
@@ -11,6 +12,7 @@ import { loadFonts } from '../samples/fonts'
 import { starterProject } from '../shelf/starter'
 import type { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
+import { said } from '../words/words'
 import { instanceKey } from './instances'
 import { letGo, likelyShared, standOn, templateFrom } from './template'
 
@@ -24,7 +26,7 @@ const words = (id: string, text: string, order = 'a0'): NodeTree => ({
   kind: 'text',
   name: id,
   order,
-  props: { spans: [{ text }] },
+  props: { words: said(text) },
 })
 const band = (
   id: string,
@@ -110,15 +112,15 @@ describe('a template', () => {
   test('is shown on every page that stands on it, around what is theirs', () => {
     const { doc } = templated()
     expect(texts(lay(doc, 'shop'))).toEqual(['Hollow Oak', 'All seed', 'Open Saturdays'])
-    applyEdit(doc, { op: 'set', node: 'logo', props: { spans: [{ text: 'Old Oak' }] } })
+    applyEdit(doc, { op: 'set', node: 'logo', props: { words: said('Old Oak') } })
     expect(texts(lay(doc, 'shop'))[0]).toBe('Old Oak')
     expect(texts(lay(doc, 'home'))[0]).toBe('Old Oak')
   })
 
   test('a page changes what it shows of it, for all views or one, and puts it back', () => {
     const { doc } = templated()
-    applyEdit(doc, { op: 'set', node: 'logo', view: 'mobile', props: { spans: [{ text: 'H.O.' }] } })
-    const inverse = applyEdit(doc, change({ spans: [{ text: 'The shop' }] }))
+    applyEdit(doc, { op: 'set', node: 'logo', view: 'mobile', props: { words: said('H.O.') } })
+    const inverse = applyEdit(doc, change({ words: said('The shop') }))
     expect(texts(lay(doc, 'shop'))[0]).toBe('The shop')
     // What was said for a view alone is changed with it.
     expect(texts(lay(doc, 'shop', 'mobile'))[0]).toBe('The shop')
@@ -155,13 +157,13 @@ describe('a template', () => {
   test('what a page shows otherwise counts as used: its views, tokens and pictures', () => {
     const { doc } = templated()
     const refused = (edit: Edit, reason: RegExp) => expect(() => applyEdit(doc, edit)).toThrow(reason)
-    applyEdit(doc, change({ spans: [{ text: 'x', color: '{color.gold}' }] }, 'mobile'))
+    applyEdit(doc, change({ words: said([{ text: 'x', color: '{color.gold}' }]) }, 'mobile'))
     refused({ op: 'token', name: 'color.gold', token: null }, /still used by “Shop”/)
     refused(
       { op: 'views', change: { mobile: null } },
       /“Shop” still shows its template otherwise on “Mobile”/,
     )
-    applyEdit(doc, change({ spans: null }, 'mobile'))
+    applyEdit(doc, change({ words: null }, 'mobile'))
     expect(() => applyEdit(doc, { op: 'views', change: { mobile: null } })).not.toThrow()
   })
 
@@ -179,7 +181,7 @@ describe('a template', () => {
 
   test('lets go: what was shown becomes the page’s own, as it looked', () => {
     const { doc } = templated()
-    run(doc, [{ op: 'change', page: 'shop', node: 'logo', props: { spans: [{ text: 'The shop' }] } }])
+    run(doc, [{ op: 'change', page: 'shop', node: 'logo', props: { words: said('The shop') } }])
     const before = shown(lay(doc, 'shop')).map(([, ...rest]) => rest)
     run(doc, letGo(doc, 'shop', makeId))
     expect(shown(lay(doc, 'shop')).map(([, ...rest]) => rest)).toEqual(before)
@@ -211,7 +213,7 @@ test('kept layouts of pages on templates are those from scratch, after any edits
   const node = fc.constantFrom('logo', 'small', 'title', 'rows', 'head', 'foot')
   const template = fc.constantFrom('shop', 'home')
   const step = fc.oneof(
-    fc.tuple(node, text).map(([id, text]) => ({ op: 'set', node: id, props: { spans: [{ text }] } })),
+    fc.tuple(node, text).map(([id, text]) => ({ op: 'set', node: id, props: { words: said(text) } })),
     fc.tuple(node, fc.boolean()).map(([id, hidden]) => ({ op: 'set', node: id, props: { hidden } })),
     fc.tuple(node, fc.nat(60)).map(([id, paddingTop]) => ({ op: 'set', node: id, props: { paddingTop } })),
     fc
@@ -221,7 +223,7 @@ test('kept layouts of pages on templates are those from scratch, after any edits
         page,
         node: id,
         ...(view ? { view } : {}),
-        props: { spans: text === null ? null : [{ text }] },
+        props: { words: text === null ? null : said(text) },
       })),
     fc
       .tuple(template, node, fc.constantFrom(true, null))

@@ -1,4 +1,5 @@
 /** What differs from view to view in the handoff, and what refers to tokens. */
+
 import { describe, expect, test } from 'vitest'
 import { Document } from '../document/document'
 import type { NodeTree, ProjectFile } from '../document/schema'
@@ -6,6 +7,7 @@ import { applyEdit } from '../edits/apply'
 import { EditError } from '../edits/edit'
 import type { Props } from '../properties/table'
 import { starterProject } from '../shelf/starter'
+import { said } from '../words/words'
 import { buildSite } from './site'
 
 function handedOff(block: Partial<NodeTree>, change: (file: ProjectFile) => void = () => undefined) {
@@ -32,8 +34,8 @@ function rules(css: string, name: string): [string, string] {
 describe('content that differs per view', () => {
   test('other words are an element each, one of them shown', () => {
     const { html, css } = handedOff({
-      props: { spans: [{ text: 'Borrow a packet of seed' }] },
-      overrides: { mobile: { spans: [{ text: 'Borrow seed' }], fontSize: 14 } },
+      props: { words: said('Borrow a packet of seed') },
+      overrides: { mobile: { words: said('Borrow seed'), fontSize: 14 } },
     })
     expect(html).toMatch(
       /<p class="block">Borrow a packet of seed<\/p>\s*<p class="block-2">Borrow seed<\/p>/,
@@ -101,7 +103,7 @@ describe('tokens', () => {
   test('one that is used is not taken away, also when only a span or a view uses it', () => {
     for (const block of [
       { props: { color: '{color.ink}' } },
-      { props: { spans: [{ text: 'x', color: '{color.ink}' }] } },
+      { props: { words: said([{ text: 'x', color: '{color.ink}' }]) } },
       { overrides: { mobile: { color: '{color.ink}' } } },
     ] satisfies Partial<NodeTree>[]) {
       const { doc } = handedOff(block)
@@ -117,17 +119,15 @@ describe('tokens', () => {
 
 describe('look', () => {
   test('a link within a text can be told from it, one that is the whole text is as designed', () => {
-    const spans = [{ text: 'Ask ' }, { text: 'the desk', link: '#desk' }]
-    const { html, css } = handedOff({ props: { spans } })
+    const words = said([{ text: 'Ask ' }, { text: 'the desk', link: '#desk' }])
+    const { html, css } = handedOff({ props: { words } })
     expect(html).toContain('Ask <a class="link" href="#desk">the desk</a>')
     expect(css).toContain('.link {\n  text-decoration: underline;\n}')
     const inked = handedOff({
-      props: { spans: [{ text: 'desk', link: '#desk', color: '#aa0000', weight: 700 }] },
+      props: { words: said([{ text: 'desk', link: '#desk', color: '#aa0000', weight: 700 }]) },
     })
-    expect(inked.html).toContain(
-      '<a class="link ink-aa0000" href="#desk"><strong class="weight-700">desk</strong></a>',
-    )
-    const whole = handedOff({ props: { spans, tag: 'a', link: '#desk' } })
+    expect(inked.html).toContain('<a class="link ink-aa0000" href="#desk"><strong>desk</strong></a>')
+    const whole = handedOff({ props: { words, tag: 'a', link: '#desk' } })
     expect(whole.html).not.toContain('class="link"')
   })
   test('a border without a colour has that of the words: CSS says so by itself', () => {

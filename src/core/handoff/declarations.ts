@@ -10,6 +10,7 @@ import { num, percent, px, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
 import type { PropKey, Props, Resolved } from '../properties/table'
 import type { Pin, Size } from '../properties/values'
+import { holdsParagraphs, isOneParagraph } from '../words/parts'
 import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { type Writing, writingFor } from './written'
@@ -127,6 +128,15 @@ function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted:
     if (resolved.alignContent !== 'stretch') writer.set('align-content', resolved.alignContent!)
   }
   if (node.kind === 'button') writer.set('align-content', 'center')
+  if (
+    node.kind === 'text' &&
+    holdsParagraphs(node.kind, resolved.tag) &&
+    !isOneParagraph(resolved.words ?? [])
+  ) {
+    writer.set('display', 'flex')
+    writer.set('flex-direction', 'column')
+    if (resolved.paragraphGap) writer.set('row-gap', `${num(resolved.paragraphGap)}em`)
+  }
 }
 
 function writeBox(writer: Writer, node: Node) {

@@ -8,6 +8,7 @@ import type { Props } from '../properties/table'
 import { loadFonts } from '../samples/fonts'
 import { starterProject, viewFor } from '../shelf/starter'
 import { ParagraphCache } from '../text/paragraph-cache'
+import { said } from '../words/words'
 import { ClassNames, customProperty, pageFileName, rootOf, slug } from './names'
 import { buildSite } from './site'
 import { pageSvg } from './svg/page'
@@ -19,7 +20,7 @@ const text = (words: string, props: Props = {}, more: Partial<NodeTree> = {}): N
   kind: 'text',
   name: 'Words',
   order: `a${String(count).padStart(4, '0')}`,
-  props: { spans: [{ text: words }], ...props },
+  props: { words: said(words), ...props },
   ...more,
 })
 
@@ -108,19 +109,19 @@ describe('HTML', () => {
     const { html, css } = site(
       project([
         text('', {
-          spans: [
+          words: said([
             { text: 'plain ' },
             { text: 'bold', weight: 700 },
             { text: '\nslanted', italic: true },
             { text: ' ink', color: '#aa0000' },
-          ],
+          ]),
         }),
       ]),
     )
     expect(html).toContain(
-      'plain <strong class="weight-700">bold</strong><em><br>slanted</em><span class="ink-aa0000"> ink</span>',
+      'plain <strong>bold</strong><br><em>slanted</em><span class="ink-aa0000"> ink</span>',
     )
-    expect(rule(css, '.weight-700')).toContain('font-weight: 700')
+    expect(rule(css, 'strong')).toContain('font-weight: 700')
   })
   test('links to pages are relative, a button without a link is a button', () => {
     const doc = project(

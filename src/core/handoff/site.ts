@@ -8,12 +8,13 @@ import { px } from '../properties/css-text'
 import { isText, TAGS } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
-import type { Span } from '../properties/values'
-import { collapseSpaces } from '../text/spans'
+import { holdsParagraphs, isOneParagraph } from '../words/parts'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
 import { pageFileName, rootOf, slug } from './names'
-import { isReordered, LINK_CLASS, ORDERED_CLASS, spanClasses, styleSite } from './stylesheet'
+import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
+import { wordsHtml } from './words'
+import { writingFor } from './written'
 
 export type SiteFiles = {
   /** Text files by path. */
@@ -155,32 +156,22 @@ class PageWriter {
     let extra = ''
     if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
     if (tag === 'button') extra = ' type="button"'
+    const flowing = holdsParagraphs(node.kind, props.tag)
+    const context = {
+      write: writingFor(this.doc.tokenTable),
+      ownLinks: hasOwnLinks(node),
+      address: (link: string) => this.link(link),
+    }
     versionsOf(this.doc, node).forEach((version, i) => {
-      const words = this.spans(version?.spans ?? props.spans ?? [], !hasOwnLinks(node))
-      this.lines.push(`${pad}<${tag}${this.attributes(node, i)}${extra}>${words}</${tag}>`)
+      const words = version?.words ?? props.words
+      const lines = words ? wordsHtml(words, flowing, context) : ['']
+      const isOne = !words || !flowing || isOneParagraph(words)
+      // Paragraphs lie in no paragraph.
+      const own = tag === 'p' && !isOne ? 'div' : tag
+      const open = `<${own}${this.attributes(node, i)}${extra}>`
+      if (isOne) this.lines.push(`${pad}${open}${lines[0]}</${own}>`)
+      else this.lines.push(`${pad}${open}`, ...lines.map((line) => `${pad}  ${line}`), `${pad}</${own}>`)
     })
-  }
-
-  private spans(spans: readonly Span[], insideLink: boolean): string {
-    // As the core has them: an element left empty would still count for its line's height.
-    return collapseSpaces(spans)
-      .filter((span) => span.text !== '')
-      .map((span) => {
-        const words = htmlText(span.text).replaceAll('\n', '<br>')
-        const linked = span.link !== undefined && !insideLink
-        // A link's line is in the ink and the size of the link.
-        const outer = linked ? spanClasses({ color: span.color, size: span.size }) : []
-        const classes = spanClasses(span).filter((each) => !outer.includes(each))
-        const attribute = classes.length > 0 ? ` class="${classes.join(' ')}"` : ''
-        let html = words
-        if (span.italic) html = `<em${attribute}>${words}</em>`
-        else if (span.weight !== undefined && span.weight >= 600)
-          html = `<strong${attribute}>${words}</strong>`
-        else if (attribute) html = `<span${attribute}>${words}</span>`
-        if (!linked) return html
-        return `<a class="${[LINK_CLASS, ...outer].join(' ')}" href="${this.link(span.link!)}">${html}</a>`
-      })
-      .join('')
   }
 }
 

@@ -9,15 +9,15 @@ import { hasOwnLinks } from '../paint/lines'
 import { num, px, unit } from '../properties/css-text'
 import type { Declarations } from '../properties/declarations'
 import { isText } from '../properties/kinds'
-import type { Span } from '../properties/values'
-import { declaredOrder, type FontFile, filesNeeded, fontFile } from '../text/fonts'
-import { transformCase } from '../text/spans'
+import { declaredOrder, type FontFile, fontFile } from '../text/fonts'
+import { filesForWords } from '../text/needed'
 import { fontStack, INITIAL } from './css'
 import { columnsOf, declarationsOf, type Place } from './declarations'
 import { cssColor, cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
 import { versionsOf } from './versions'
+import { LINK_CLASS, rulesForWords } from './words'
 import { writingFor } from './written'
 
 export type StyledSite = {
@@ -86,27 +86,10 @@ function cascadeOf(views: readonly View[], declared: readonly Declarations[]): O
   return { base, changes }
 }
 
-const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
-
-const sizeClass = (size: number) => `size-${num(size * 100).replace('.', '-')}`
-
 /** Class of a page's body whose sections stand in another order in some view. */
 export const ORDERED_CLASS = 'ordered'
 export const isReordered = (instances: Instances) =>
   areReordered(instances.node(instances.page).children.map((id) => instances.node(id)))
-
-/** Class of links within a text: they can be told from what is around them. */
-export const LINK_CLASS = 'link'
-
-/** Classes that spans of a different weight, size or colour wear. */
-export function spanClasses(span: Omit<Span, 'text'>): string[] {
-  const classes: string[] = []
-  if (span.weight !== undefined) classes.push(`weight-${num(span.weight)}`)
-  if (span.size !== undefined) classes.push(sizeClass(span.size))
-  if (span.italic === false) classes.push('upright')
-  if (span.color) classes.push(inkClass(span.color))
-  return classes
-}
 
 export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
   const names = new ClassNames([LINK_CLASS, ORDERED_CLASS])
@@ -114,14 +97,15 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
   const rules = new Map<string, Rule>()
   const fontIds = new Set<string>()
   const assets = new Set<string>()
-  const spans = new Map<string, string>()
+  /** Of words, by selector. */
+  const marks = new Map<string, string>()
   const shown = pages.map((page) => new Instances(doc, page.id))
   for (const instances of shown) {
     const byView = doc.views.map((view) => {
       const own = new Map<string, Declarations>()
       eachBlock(doc, instances, view.id, (node, declarations) => {
         own.set(node.id, declarations)
-        collect(doc, node, view, fontIds, assets, spans)
+        collect(doc, node, view, fontIds, assets, marks)
       })
       return own
     })
@@ -152,7 +136,7 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
       .map((rule) => ruleText(`.${rule.className}`, rule.base))
       .filter(Boolean)
       .join('\n\n'),
-    [...spans].map(([name, declaration]) => `.${name} {\n  ${declaration};\n}`).join('\n\n'),
+    [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
     ...doc.views.slice(1).map((view) => mediaText(view, [...rules.values()])),
   ]
   if (shown.some(isReordered))
@@ -168,29 +152,16 @@ function collect(
   view: View,
   fontIds: Set<string>,
   assets: Set<string>,
-  spans: Map<string, string>,
+  marks: Map<string, string>,
 ) {
   if (!isText(node.kind)) {
     const raw = cascaded(doc, node, view.id)
     if (raw.asset) assets.add(raw.asset)
     return
   }
-  const resolved = resolve(doc, node, view.id)
-  const raw = cascaded(doc, node, view.id)
-  raw.spans?.forEach((span) => {
-    filesNeeded(
-      resolved.fontFamily,
-      span.italic ?? resolved.italic!,
-      transformCase(span.text, resolved.textCase),
-      fontIds,
-    )
-    if (span.weight !== undefined) spans.set(`weight-${num(span.weight)}`, `font-weight: ${num(span.weight)}`)
-    if (span.italic === false) spans.set('upright', 'font-style: normal')
-    if (span.size !== undefined) spans.set(sizeClass(span.size), `font-size: ${num(span.size)}em`)
-    if (span.link !== undefined && hasOwnLinks(node)) spans.set(LINK_CLASS, 'text-decoration: underline')
-    const ink = span.color && writingFor(doc.tokenTable).color(span.color)
-    if (span.color && ink) spans.set(inkClass(span.color), `color: ${ink}`)
-  })
+  const { words } = cascaded(doc, node, view.id)
+  filesForWords(resolve(doc, node, view.id), words, fontIds)
+  rulesForWords(words, hasOwnLinks(node), writingFor(doc.tokenTable), marks)
 }
 
 function fontFace(file: FontFile, path: string): string {

@@ -2,26 +2,28 @@
 import type { Document, Node } from '../document/document'
 import { cascaded } from '../document/resolve'
 import { isText } from '../properties/kinds'
-import type { Span } from '../properties/values'
+import { said, type Words } from '../words/words'
 
 /** What a text says in some of the views: an element of its own, hidden in the others. */
-export type Version = { spans: readonly Span[]; views: ReadonlySet<string> }
+export type Version = { words: Words; views: ReadonlySet<string> }
 
 const ONE: readonly [undefined] = [undefined]
 
+const NONE = said('')
+
 /** Whether anything of a block's content is said for a view alone. */
-const differs = (node: Node, key: 'spans' | 'asset') =>
+const differs = (node: Node, key: 'words' | 'asset') =>
   Object.values(node.overrides).some((props) => props[key] !== undefined)
 
 /** The versions of a text, that of the widest view first; [undefined] for a block that is the same everywhere. */
 export function versionsOf(doc: Document, node: Node): readonly (Version | undefined)[] {
-  if (!isText(node.kind) || !differs(node, 'spans')) return ONE
-  const versions = new Map<string, { spans: readonly Span[]; views: Set<string> }>()
+  if (!isText(node.kind) || !differs(node, 'words')) return ONE
+  const versions = new Map<string, { words: Words; views: Set<string> }>()
   for (const { id } of doc.views) {
-    const spans = cascaded(doc, node, id).spans ?? []
-    const words = JSON.stringify(spans)
-    const version = versions.get(words) ?? { spans, views: new Set<string>() }
-    versions.set(words, version)
+    const words = cascaded(doc, node, id).words ?? NONE
+    const key = JSON.stringify(words)
+    const version = versions.get(key) ?? { words, views: new Set<string>() }
+    versions.set(key, version)
     version.views.add(id)
   }
   return versions.size === 1 ? ONE : [...versions.values()]

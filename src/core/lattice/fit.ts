@@ -32,11 +32,8 @@ export function misfits(doc: Document, viewId: string, paragraphs: ParagraphCach
         if (last > columns) add('span', `stands on column ${last} of ${columns}`)
       }
       const room = box.width - box.padX
-      if (box.paragraph && box.paragraph.minContent > room + 0.5)
-        add(
-          'words',
-          `its longest word needs ${Math.ceil(box.paragraph.minContent)} px of ${Math.round(room)}`,
-        )
+      if (box.typeset && box.typeset.minContent > room + 0.5)
+        add('words', `its longest word needs ${Math.ceil(box.typeset.minContent)} px of ${Math.round(room)}`)
       const rect = layout.rect(box.id)!
       if (box.pins === null && rect.x + rect.width > view.width + 0.5 && box.parent === layout.root)
         add('page', 'sticks out of the page')

@@ -4,7 +4,7 @@ import { Align, Flow, type LayoutBox, Sizing } from './box'
 /** How far a text's lines stand below its content edge, px: a button's label is centred in its height. */
 export function textOffset(box: LayoutBox, width: number, height: number): number {
   if (box.node.kind !== 'button') return 0
-  return Math.max(0, (height - box.padY - box.paragraph!.height(Math.max(0, width - box.padX))) / 2)
+  return Math.max(0, (height - box.padY - box.typeset!.height(Math.max(0, width - box.padX))) / 2)
 }
 
 /**
@@ -20,12 +20,12 @@ export const sharesBaseline = (item: LayoutBox) =>
 function ownBaseline(box: LayoutBox): number {
   switch (box.flow) {
     case Flow.Text: {
-      if (box.paragraph!.text === '') return Number.NaN
+      if (box.typeset!.isEmpty) return Number.NaN
       return (
         box.borT +
         box.padT +
         textOffset(box, box.lastW, box.lastResult) +
-        box.paragraph!.firstBaseline(Math.max(0, box.lastW - box.padX))
+        box.typeset!.firstBaseline(Math.max(0, box.lastW - box.padX))
       )
     }
     case Flow.Row: {

@@ -12,6 +12,7 @@ import { loadFonts } from '../samples/fonts'
 import { fuzz } from '../samples/fuzz'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
+import { said } from '../words/words'
 import { PageLayout } from './page'
 
 describe('bounded', () => {
@@ -62,17 +63,17 @@ describe('bounded', () => {
     let deep = bar(20_000)
     for (let i = 0; i < MAX_DEPTH - 3; i++) deep = block(`deep${i}`, {}, [deep])
     const long: NodeTree = {
-      ...block('long', { spans: [{ text: 'seed leaf '.repeat(100_000) }] }),
+      ...block('long', { words: said('seed leaf '.repeat(100_000)) }),
       kind: 'text',
     }
     const word: NodeTree = {
-      ...block('word', { spans: [{ text: 'seedleaf'.repeat(125_000) }], overflowWrap: 'anywhere' }),
+      ...block('word', { words: said('seedleaf'.repeat(125_000)), overflowWrap: 'anywhere' }),
       kind: 'text',
     }
     const layout = lay([wide, deep, long, word])
     expect(layout.rect('wide-row')!.height).toBe(10)
-    expect(layout.lines('word').length).toBeGreaterThan(3000)
-    expect(layout.lines('long').length).toBeGreaterThan(3000)
+    expect(layout.lineTexts('word').length).toBeGreaterThan(3000)
+    expect(layout.lineTexts('long').length).toBeGreaterThan(3000)
     expect(allFinite(layout)).toBe(true)
   })
 

@@ -2,7 +2,7 @@
 import type { Node } from '../document/document'
 import type { UsedLattice } from '../lattice/used'
 import type { Resolved } from '../properties/table'
-import type { Paragraph } from '../text/paragraph'
+import type { Typeset } from '../text/typeset'
 import { declareFields, numbers, type PackedField, type Place, takeOffset, whole } from './packed'
 
 export enum Flow {
@@ -122,7 +122,7 @@ export class LayoutBox implements Place {
   uncommon: Uncommon = COMMON
   /** What the block is in this view, or what can tell. */
   private source: Resolved | ((node: Node) => Resolved) | null = null
-  paragraph: Paragraph | null = null
+  typeset: Typeset | null = null
   /** Of its parent's lattice, as a nested lattice sees them. */
   tracks: Tracks | null = null
   /** A lattice's row heights, px. */

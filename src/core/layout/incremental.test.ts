@@ -24,6 +24,8 @@ const snapshot = (layout: PageLayout) =>
 /** An edit chosen by a number. Most are allowed; a refused one changes nothing. */
 function change(file: ProjectFile, doc: Document, seed: number): Edit {
   const all = [...doc.nodes.values()].filter((each) => each.kind !== 'page')
+  // What came before may have taken everything away.
+  if (all.length === 0) throw new EditError('nothing is left')
   const one = all[seed % all.length]
   const other = all[(seed * 7 + 3) % all.length]
   const pool: Edit[] = [

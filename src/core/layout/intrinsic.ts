@@ -89,7 +89,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
   let size = pad
   switch (box.flow) {
     case Flow.Text:
-      size = (max ? box.paragraph!.maxContent : box.paragraph!.minContent) + pad
+      size = (max ? box.typeset!.maxContent : box.typeset!.minContent) + pad
       break
     case Flow.Picture:
       size = pictureContent(box, height)

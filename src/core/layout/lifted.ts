@@ -38,7 +38,7 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     })
     const down = axis(false, above, below, pins.centerY, blockH, fills, () => {
       if (!Number.isNaN(known)) return known
-      const shaped = item.ratio > 0 && item.kids.length === 0 && !item.paragraph
+      const shaped = item.ratio > 0 && item.kids.length === 0 && !item.typeset
       if (!shaped) return layoutBox(item, across.size, Number.NaN, false)
       return Math.max(item.padY, clamp(ratioHeight(item, across.size), item.minH, item.maxH))
     })

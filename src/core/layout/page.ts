@@ -7,8 +7,10 @@ import { type UsedLattice, usedLattice } from '../lattice/used'
 import { isText } from '../properties/kinds'
 import type { Props } from '../properties/table'
 import { differInPaintOnly } from '../properties/table'
-import { type Line, shownText } from '../text/paragraph'
+import { shownText } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
+import type { SetAt } from '../text/typeset'
+import { holdsParagraphs } from '../words/parts'
 import { layoutBox } from './algorithms'
 import { LayoutBox, NO_BOXES } from './box'
 import { BoxTable } from './box-table'
@@ -175,7 +177,8 @@ export class PageLayout {
       if (box.followsWindow) this.followers.add(box)
       else this.followers.delete(box)
       box.resolveWith(this.resolve)
-      if (isText(node.kind)) box.paragraph = this.paragraphs.get(box.resolved)
+      if (isText(node.kind))
+        box.typeset = this.paragraphs.get(box.resolved, holdsParagraphs(node.kind, box.resolved.tag))
       if (!repaint) box.invalidate()
       placeChanged ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
       regroup ||= flow !== box.flow
@@ -265,15 +268,16 @@ export class PageLayout {
     return rect
   }
 
-  /** A text's lines; empty for anything else. */
-  lines(id: string): Line[] {
+  /** A text's paragraphs with their lines; empty for anything else. */
+  placed(id: string): SetAt[] {
     const box = this.boxes.get(id)
-    return box?.paragraph ? box.paragraph.lines(Math.max(0, box.width - box.padX)) : []
+    return box?.typeset ? box.typeset.placed(Math.max(0, box.width - box.padX)) : []
   }
 
   lineTexts(id: string): string[] {
-    const text = this.boxes.get(id)?.paragraph?.text ?? ''
-    return this.lines(id).map((line) => shownText(text, line))
+    return this.placed(id).flatMap(({ paragraph, lines }) =>
+      lines.map((line) => shownText(paragraph.text, line)),
+    )
   }
 
   /** Every visible block, parents first. */

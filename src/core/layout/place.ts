@@ -75,7 +75,7 @@ function layoutContent(box: LayoutBox, width: number, height: number, definite: 
   switch (box.flow) {
     case Flow.Text: {
       if (!auto) return height
-      return limit(box, box.paragraph!.height(Math.max(0, width - box.padX)) + box.padY)
+      return limit(box, box.typeset!.height(Math.max(0, width - box.padX)) + box.padY)
     }
     case Flow.Picture:
       return auto ? limit(box, ratioHeight(box, width) || box.padY) : height

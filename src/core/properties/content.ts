@@ -1,18 +1,20 @@
 /** What a block says, shows and leads to, and the element that it is. */
 import * as v from 'valibot'
+import { WordsSchema } from '../words/words'
 import { percent } from './css-text'
 import { TAGS } from './kinds'
 import { property, WORDS } from './property'
-import { IdSchema, LinkSchema, SpanSchema, share } from './values'
+import { IdSchema, LinkSchema, share } from './values'
 
 const picture = { perView: 'style', changes: 'paint', kinds: ['picture'] } as const
 const once = { perView: 'never', changes: 'paint' } as const
 
 export const CONTENT = {
-  spans: property({
+  /** ProseMirror's JSON: the content of a document. */
+  words: property({
     perView: 'content',
     changes: 'size',
-    schema: v.pipe(v.array(SpanSchema), v.maxLength(5000)),
+    schema: WordsSchema,
     words: 'words',
     kinds: WORDS,
   }),

@@ -1,7 +1,9 @@
 /**
  * Looks as they were written before fills and shadows were lists, borders values of their own by side, and corners four: files up
- * to version 2, snapshots and logs of that time.
+ * to version 2, snapshots and logs of that time. Words were a list of spans.
  */
+
+import { type Span, said } from '../words/words'
 import type { Fill, Shadow } from './items'
 import type { Border } from './look'
 import type { Props } from './table'
@@ -10,7 +12,7 @@ type Old = Record<string, unknown>
 
 const SIDES = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
 const CORNERS = ['radiusTopLeft', 'radiusTopRight', 'radiusBottomRight', 'radiusBottomLeft'] as const
-const GONE = new Set(['fill', 'gradient', 'borderColor', 'borderStyle', 'radius', 'shadow'])
+const GONE = new Set(['fill', 'gradient', 'borderColor', 'borderStyle', 'radius', 'shadow', 'spans'])
 
 const isOld = (props: Old) =>
   Object.keys(props).some((key) => GONE.has(key)) || SIDES.some((side) => typeof props[side] === 'number')
@@ -30,6 +32,7 @@ function withoutBorders(old: Old): Old {
     if (key === 'fill' || key === 'gradient')
       out.fills = { ...(out.fills as object), [key]: itemOf(key, value) }
     else if (key === 'shadow') out.shadows = { shadow: itemOf(key, value) }
+    else if (key === 'spans') out.words = Array.isArray(value) ? said(value as Span[]) : value
     else if (key === 'radius') for (const corner of CORNERS) out[corner] = value
     else if (key !== 'borderColor' && key !== 'borderStyle' && !SIDES.includes(key as never)) out[key] = value
   }

@@ -1,8 +1,10 @@
 /** Where links may lead, and pages that links name. */
+
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import type { NodeTree } from '../document/schema'
 import { treeWithLinks } from '../document/tree-links'
+import { said } from '../words/words'
 import { linkFrom, linkProblem, linkShown, linkToPage } from './links'
 
 const pages = new Map(
@@ -114,7 +116,7 @@ test('every link of a tree, in overrides and in texts too', () => {
         kind: 'text',
         name: 'T',
         order: 'a0',
-        props: { spans: [{ text: 'x', link: '/' }, { text: 'y' }] },
+        props: { words: said([{ text: 'x', link: '/' }, { text: 'y' }]) },
       },
     ],
   }

@@ -93,7 +93,7 @@ const DEFAULTS = new Map(KINDS.map((kind) => [kind, defaults(kind)]))
 export const defaultsOf = (kind: Kind): Props => DEFAULTS.get(kind)!
 
 /** What a page may change of what it shows of its template. */
-export const CHANGEABLE = ['spans', 'hidden', 'link', 'asset', 'alt'] as const satisfies readonly PropKey[]
+export const CHANGEABLE = ['words', 'hidden', 'link', 'asset', 'alt'] as const satisfies readonly PropKey[]
 export const ChangeSchema = v.strictObject(entriesOf(CHANGEABLE)) as unknown as v.GenericSchema<
   unknown,
   Props

@@ -1,9 +1,24 @@
 /** For tests: looks of today in the words of version 2, to hold what is opened against what was kept. */
+import { lookOf, type Span, type Words } from '../words/words'
 import type { Border } from './look'
 
 const SIDES = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
 
 type Bag = Record<string, unknown>
+
+/** Words of one paragraph as they were: a break belongs to what is before it. */
+function oldSpans([block]: Words): Span[] {
+  const spans: Span[] = []
+  for (const inline of (block.type === 'paragraph' && block.content) || []) {
+    const last = spans.at(-1)
+    const look = inline.type === 'text' ? lookOf(inline.marks) : undefined
+    const text = inline.type === 'text' ? inline.text : '\n'
+    const { text: _, ...before } = last ?? { text: '' }
+    if (last && (!look || JSON.stringify(look) === JSON.stringify(before))) last.text += text
+    else spans.push({ text, ...look })
+  }
+  return spans.length > 0 ? spans : [{ text: '' }]
+}
 
 function oldProps(props: Bag): Bag {
   const { fills, shadows, radiusTopLeft, radiusTopRight, radiusBottomRight, radiusBottomLeft, ...rest } =
@@ -13,6 +28,10 @@ function oldProps(props: Bag): Bag {
   const own = (item: Bag) => {
     const { order, kind, ...value } = item
     return value
+  }
+  if (rest.words) {
+    rest.spans = oldSpans(rest.words as Words)
+    delete rest.words
   }
   if (fill) rest.fill = fill.color
   if (gradient) rest.gradient = own(gradient)

@@ -97,6 +97,14 @@ export const TYPE = {
     initial: 'none',
     css: { name: 'text-decoration', of: unless('textDecoration', 'none') },
   }),
+  /** Between paragraphs, a share of the text's size (em). */
+  paragraphGap: property({
+    ...type,
+    kinds: ['text'],
+    schema: v.pipe(finite, v.minValue(0), v.maxValue(20)),
+    words: 'gap between paragraphs',
+    initial: 0.75,
+  }),
   /** Where a word longer than its line may break. */
   overflowWrap: property({
     ...type,

@@ -74,16 +74,6 @@ export const LineHeightSchema = v.union([
   v.strictObject({ px: positivePx }),
 ])
 
-export const SpanSchema = v.strictObject({
-  text: v.pipe(v.string(), v.maxLength(MAX_TEXT, 'a text of at most 1,000,000 characters')),
-  weight: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(1000))),
-  italic: v.optional(v.boolean()),
-  /** A share of the text's own size (em), so that it follows from view to view. */
-  size: v.optional(v.pipe(finite, v.minValue(0.1), v.maxValue(10))),
-  color: v.optional(ColorSchema),
-  link: v.optional(LinkSchema),
-})
-
 /** A section's own lattice. Lengths px; container null: fluid. */
 export const SectionLatticeSchema = v.strictObject({
   columns: columnCount,
@@ -95,5 +85,4 @@ export const SectionLatticeSchema = v.strictObject({
 export type Size = v.InferOutput<typeof SizeSchema>
 export type Pin = v.InferOutput<typeof PinSchema>
 export type LineHeight = v.InferOutput<typeof LineHeightSchema>
-export type Span = v.InferOutput<typeof SpanSchema>
 export type SectionLattice = v.InferOutput<typeof SectionLatticeSchema>

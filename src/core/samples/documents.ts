@@ -7,9 +7,10 @@ import { FORMAT, VERSION } from '../document/schema'
 import { allBorders } from '../properties/items'
 import type { Props } from '../properties/table'
 import type { SectionLattice, Size } from '../properties/values'
+import { said } from '../words/words'
 import type { Feature } from './features'
 import { standIn } from './stand-in'
-import { spans, type } from './texts'
+import { type, words } from './texts'
 
 const length = (max: number) =>
   fc.oneof(
@@ -146,7 +147,7 @@ function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbit
   if (kind === 'text')
     parts.push(
       fc.constantFrom(14, 18, 32).map((fontSize) => ({ fontSize })),
-      fc.constantFrom('Short.', 'Other words, on this view alone').map((text) => ({ spans: [{ text }] })),
+      fc.constantFrom('Short.', 'Other words, on this view alone').map((text) => ({ words: said(text) })),
     )
   if (kind === 'section')
     return optional(
@@ -201,7 +202,7 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   )
   const options: { weight: number; arbitrary: fc.Arbitrary<Draft> }[] = [{ weight: 3, arbitrary: box }]
   if (features.has('text')) {
-    const text = fc.tuple(type(features), spans(features)).map(([style, own]) => ({ ...style, spans: own }))
+    const text = fc.tuple(type(features), words(features)).map(([style, own]) => ({ ...style, words: own }))
     options.push(
       { weight: 3, arbitrary: common(text, 'text', none) },
       { weight: 1, arbitrary: common(text, 'button', none) },

@@ -8,6 +8,7 @@ export const FEATURES = [
   'lifted',
   'text',
   'spans',
+  'paragraphs',
   'breaks',
   'languages',
   'picture',
@@ -16,6 +17,6 @@ export const FEATURES = [
 ] as const
 export type Feature = (typeof FEATURES)[number]
 
-const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>(['text', 'spans', 'breaks', 'languages'])
+const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>(['text', 'spans', 'paragraphs', 'breaks', 'languages'])
 /** Documents in which nothing is shaped: every box has to be the browser's. */
 export const WITHOUT_TEXT: ReadonlySet<Feature> = new Set(FEATURES.filter((each) => !OF_TEXT.has(each)))

@@ -2,7 +2,7 @@
 
 import fc from 'fast-check'
 import type { Props } from '../properties/table'
-import type { Span } from '../properties/values'
+import { type Item, list, paragraph, type Span, said, type Words } from '../words/words'
 import type { Feature } from './features'
 
 const PLAIN = (
@@ -52,7 +52,7 @@ const clean = <T extends object>(value: T): T =>
 const optional = <T>(value: fc.Arbitrary<T>, weight = 1, skip = 3) =>
   fc.oneof({ weight: skip, arbitrary: fc.constant(undefined) }, { weight, arbitrary: value })
 
-function words(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
+function word(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
   const options = [{ weight: 6, arbitrary: fc.constantFrom(...PLAIN) }]
   if (features.has('breaks'))
     options.push(
@@ -64,7 +64,7 @@ function words(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
 }
 
 const sentence = (features: ReadonlySet<Feature>, most: number) =>
-  fc.array(words(features), { minLength: 1, maxLength: most }).map((list) => list.join(' '))
+  fc.array(word(features), { minLength: 1, maxLength: most }).map((list) => list.join(' '))
 
 /** How a whole text is set. */
 export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
@@ -89,8 +89,8 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
     .map(clean)
 }
 
-/** What a text says. */
-export function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
+/** Stretches of one paragraph. */
+function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
   const some = (most: number) => sentence(features, most)
   const options: { weight: number; arbitrary: fc.Arbitrary<Span[]> }[] = [
     { weight: 4, arbitrary: some(24).map((text) => [{ text }]) },
@@ -113,4 +113,28 @@ export function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
     })
   }
   return fc.oneof(...options)
+}
+
+const item = (text: string): Item => ({ type: 'item', content: [paragraph([{ text }])] })
+
+/** What a text says. */
+export function words(features: ReadonlySet<Feature>): fc.Arbitrary<Words> {
+  const one = spans(features).map(said)
+  if (!features.has('paragraphs')) return one
+  const text = sentence(features, 12)
+  const items = fc.array(text, { minLength: 1, maxLength: 4 })
+  const nested = fc
+    .tuple(items, items)
+    .map(([outer, inner]) => [
+      ...outer.map(item),
+      { ...item('Under it'), content: [...item('Under it').content, list('bullets', inner)] } as Item,
+    ])
+  const block = fc.oneof(
+    spans(features).map(paragraph),
+    fc
+      .tuple(fc.constantFrom('bullets', 'numbers'), fc.oneof(items, nested))
+      .map(([type, own]) => list(type, own)),
+  )
+  const several = fc.array(block, { minLength: 1, maxLength: 4 })
+  return fc.oneof({ weight: 2, arbitrary: one }, { weight: 1, arbitrary: several })
 }

@@ -5,7 +5,7 @@ import type { NodeTree, View } from '../document/schema'
 import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Kind } from '../properties/kinds'
 import type { Props } from '../properties/table'
-import type { Span } from '../properties/values'
+import { type Span, said } from '../words/words'
 
 export type Draft = {
   kind: Kind
@@ -71,8 +71,12 @@ export class Builder {
   }
 
   text(name: string, text: string | Span[], props: Props = {}, narrow: Props = {}): Draft {
-    const spans = typeof text === 'string' ? [{ text }] : text
-    return this.make('text', name, { color: '{color.ink}', type: '{type.body}', ...props, spans }, narrow)
+    return this.make(
+      'text',
+      name,
+      { color: '{color.ink}', type: '{type.body}', ...props, words: said(text) },
+      narrow,
+    )
   }
 
   button(name: string, label: string, props: Props = {}, narrow: Props = {}): Draft {
@@ -83,7 +87,7 @@ export class Builder {
       ...allCorners(4),
       link: '#',
     }
-    return this.make('button', name, { ...look, ...props, spans: [{ text: label }] }, narrow)
+    return this.make('button', name, { ...look, ...props, words: said(label) }, narrow)
   }
 
   quiet(name: string, label: string, props: Props = {}): Draft {

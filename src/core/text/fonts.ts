@@ -76,6 +76,9 @@ export const familyNamed = (name: string) => BY_NAME.get(name)
 /** Families tried after the one asked for; the handoff writes the same list into `font-family`. */
 export const FALLBACK = [DEFAULT_FAMILY, 'Literata']
 
+/** What code within a text is set in. */
+export const CODE_FAMILY = 'JetBrains Mono'
+
 export function familyChain(name: string): Family[] {
   const names = [name, ...FALLBACK.filter((fallback) => fallback !== name)]
   return names.flatMap((each) => BY_NAME.get(each) ?? [])

@@ -2,17 +2,35 @@
 import type { Document } from '../document/document'
 import { resolve } from '../document/resolve'
 import { isText } from '../properties/kinds'
-import { filesNeeded } from './fonts'
+import type { Resolved } from '../properties/table'
+import { BULLET } from '../words/parts'
+import { looksIn, type Words } from '../words/words'
+import { CODE_FAMILY, filesNeeded } from './fonts'
 import { transformCase } from './spans'
+
+/** Files for the words of a text, and for what it says of itself. */
+export function filesForWords(style: Resolved, words: Words | undefined, ids: Set<string>) {
+  const { fontFamily, italic, textCase } = style
+  filesNeeded(fontFamily, italic!, words?.some(({ type }) => type !== 'paragraph') ? MARKERS : '', ids)
+  for (const { text, look } of looksIn(words))
+    filesNeeded(
+      look.code ? CODE_FAMILY : fontFamily,
+      look.italic ?? italic!,
+      transformCase(text, look.case ?? textCase),
+      ids,
+    )
+}
+
+/** What may stand before the items of a list. */
+const MARKERS = `${BULLET}0123456789.`
 
 /** What a page says otherwise than its template. */
 function changedWords(doc: Document, page: string, ids: Set<string>) {
   for (const [id, { props, overrides = {} }] of Object.entries(doc.pages.get(page)?.changes ?? {})) {
     const node = doc.nodes.get(id)
     if (!node) continue
-    const { fontFamily, italic, textCase } = resolve(doc, node, doc.views[0].id)
-    for (const span of [props, ...Object.values(overrides)].flatMap(({ spans = [] }) => spans))
-      filesNeeded(fontFamily, span.italic ?? italic!, transformCase(span.text, textCase), ids)
+    const resolved = resolve(doc, node, doc.views[0].id)
+    for (const { words } of [props, ...Object.values(overrides)]) filesForWords(resolved, words, ids)
   }
 }
 
@@ -28,15 +46,7 @@ export function fontsOf(doc: Document, since?: number): Set<string> {
     const own = Object.keys(node.overrides).length === 0
     for (const view of own ? doc.views.slice(0, 1) : doc.views) {
       const resolved = resolve(doc, node, view.id)
-      filesNeeded(resolved.fontFamily, resolved.italic!, '', ids)
-      for (const span of resolved.spans ?? []) {
-        filesNeeded(
-          resolved.fontFamily,
-          span.italic ?? resolved.italic!,
-          transformCase(span.text, resolved.textCase),
-          ids,
-        )
-      }
+      filesForWords(resolved, resolved.words, ids)
     }
   }
   // The type styles too, so that whatever is placed next can be drawn at once.

@@ -1,34 +1,37 @@
+/** Texts that were shaped before. */
 import type { Resolved } from '../properties/table'
+import { said } from '../words/words'
 import type { FontLibrary } from './fonts'
-import { Paragraph } from './paragraph'
 import { isBordered } from './shaped-text'
+import { Typeset } from './typeset'
 
-/** Everything but the words that a paragraph depends on. */
+/** Everything but the words that a text depends on. */
 function styleKey(style: Resolved): string {
   const height = style.lineHeight!
   const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${isBordered(style)}`
+  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${style.paragraphGap}|${isBordered(style)}`
 }
 
-/** Shaped paragraphs by content and style, so that an edit elsewhere never shapes again. */
+/** Shaped texts by content and style, so that an edit elsewhere never shapes again. */
 export class ParagraphCache {
-  private readonly entries = new Map<string, Paragraph>()
+  private readonly entries = new Map<string, Typeset>()
   /** By the very words a block holds: found without spelling them out. */
-  private known = new WeakMap<object, Map<string, Paragraph>>()
+  private known = new WeakMap<object, Map<string, Typeset>>()
   private version = -1
   constructor(
     private readonly fonts: FontLibrary,
     private readonly most = 50_000,
   ) {}
 
-  get(style: Resolved): Paragraph {
+  /** @param flowing whether the text holds paragraphs and lists, or lines alone */
+  get(style: Resolved, flowing: boolean): Typeset {
     if (this.version !== this.fonts.version) {
       this.entries.clear()
       this.known = new WeakMap()
       this.version = this.fonts.version
     }
-    const look = styleKey(style)
-    const words = style.spans ?? NONE
+    const look = styleKey(style) + (flowing ? '' : '|lines')
+    const words = style.words ?? NONE
     let own = this.known.get(words)
     const same = own?.get(look)
     if (same) return same
@@ -37,15 +40,15 @@ export class ParagraphCache {
       this.known.set(words, own)
     }
     const key = `${look}|${JSON.stringify(words)}`
-    let paragraph = this.entries.get(key)
-    if (!paragraph) {
-      paragraph = new Paragraph(this.fonts, style)
+    let text = this.entries.get(key)
+    if (!text) {
+      text = new Typeset(this.fonts, style, words, flowing)
       if (this.entries.size >= this.most) this.entries.clear()
-      this.entries.set(key, paragraph)
+      this.entries.set(key, text)
     }
-    own.set(look, paragraph)
-    return paragraph
+    own.set(look, text)
+    return text
   }
 }
 
-const NONE: readonly never[] = []
+const NONE = said('')

@@ -1,9 +1,11 @@
 /** Lines, whatever the words: nothing lost, nothing too wide, the same height counted and built. */
+
 import fc from 'fast-check'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { defaultsOf, type Props, type Resolved } from '../properties/table'
-import type { Span } from '../properties/values'
 import { openType } from '../samples/fonts'
+import type { Span } from '../words/words'
+import { said } from '../words/words'
 import { FontLibrary } from './fonts'
 import { Paragraph } from './paragraph'
 import { ParagraphCache } from './paragraph-cache'
@@ -19,17 +21,16 @@ beforeAll(async () => {
     fonts.add(id, await openType(id))
 })
 
-const style = (spans: Span[], props: Props = {}) =>
+const style = (props: Props = {}) =>
   ({
     ...defaultsOf('text'),
     fontFamily: 'Hanken Grotesk',
     fontSize: 16,
     lineHeight: { px: 24 },
-    spans,
     ...props,
   }) as Resolved
 const paragraph = (spans: Span[] | string, props: Props = {}) =>
-  new Paragraph(fonts, style(typeof spans === 'string' ? [{ text: spans }] : spans, props))
+  new Paragraph(fonts, style(props), typeof spans === 'string' ? [{ text: spans }] : spans)
 const lines = (p: Paragraph, width: number) =>
   p.lines(width).map((line) => p.text.slice(line.start, line.end))
 /** Chromium's layout unit. */
@@ -147,11 +148,12 @@ test('a border around words changes where their lines end, and what is kept for 
   const words = '3.5 1,250 of 1234567890123456789012345 row Donaudampfschifffahrtsgesellschaft'
   const props = { fontFamily: 'Newsreader', fontSize: 15.5, fontWeight: 500 }
   const cache = new ParagraphCache(fonts)
-  const plain = cache.get(style([{ text: words }], props))
-  const bordered = cache.get(style([{ text: words }], { ...props, borderLeft: { width: 3 } }))
-  expect(lines(plain, 344)[0]).toMatch(/row$/)
-  expect(lines(bordered, 344)[0]).toMatch(/5$/)
-  expect(cache.get(style([{ text: words }], props))).toBe(plain)
+  const get = (own: Props) => cache.get(style({ ...props, words: said(words), ...own }), true)
+  const plain = get({})
+  const bordered = get({ borderLeft: { width: 3 } })
+  expect(lines(plain.sets[0].paragraph, 344)[0]).toMatch(/row$/)
+  expect(lines(bordered.sets[0].paragraph, 344)[0]).toMatch(/5$/)
+  expect(get({})).toBe(plain)
 })
 
 test('a ratio is of the size in whole layout units, and cut to one', () => {

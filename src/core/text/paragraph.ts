@@ -1,6 +1,7 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
+import type { Span } from '../words/words'
 import { graphemeEnds, isLeadingHyphen, lineBreaks } from './breaks'
 import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
@@ -62,8 +63,8 @@ export class Paragraph extends ShapedText {
   private readonly anywhere: boolean
   private ends: Uint32Array | undefined
 
-  constructor(fonts: FontLibrary, style: Resolved) {
-    super(fonts, style)
+  constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[]) {
+    super(fonts, style, spans)
     const { text } = this
     this.size = style.fontSize
     this.anywhere = style.overflowWrap === 'anywhere'

@@ -1,11 +1,12 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
 import type { Resolved } from '../properties/table'
-import type { FontLibrary } from './fonts'
+import type { Span } from '../words/words'
+import { CODE_FAMILY, type FontLibrary } from './fonts'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 
-export type PieceStyle = TextStyle & { color?: string; link?: string }
+export type PieceStyle = TextStyle & { color?: string; link?: string; underline?: boolean; strike?: boolean }
 /** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
@@ -48,8 +49,9 @@ export class ShapedText {
   constructor(
     protected readonly fonts: FontLibrary,
     style: Resolved,
+    spans: readonly Span[],
   ) {
-    const { text, pieces } = piecesOf(style)
+    const { text, pieces } = piecesOf(style, spans)
     this.text = text
     this.pieces = pieces
     this.centredOrRight = style.textAlign === 'center' || style.textAlign === 'right'
@@ -202,21 +204,38 @@ function shapedTogether(text: string, { start, style: a }: Piece, { start: next,
   )
 }
 
-function piecesOf(style: Resolved): { text: string; pieces: Piece[] } {
+/** What a text's own words are set in. */
+export const baseStyle = (style: Resolved): PieceStyle => ({
+  family: style.fontFamily,
+  size: style.fontSize,
+  weight: style.fontWeight!,
+  italic: style.italic!,
+  letterSpacing: style.letterSpacing!,
+  color: style.color,
+})
+
+function pieceStyle(style: Resolved, span: Span): PieceStyle {
+  const base = baseStyle(style)
+  return {
+    family: span.code ? CODE_FAMILY : base.family,
+    size: base.size * (span.size ?? 1),
+    weight: span.weight ?? base.weight,
+    italic: span.italic ?? base.italic,
+    letterSpacing: base.letterSpacing,
+    color: span.color ?? base.color,
+    link: span.link,
+    underline: span.underline,
+    strike: span.strike,
+  }
+}
+
+function piecesOf(style: Resolved, spans: readonly Span[]): { text: string; pieces: Piece[] } {
   const pieces: Piece[] = []
   let text = ''
-  for (const span of collapseSpaces(style.spans ?? [])) {
-    const own: PieceStyle = {
-      family: style.fontFamily,
-      size: style.fontSize * (span.size ?? 1),
-      weight: span.weight ?? style.fontWeight!,
-      italic: span.italic ?? style.italic!,
-      letterSpacing: style.letterSpacing!,
-      color: span.color ?? style.color,
-      link: span.link,
-    }
+  for (const span of collapseSpaces(spans)) {
+    const own = pieceStyle(style, span)
     const plain = isPlain(span)
-    for (const part of transformCase(span.text, style.textCase).split(/(\n)/)) {
+    for (const part of transformCase(span.text, span.case ?? style.textCase).split(/(\n)/)) {
       if (part === '') continue
       const last = pieces.at(-1)
       // Plain spans side by side are one text.

@@ -1,6 +1,6 @@
 /** From the document's spans to the characters that are shaped: white space collapsed, case applied. */
 import type { Resolved } from '../properties/table'
-import type { Span } from '../properties/values'
+import type { Span } from '../words/words'
 
 export function transformCase(text: string, kind: Resolved['textCase']): string {
   switch (kind) {
@@ -19,8 +19,8 @@ export function transformCase(text: string, kind: Resolved['textCase']): string 
 }
 
 /** Whether nothing sets a span off from the text around it: it needs no element of its own. */
-export const isPlain = ({ weight, italic, size, color, link }: Span): boolean =>
-  weight === undefined && italic === undefined && size === undefined && !color && link === undefined
+export const isPlain = ({ text: _, ...look }: Span): boolean =>
+  Object.values(look).every((value) => value === undefined)
 
 /** Drops the space that hangs before a line feed or the end. */
 function dropLastSpace(spans: Span[]) {

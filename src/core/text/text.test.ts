@@ -16,14 +16,17 @@ beforeAll(async () => {
 })
 
 const paragraph = (text: string, props: Props = {}) =>
-  new Paragraph(fonts, {
-    ...defaultsOf('text'),
-    fontFamily: 'Hanken Grotesk',
-    fontSize: 16,
-    lineHeight: { px: 24 },
-    spans: [{ text }],
-    ...props,
-  } as Resolved)
+  new Paragraph(
+    fonts,
+    {
+      ...defaultsOf('text'),
+      fontFamily: 'Hanken Grotesk',
+      fontSize: 16,
+      lineHeight: { px: 24 },
+      ...props,
+    } as Resolved,
+    [{ text }],
+  )
 const lines = (p: Paragraph, width: number) =>
   p.lines(width).map((line) => p.text.slice(line.start, line.end))
 

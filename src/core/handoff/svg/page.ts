@@ -126,7 +126,7 @@ class PageWriter {
       })),
     )
     if (box.flow === Flow.Picture) this.picture(box, outer)
-    else if (box.paragraph) this.words(box)
+    else if (box.typeset) this.words(box)
   }
 
   private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
@@ -147,7 +147,7 @@ class PageWriter {
   private words(box: LayoutBox) {
     const { svg } = this
     if (box.clip) svg.draw(`<g${this.cut([box])}>`)
-    drawWords(svg, box, box.paragraph!, this.spot(box))
+    drawWords(svg, box, this.spot(box))
     if (box.clip) svg.draw('</g>')
   }
 }

@@ -2,7 +2,6 @@
 import type { LayoutBox } from '../../layout/box'
 import { hasOwnLinks, type PlacedLine, placedLines } from '../../paint/lines'
 import { num } from '../../properties/css-text'
-import type { Paragraph } from '../../text/paragraph'
 import type { GlyphRun } from '../../text/shape'
 import type { Piece } from '../../text/shaped-text'
 import { htmlAttribute } from '../escape'
@@ -20,16 +19,19 @@ type Gap = [number, number]
 /** A glyph as it is set on a line: px from the page's left. */
 type Set = { run: GlyphRun; index: number; x: number }
 
-export function drawWords(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, spot: Spot) {
-  const lines = placedLines(box, paragraph)
-  if (lines.length === 0 || paragraph.text.trim() === '') return
-  svg.draw(`<g role="img" aria-label="${htmlAttribute(paragraph.text.replaceAll('\u00ad', ''))}">`)
-  for (const placed of lines) drawLine(svg, box, paragraph, placed, spot)
+export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
+  const lines = placedLines(box)
+  const { text } = box.typeset!
+  if (lines.length === 0 || text.trim() === '') return
+  svg.draw(`<g role="img" aria-label="${htmlAttribute(text.replaceAll('\u00ad', ''))}">`)
+  for (const placed of lines) drawLine(svg, box, placed, spot)
   svg.draw('</g>')
 }
 
-function drawLine(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, placed: PlacedLine, spot: Spot) {
-  const { line } = placed
+const ALL = { start: 0, end: Number.POSITIVE_INFINITY }
+
+function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot) {
+  const { line, paragraph, marker } = placed
   const x = spot.left + placed.x
   const shift = x - paragraph.advances[line.start]
   const exact = spot.top + placed.baseline
@@ -38,6 +40,10 @@ function drawLine(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, placed: 
     paragraph.runs
       .filter((run) => run.end > part.start && run.start < part.end)
       .flatMap((run) => glyphsIn(run, part, shift))
+  if (marker) {
+    const glyphs = marker.runs.flatMap((run) => glyphsIn(run, ALL, spot.left + marker.x))
+    drawGlyphs(svg, glyphs, baseline, marker.style.color, marker.style.italic)
+  }
   for (const piece of paragraph.pieces) {
     const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
     if (part.start >= part.end) continue
@@ -50,8 +56,7 @@ function drawLine(svg: SvgWriter, box: LayoutBox, paragraph: Paragraph, placed: 
   }
   if (line.hyphen) {
     const { runs, color, width } = line.hyphen
-    const all = { start: 0, end: Number.POSITIVE_INFINITY }
-    const glyphs = runs.flatMap((run) => glyphsIn(run, all, x + line.width - width))
+    const glyphs = runs.flatMap((run) => glyphsIn(run, ALL, x + line.width - width))
     drawGlyphs(svg, glyphs, baseline, color, false)
   }
 }
@@ -120,11 +125,14 @@ function decorate(
   const first = glyphs[0]?.run.face
   const ascentAt = (size: number) => first?.metrics(size).ascent ?? size
   if (textDecoration === 'underline') under(fontSize, ascentAt(fontSize), color)
-  if (textDecoration === 'line-through') {
-    const thickness = Math.max(1, fontSize / 10)
-    const top = baseline - ascentAt(fontSize) + (2 * ascentAt(fontSize)) / 3 - Math.floor(thickness / 2)
+  const through = (size: number, color: string) => {
+    const thickness = Math.max(1, size / 10)
+    const top = baseline - ascentAt(size) + (2 * ascentAt(size)) / 3 - Math.floor(thickness / 2)
     bar(svg, [left, right], top, thickness, color)
   }
+  if (textDecoration === 'line-through') through(fontSize, color)
+  if (style.underline) under(style.size, ascentAt(style.size), style.color ?? '#000000')
+  if (style.strike) through(style.size, style.color ?? '#000000')
   if (linked !== undefined && hasOwnLinks(box.node))
     under(style.size, ascentAt(style.size), style.color ?? '#000000')
 }

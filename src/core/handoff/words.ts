@@ -1,0 +1,182 @@
+/** Words as HTML: paragraphs, lists, and elements for marks that mean something; classes for those that only look. */
+import { num } from '../properties/css-text'
+import { CODE_FAMILY } from '../text/fonts'
+import { collapseSpaces } from '../text/spans'
+import { INDENT } from '../text/typeset'
+import { BULLET, isOneParagraph, partsOf } from '../words/parts'
+import {
+  type Item,
+  type List,
+  type Look,
+  looksIn,
+  type paragraph,
+  type Span,
+  type Words,
+} from '../words/words'
+import { fontStack } from './css'
+import { cssString, htmlText } from './escape'
+import type { Writing } from './written'
+
+/** Class of links within a text: they can be told from what is around them. */
+export const LINK_CLASS = 'link'
+/** What `strong` is. */
+const STRONG = 700
+
+const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
+const sizeClass = (size: number) => `size-${num(size * 100).replace('.', '-')}`
+
+/** Classes, with what each declares, of a look that no element has of itself. */
+function looks(look: Look, write: Writing): [name: string, declaration: string][] {
+  const out: [string, string][] = []
+  const { weight, italic, size, color } = look
+  if (weight !== undefined && weight !== STRONG)
+    out.push([`weight-${num(weight)}`, `font-weight: ${num(weight)}`])
+  if (italic === false) out.push(['upright', 'font-style: normal'])
+  if (size !== undefined) out.push([sizeClass(size), `font-size: ${num(size)}em`])
+  const ink = color === undefined ? undefined : write.color(color)
+  if (color !== undefined && ink !== undefined) out.push([inkClass(color), `color: ${ink}`])
+  if (look.case !== undefined) out.push([`case-${look.case}`, `text-transform: ${look.case}`])
+  return out
+}
+
+/** Rules that words need, by selector: added to `rules`. @param ownLinks whether links in it are links */
+export function rulesForWords(
+  words: Words | undefined,
+  ownLinks: boolean,
+  write: Writing,
+  rules: Map<string, string>,
+) {
+  for (const { look } of looksIn(words)) {
+    for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
+    if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
+    if (look.code) rules.set('code', `font-family: ${fontStack(CODE_FAMILY)}`)
+    if (look.link !== undefined && ownLinks) rules.set(`.${LINK_CLASS}`, 'text-decoration: underline')
+  }
+  for (const { type } of listsIn(words ?? [])) {
+    const style = type === 'bullets' ? cssString(BULLET) : 'decimal'
+    rules.set(`.${type}`, `padding-inline-start: ${num(INDENT)}em;\n  list-style: ${style}`)
+    // Browsers set numbers of lists in figures of one width.
+    if (type === 'numbers') rules.set('li::marker', 'font-variant-numeric: normal')
+  }
+}
+
+function* listsIn(words: Words): Generator<List> {
+  for (const block of words)
+    if (block.type !== 'paragraph') {
+      yield block
+      for (const { content } of block.content) yield* listsIn(content.slice(1))
+    }
+}
+
+export type WordsContext = {
+  write: Writing
+  /** Whether links in it are links: not where the whole text is one. */
+  ownLinks: boolean
+  /** Where a link leads, as it stands in an attribute. */
+  address: (link: string) => string
+}
+
+/** The lines of HTML between a text's tags: one for words, one an element for paragraphs and lists. */
+export function wordsHtml(words: Words, flowing: boolean, context: WordsContext): string[] {
+  if (!flowing || isOneParagraph(words)) return [inline(partsOf(words, false)[0].spans, context)]
+  return blocks(words, context)
+}
+
+function blocks(words: Words, context: WordsContext): string[] {
+  return words.flatMap((block) => {
+    if (block.type !== 'paragraph') return list(block, context)
+    return [`<p>${line(block, context)}</p>`]
+  })
+}
+
+/** An empty line is a line all the same. */
+const line = (block: ReturnType<typeof paragraph>, context: WordsContext) =>
+  inline(partsOf([block], false)[0].spans, context) || '<br>'
+
+function list({ type, content }: List, context: WordsContext): string[] {
+  const tag = type === 'bullets' ? 'ul' : 'ol'
+  const items = content.flatMap((item) => itemHtml(item, context))
+  return [`<${tag} class="${type}">`, ...items.map((each) => `  ${each}`), `</${tag}>`]
+}
+
+function itemHtml({ content: [first, ...lists] }: Item, context: WordsContext): string[] {
+  const own = line(first, context)
+  if (lists.length === 0) return [`<li>${own}</li>`]
+  return [`<li>${own}`, ...lists.flatMap((each) => list(each, context)).map((each) => `  ${each}`), '</li>']
+}
+
+/** Stretches side by side that are alike in `key`, as one. */
+function grouped<T>(spans: readonly Span[], key: (span: Span) => T): { value: T; spans: Span[] }[] {
+  const groups: { value: T; spans: Span[] }[] = []
+  for (const span of spans) {
+    const value = key(span)
+    const last = groups.at(-1)
+    if (last && JSON.stringify(last.value) === JSON.stringify(value)) last.spans.push(span)
+    else groups.push({ value, spans: [span] })
+  }
+  return groups
+}
+
+const attributes = (names: readonly (readonly [string, string])[]) =>
+  names.length > 0 ? ` class="${names.map(([name]) => name).join(' ')}"` : ''
+
+type Wrapping = (inner: string, span: Span, context: WordsContext) => string
+
+/** What no element stands for. */
+function plainLook({ link, weight = STRONG, italic, size, color, case: letters }: Span): Look {
+  const own: Look = { case: letters }
+  if (weight < 600) own.weight = weight
+  if (italic === false) own.italic = false
+  return link === undefined ? { ...own, size, color } : own
+}
+
+/** From the outermost element in: what it is alike in, and the element. */
+const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
+  {
+    // A link's line is in the ink and the size of the link.
+    key: ({ link, size, color }) => (link === undefined ? undefined : [link, size, color]),
+    wrap: (inner, { link, size, color }, { write, address }) =>
+      `<a${attributes([[LINK_CLASS, ''], ...looks({ size, color }, write)])} href="${address(link!)}">${inner}</a>`,
+  },
+  {
+    key: ({ weight = 0 }) => (weight >= 600 ? weight : undefined),
+    wrap: (inner, { weight }, { write }) =>
+      `<strong${attributes(looks({ weight }, write))}>${inner}</strong>`,
+  },
+  {
+    key: ({ italic }) => italic || undefined,
+    wrap: (inner) => `<em>${inner}</em>`,
+  },
+  {
+    key: (span) => {
+      const own = plainLook(span)
+      return Object.values(own).some((value) => value !== undefined) ? own : undefined
+    },
+    wrap: (inner, span, { write }) => {
+      const names = attributes(looks(plainLook(span), write))
+      return names === '' ? inner : `<span${names}>${inner}</span>`
+    },
+  },
+  { key: ({ underline }) => underline, wrap: (inner) => `<u>${inner}</u>` },
+  { key: ({ strike }) => strike, wrap: (inner) => `<s>${inner}</s>` },
+  { key: ({ code }) => code, wrap: (inner) => `<code>${inner}</code>` },
+]
+
+function nested(spans: readonly Span[], level: number, context: WordsContext): string {
+  if (level === LEVELS.length)
+    return htmlText(spans.map(({ text }) => text).join('')).replaceAll('\n', '<br>')
+  const { key, wrap } = LEVELS[level]
+  return grouped(spans, key)
+    .map(({ value, spans: own }) => {
+      const inner = nested(own, level + 1, context)
+      return value === undefined ? inner : wrap(inner, own[0], context)
+    })
+    .join('')
+}
+
+function inline(spans: readonly Span[], context: WordsContext): string {
+  // As the core has them: an element left empty would still count for its line's height.
+  const shown = collapseSpaces(spans).filter(({ text }) => text !== '')
+  const own = context.ownLinks ? shown : shown.map(({ link: _, ...span }) => span)
+  return nested(own, 0, context)
+}

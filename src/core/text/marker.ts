@@ -1,0 +1,17 @@
+/** What stands before an item of a list, outside of its box (CSS Lists 3 §3.5). */
+import type { Resolved } from '../properties/table'
+import type { FontLibrary } from './fonts'
+import { scriptsOf } from './scripts'
+import { type GlyphRun, shapeInto } from './shape'
+import { baseStyle, type PieceStyle } from './shaped-text'
+
+/** `runs` begin at 0; its right end is the item's left. */
+export type Marker = { text: string; width: number; runs: GlyphRun[]; style: PieceStyle }
+
+export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Marker {
+  const own = baseStyle(style)
+  const advances = new Float64Array(text.length + 1)
+  const runs: GlyphRun[] = []
+  shapeInto(fonts, text, scriptsOf(text), own, 0, advances, runs, new Uint8Array(text.length + 1))
+  return { text, width: advances[text.length], runs, style: own }
+}

@@ -1,0 +1,81 @@
+/** A text as it is set: its paragraphs, one under the other. Mostly there is one. */
+import type { Resolved } from '../properties/table'
+import { partsOf } from '../words/parts'
+import type { Words } from '../words/words'
+import type { FontLibrary } from './fonts'
+import { type Marker, markerIn } from './marker'
+import { type Line, Paragraph } from './paragraph'
+import { UNIT } from './shaped-text'
+
+/** How far the items of a list stand in, in the text's size (em). */
+export const INDENT = 1.5
+
+/** px: `indent` from the text's left, `gap` above. */
+export type Set = { paragraph: Paragraph; indent: number; gap: number; marker?: Marker }
+/** `top`, px from the text's. */
+export type SetAt = Set & { top: number; lines: readonly Line[] }
+
+const cut = (px: number) => Math.floor(px / UNIT + 1e-9) * UNIT
+
+export class Typeset {
+  readonly sets: readonly Set[]
+  /** px */
+  readonly minContent: number
+  readonly maxContent: number
+
+  constructor(fonts: FontLibrary, style: Resolved, words: Words, flowing: boolean) {
+    const parts = partsOf(words, flowing)
+    const step = cut(style.fontSize * INDENT)
+    const gap = cut(style.fontSize * style.paragraphGap!)
+    this.sets = parts.map(({ spans, depth, marker, apart }) => ({
+      // Empty among others, it is a line all the same: `<br>` stands in it.
+      paragraph: new Paragraph(
+        fonts,
+        style,
+        parts.length > 1 && spans.every(({ text }) => text === '') ? [{ text: '\n' }] : spans,
+      ),
+      indent: depth * step,
+      gap: apart ? gap : 0,
+      marker: marker === undefined ? undefined : markerIn(fonts, style, marker),
+    }))
+    this.minContent = Math.max(...this.sets.map(({ paragraph, indent }) => paragraph.minContent + indent))
+    this.maxContent = Math.max(...this.sets.map(({ paragraph, indent }) => paragraph.maxContent + indent))
+  }
+
+  get isEmpty(): boolean {
+    return this.sets.length === 1 && this.sets[0].paragraph.text === ''
+  }
+
+  /** The characters that are set. */
+  get text(): string {
+    return this.sets.map(({ paragraph }) => paragraph.text).join('\n')
+  }
+
+  /** Height at a width, px, without making lines. */
+  height(width: number): number {
+    if (this.sets.length === 1) return this.heightOf(this.sets[0], width)
+    return this.sets.reduce((sum, set) => sum + set.gap + this.heightOf(set, width), 0)
+  }
+
+  private heightOf({ paragraph, indent }: Set, width: number): number {
+    return paragraph.height(Math.max(0, width - indent))
+  }
+
+  /** Every paragraph with its lines. */
+  placed(width: number): SetAt[] {
+    let top = 0
+    return this.sets.map((set) => {
+      const lines = set.paragraph.lines(Math.max(0, width - set.indent))
+      const at = { ...set, top: top + set.gap, lines }
+      const last = lines.at(-1)
+      top = at.top + (last ? last.top + last.height : 0)
+      return at
+    })
+  }
+
+  /** Baseline of the first line from the text's top, px. */
+  firstBaseline(width: number): number {
+    const [{ paragraph, indent }] = this.sets
+    return paragraph.firstBaseline(Math.max(0, width - indent))
+  }
+}

@@ -1,0 +1,35 @@
+/** A text as a ProseMirror document: the same words, on which its steps are made. */
+import { type Node, Schema } from 'prosemirror-model'
+import { MARKS, type MarkName, type Words } from './words'
+
+const valued = { attrs: { value: {} } }
+const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object } }>> = {
+  link: valued,
+  weight: valued,
+  italic: valued,
+  size: valued,
+  color: valued,
+  case: valued,
+  underline: {},
+  strike: {},
+  code: {},
+}
+
+export const schema = new Schema({
+  nodes: {
+    doc: { content: '(paragraph | list)+' },
+    paragraph: { content: '(text | break)*', group: 'block' },
+    bullets: { content: 'item+', group: 'list block' },
+    numbers: { content: 'item+', group: 'list block' },
+    item: { content: 'paragraph list*', defining: true },
+    text: { group: 'inline' },
+    break: { inline: true, group: 'inline', selectable: false, leafText: () => '\n' },
+  },
+  // Of the same rank inside and out: two of a kind never lie on one word.
+  marks: Object.fromEntries(MARKS.map((name) => [name, { ...MARK_SPECS[name], excludes: name }])),
+})
+
+export const toDoc = (words: Words): Node => schema.nodeFromJSON({ type: 'doc', content: words })
+
+/** Words as they lie in a file: without what ProseMirror writes for nothing. */
+export const fromDoc = (doc: Node): Words => doc.toJSON().content as Words
