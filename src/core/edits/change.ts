@@ -16,7 +16,7 @@ import { IdSchema } from '../properties/values'
 import type { ChangeEdit, PropChanges } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn, pageIn } from './need'
-import { nameOf, propWords, valueWords } from './words'
+import { nameOf, placeOf, propWords, valueWords } from './words'
 
 const same = (one: ChangeEdit, other: { op: string }): other is ChangeEdit => {
   const over = other as ChangeEdit
@@ -26,7 +26,7 @@ const same = (one: ChangeEdit, other: { op: string }): other is ChangeEdit => {
 const NONE: Change = { props: {} }
 
 /** A page with other changes to one block; what changes nothing any more is left out. */
-function withChange(page: Page, node: string, view: string | undefined, props: Props): Page {
+export function withChange(page: Page, node: string, view: string | undefined, props: Props): Page {
   const before = page.changes?.[node] ?? NONE
   const { overrides = {} } = before
   const { [view ?? '']: _, ...others } = overrides
@@ -88,6 +88,11 @@ export const change: EditModule<ChangeEdit> = {
   },
 
   spare(inverse, over) {
+    const typed = over.op === 'text' && placeOf(over) === placeOf(inverse)
+    if (typed && Object.hasOwn(inverse.props, 'words')) {
+      const { words: _, ...props } = inverse.props
+      return Object.keys(props).length > 0 ? { ...inverse, props } : undefined
+    }
     if (!same(inverse, over)) return inverse
     const left = Object.entries(inverse.props).filter(([key]) => !Object.hasOwn(over.props, key))
     return left.length > 0 ? { ...inverse, props: Object.fromEntries(left) } : undefined

@@ -40,6 +40,16 @@ export type PageMetaEdit = { op: 'page-meta'; id: string; set: PageValues }
 /** What a page shows otherwise of a block of its template; `null` puts a value back. `view` as in `set`. */
 export type ChangeEdit = { op: 'change'; page: string; node: string; view?: string; props: PropChanges }
 
+/** Where words lie: a block's own, a view's for it, or what a page says otherwise of a block of its template. */
+export type WordsPlace = { node: string; view?: string; page?: string }
+
+/** Steps on the words as a ProseMirror document (`core/words/model.ts`), each as its JSON. */
+export type TextEdit = { op: 'text' } & WordsPlace & {
+    steps: readonly Record<string, unknown>[]
+    /** Says which words they were made on: on others they are not tried. */
+    on?: number
+  }
+
 /** `aid` null: takes it away. */
 export type AidEdit = { op: 'aid'; page: string; id: string; aid: Aid | null }
 
@@ -66,6 +76,7 @@ export type Edit =
   | PageEdit
   | PageMetaEdit
   | ChangeEdit
+  | TextEdit
   | AidEdit
   | ViewsEdit
   | TokenEdit

@@ -6,6 +6,7 @@ import type { NodeTree, View } from '../document/schema'
 import { Builder, plant } from '../shelf/build'
 import { SHELF } from '../shelf/items'
 import { starterProject, viewFor } from '../shelf/starter'
+import { said } from '../words/words'
 import { applyAll, applyEdit, readEdit } from './apply'
 import { type Edit, EditError } from './edit'
 import { type Change, mergeInto } from './merge'
@@ -66,7 +67,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
             kind: 'text',
             name: 'New',
             order: orderAt(doc, host.id, c % 3),
-            props: { spans: [{ text: 'New' }] },
+            props: { words: said('New') },
           } satisfies NodeTree,
         }
       )

@@ -1,5 +1,7 @@
 /** Edits that mean harm, for the tests of whoever takes edits from outside. */
+
 import fc from 'fast-check'
+import { said } from '../words/words'
 
 /** Objects in objects, `depth` of them. */
 export function nested(depth: number): unknown {
@@ -71,7 +73,7 @@ const PROPS = [
   'rowGap',
   'fills',
   'link',
-  'spans',
+  'words',
   'width',
   'overrides',
   'order',
@@ -96,7 +98,7 @@ const record = (keys: fc.Arbitrary<string>) =>
 const fine = fc.constantFrom<Record<string, unknown>>(
   { rowGap: 8, hidden: true },
   { link: '#', fontFamily: '"</style>' },
-  { spans: [{ text: '<script>' }] },
+  { words: said('<script>') },
   { name: '*/', path: '/fine' },
 )
 const props = fc.oneof(record(fc.oneof(fc.constantFrom(...PROPS), name)), fine)

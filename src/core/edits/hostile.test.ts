@@ -1,9 +1,11 @@
 /** Edits that mean harm: refused with a reason or applied, never anything else; what all objects share stays as it is. */
+
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { Document } from '../document/document'
 import { openProject } from '../document/open'
 import { starterProject } from '../shelf/starter'
+import { said } from '../words/words'
 import { applyEdit, readEdit } from './apply'
 import { EditError } from './edit'
 import { hostileEdit, nested } from './hostile-edits'
@@ -17,7 +19,7 @@ function sample(): Document {
       name: 'A',
       order: 'a0',
       props: {},
-      children: [{ id: 'b', kind: 'text', name: 'B', order: 'a0', props: { spans: [{ text: 'Words' }] } }],
+      children: [{ id: 'b', kind: 'text', name: 'B', order: 'a0', props: { words: said('Words') } }],
     },
   ]
   return Document.fromFile(file)

@@ -24,6 +24,8 @@ export function applyPartly(draft: Draft, edit: Edit): Edit | undefined {
     case 'meta':
     case 'remove':
       return isHere(draft, edit.node) ? applyTo(draft, edit) : undefined
+    case 'text':
+      return isHere(draft, edit.page ?? edit.node) ? applyTo(draft, edit) : undefined
     case 'insert':
       return isHere(draft, edit.parent) ? applyTo(draft, edit) : undefined
     case 'change':

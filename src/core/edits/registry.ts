@@ -12,6 +12,7 @@ import { pageMeta } from './page-meta'
 import { project } from './project'
 import { remove } from './remove'
 import { set } from './set'
+import { text } from './text'
 import { token } from './token'
 import { views } from './views'
 
@@ -24,6 +25,7 @@ const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, 
   page,
   'page-meta': pageMeta,
   change,
+  text,
   aid,
   views,
   token,

@@ -14,7 +14,7 @@ import { IdSchema } from '../properties/values'
 import type { PropChanges, SetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
-import { nameOf, propWords, valueWords } from './words'
+import { nameOf, placeOf, propWords, valueWords } from './words'
 
 const same = (one: SetEdit, other: { op: string }): other is SetEdit =>
   other.op === 'set' && (other as SetEdit).node === one.node && (other as SetEdit).view === one.view
@@ -41,6 +41,13 @@ function inverseOf(key: PropKey, before: unknown, change: unknown): unknown {
   if (!isList(key) || !isItems(change)) return before ?? null
   const items = (before ?? {}) as Record<string, unknown>
   return Object.fromEntries(Object.keys(change).map((id) => [id, items[id] ?? null]))
+}
+
+/** What somebody else has typed in since stays. */
+function withoutWords(edit: SetEdit): SetEdit | undefined {
+  if (!Object.hasOwn(edit.props, 'words')) return edit
+  const { words: _, ...props } = edit.props
+  return Object.keys(props).length > 0 ? { ...edit, props } : undefined
 }
 
 export const set: EditModule<SetEdit> = {
@@ -84,6 +91,7 @@ export const set: EditModule<SetEdit> = {
   },
 
   spare(inverse, over) {
+    if (over.op === 'text' && placeOf(over) === placeOf(inverse)) return withoutWords(inverse)
     if (!same(inverse, over)) return inverse
     const left = Object.entries(inverse.props).flatMap(([key, value]): [string, unknown][] => {
       if (!Object.hasOwn(over.props, key)) return [[key, value]]
@@ -107,8 +115,9 @@ export const set: EditModule<SetEdit> = {
     return { ...first, props }
   },
 
-  // A picture's id must stay behind the edit that brings the picture.
-  place: ({ node, view, props }) => (Object.hasOwn(props, 'asset') ? undefined : `set ${node} ${view ?? ''}`),
+  // A picture's id must stay behind the edit that brings the picture, words before what is done to them.
+  place: ({ node, view, props }) =>
+    Object.hasOwn(props, 'asset') || Object.hasOwn(props, 'words') ? undefined : `set ${node} ${view ?? ''}`,
 
   blocks: ({ node }) => [node],
 

@@ -1,6 +1,7 @@
 /** Edits in words. */
 import type { Tree } from '../document/tree'
 import { PROPERTIES, type PropKey } from '../properties/table'
+import { plainText } from '../words/words'
 
 export const quoted = (name: string) => `“${name}”`
 
@@ -10,6 +11,10 @@ export const nameOf = (tree: Tree, id: string) => quoted(tree.nodes.get(id)?.nam
 /** A property by its name in words. */
 export const propWords = (key: string) => PROPERTIES[key as PropKey]?.words ?? key
 
+/** Names where words lie. */
+export const placeOf = ({ node, view, page }: { node: string; view?: string; page?: string }) =>
+  `${page ?? ''}/${node}/${view ?? ''}`
+
 /** A value as short as it can be said; nothing for what has no short form. */
 export function valueWords(value: unknown): string {
   if (value === null || value === undefined) return 'put back'
@@ -17,7 +22,7 @@ export function valueWords(value: unknown): string {
   if (typeof value === 'string') return value.length > 40 ? `${value.slice(0, 39)}…` : value
   if (typeof value === 'boolean') return value ? 'on' : 'off'
   if (Array.isArray(value)) {
-    const text = value.map((part) => (part as { text?: string } | null)?.text ?? '').join('')
+    const text = plainText(value)
     return text ? quoted(valueWords(text)) : 'changed'
   }
   const { kind, px, ratio, percent, span } = value as Record<string, unknown>

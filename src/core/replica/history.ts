@@ -3,6 +3,7 @@ import type { Tree } from '../document/tree'
 import type { Edit } from '../edits/edit'
 import type { Change } from '../edits/merge'
 import { moduleFor } from '../edits/registry'
+import type { TextRebase } from '../edits/text-rebase'
 
 /** One thing done; `changes` in the order in which they were applied. */
 export type Step = { label: string; changes: Change[]; gesture?: string }
@@ -38,6 +39,20 @@ export class History {
       if (!change.inverse || !isSaved(change)) continue
       const { spare } = moduleFor(change.inverse)
       if (spare) change.inverse = spare(change.inverse, over, now)
+    }
+  }
+
+  /**
+   * Moves what takes typed words back to where they stand now. Undoing goes from the newest to the oldest, so they are moved in that
+   * row; what was undone is done again in a row of its own.
+   * @param texts as it is when everything that stands here has passed @param put what waiting changes are now
+   */
+  moveTexts(texts: TextRebase, put: ReadonlyMap<Change, { inverse: Edit }>) {
+    for (const steps of [this.undos, this.redos]) {
+      const row = texts.branch()
+      for (const { changes } of [...steps].reverse())
+        for (const change of [...changes].reverse())
+          if (change.inverse) change.inverse = row.inverse(change.inverse, put.get(change)?.inverse)
     }
   }
 

@@ -16,7 +16,7 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
   const host = boxes[b % Math.max(1, boxes.length)]?.id ?? 'none'
   const id = `${by}${next()}`
   const pages = [...doc.pages.keys()]
-  switch (kind % 14) {
+  switch (kind % 15) {
     case 0:
     case 1:
       return set(one, { paddingTop: b }, b % 3 === 0 ? 'mobile' : undefined)
@@ -78,6 +78,11 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
         },
         b % 4 === 0 ? 'mobile' : undefined,
       )
+    case 13: {
+      const text = blocks.find((node) => node.kind === 'text' && node.props.words)
+      const insert = { stepType: 'replace', from: 1, to: 1, slice: { content: [{ type: 'text', text: id }] } }
+      return { op: 'text', node: text?.id ?? 'none', steps: [insert] }
+    }
     default:
       return { op: 'meta', node: one, name: id }
   }

@@ -11,6 +11,8 @@ import { type Edit, EditError } from '../edits/edit'
 import { type Change, mergeInto } from '../edits/merge'
 import { Absent, applyPartly } from '../edits/partly'
 import { moduleOf } from '../edits/registry'
+import { tiedTo } from '../edits/text'
+import { TextRebase } from '../edits/text-rebase'
 import { History, type Step } from './history'
 import { type Lost, type Parked, park } from './parked'
 import { Meanwhile } from './since'
@@ -74,7 +76,10 @@ export class Replica {
 
   private apply(edits: readonly Edit[]): Change[] {
     const draft = new Draft(this.doc)
-    const changes = edits.map((edit) => ({ id: this.who.makeId(), edit, inverse: applyTo(draft, edit) }))
+    const changes = edits.map((each) => {
+      const edit = tiedTo(draft, each)
+      return { id: this.who.makeId(), edit, inverse: applyTo(draft, edit) }
+    })
     this.doc.accept(draft)
     return changes
   }
@@ -89,7 +94,8 @@ export class Replica {
       if (!inverse) problem ??= 'somebody else has changed it since'
       else {
         try {
-          changes.push({ id: this.who.makeId(), edit: inverse, inverse: applyTo(draft, inverse) })
+          const edit = tiedTo(draft, inverse)
+          changes.push({ id: this.who.makeId(), edit, inverse: applyTo(draft, edit) })
         } catch (error) {
           if (!(error instanceof EditError)) throw error
           const about = moduleOf(inverse.op)?.blocks(inverse)[0]
@@ -306,10 +312,12 @@ export class Replica {
     try {
       if (!anew) this.takeOff(draft)
       change(draft, meanwhile, foreign)
-      const put = this.putOn(draft, meanwhile, foreign, lost)
+      const texts = TextRebase.over(foreign)
+      const put = this.putOn(draft, meanwhile, foreign, lost, texts)
       const { by, now, makeId } = this.who
       const parked = park(lost, this.doc, draft, { by, at: now(), makeId })
       this.doc.accept(draft)
+      if (!texts.isIdle) this.history.moveTexts(texts, put)
       this.settle(put)
       return parked
     } catch (error) {
@@ -324,15 +332,22 @@ export class Replica {
   }
 
   /** @returns for every pending change what is to be kept of it; the changes themselves are as they were */
-  private putOn(draft: Draft, since: Meanwhile, foreign: readonly Edit[], lost: Lost[]): Put {
-    const put: Put = new Map()
+  private putOn(
+    draft: Draft,
+    since: Meanwhile,
+    foreign: readonly Edit[],
+    lost: Lost[],
+    texts: TextRebase,
+  ): Put {
+    const put = new Map<Change, { edit: Edit; inverse: Edit }>()
     for (const change of this.pending.flatMap((batch) => batch.changes)) {
-      let edit: Edit | undefined = change.edit
-      const rebase = moduleOf(edit.op)?.rebase
-      if (rebase) for (const over of foreign) edit = edit && rebase(edit, over, since)
-      // Nothing left: what was wanted is so already.
-      if (!edit) continue
       try {
+        let edit = texts.own(change.edit)
+        if (edit && edit !== change.edit) edit = tiedTo(draft, edit)
+        const rebase = edit && moduleOf(edit.op)?.rebase
+        if (rebase) for (const over of foreign) edit = edit && rebase(edit, over, since)
+        // Nothing left: what was wanted is so already.
+        if (!edit) continue
         put.set(change, { edit, inverse: applyTo(draft, edit) })
       } catch (error) {
         if (!(error instanceof EditError)) throw error
@@ -355,4 +370,4 @@ export class Replica {
   }
 }
 
-type Put = Map<Change, { edit: Edit; inverse: Edit }>
+type Put = ReadonlyMap<Change, { edit: Edit; inverse: Edit }>

@@ -1,4 +1,5 @@
 /** A log as a server keeps it, copies of its project, and edits, for tests. */
+
 import { expect } from 'vitest'
 import { ordersAt } from '../arrange/order'
 import { Document } from '../document/document'
@@ -6,6 +7,7 @@ import type { NodeTree, ProjectFile } from '../document/schema'
 import { rehearse } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import { starterProject } from '../shelf/starter'
+import { said } from '../words/words'
 import type { Parked } from './parked'
 import { Replica, type SavedBatch } from './replica'
 
@@ -22,7 +24,7 @@ export function project(): ProjectFile {
   const file = starterProject('Test', 'home')
   file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
     ...tree(id, 'section', [
-      { ...tree(`${id}1`, 'text'), props: { spans: [{ text: id }] } },
+      { ...tree(`${id}1`, 'text'), props: { words: said(id) } },
       { ...tree(`${id}2`, 'box'), order: 'a1' },
     ]),
     order: `a${i}`,
