@@ -16,8 +16,8 @@ import { hasOwnLinks, type PlacedLine, placedLines } from '../../core/paint/line
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
 import { lookDeclarations } from '../../core/properties/declarations'
 import type { Resolved } from '../../core/properties/table'
-import type { Paragraph } from '../../core/text/paragraph'
-import type { Piece } from '../../core/text/shaped-text'
+import type { PieceStyle } from '../../core/text/shaped-text'
+import type { Typeset } from '../../core/text/typeset'
 import { pictureUrl } from '../session/pictures'
 
 type Drawn = {
@@ -25,7 +25,7 @@ type Drawn = {
   resolved?: Resolved
   /** What is lifted in it: its place among what is drawn depends on that. */
   lifted?: readonly LayoutBox[]
-  paragraph?: Paragraph | null
+  typeset?: Typeset | null
   width: number
   height: number
   x: number
@@ -149,15 +149,14 @@ export class SheetPainter {
       drawn.x = box.x
       drawn.y = y
     }
-    if (box.paragraph && (restyled || resized || drawn.paragraph !== box.paragraph))
-      this.text(element, box, box.paragraph)
+    if (box.typeset && (restyled || resized || drawn.typeset !== box.typeset)) this.text(element, box)
     element.style.visibility = this.hidden === id ? 'hidden' : ''
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
-    drawn.paragraph = box.paragraph
+    drawn.typeset = box.typeset
     drawn.width = box.width
     drawn.height = box.height
-    if (!box.paragraph && !picture) this.children(element, standing(box), seen, layout)
+    if (!box.typeset && !picture) this.children(element, standing(box), seen, layout)
     return drawn
   }
 
@@ -167,7 +166,7 @@ export class SheetPainter {
     const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(this.doc.tokenTable))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
     // Each line carries its own.
-    if (box.paragraph) declarations.delete('text-decoration')
+    if (box.typeset) declarations.delete('text-decoration')
     element.style.cssText = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')
     if (element instanceof HTMLImageElement) {
       const asset = resolved.asset ? this.doc.assets.get(resolved.asset) : undefined
@@ -179,17 +178,21 @@ export class SheetPainter {
     }
   }
 
-  private text(element: HTMLElement, box: LayoutBox, paragraph: Paragraph) {
+  private text(element: HTMLElement, box: LayoutBox) {
     element.textContent = ''
-    for (const placed of placedLines(box, paragraph)) {
-      const row = document.createElement('div')
-      const { style } = row
-      row.className = 'line'
-      style.marginLeft = `${placed.x - box.borL}px`
-      style.marginTop = `${placed.top - box.borT}px`
-      style.height = `${placed.line.height}px`
-      if (box.resolved.textDecoration !== 'none') style.textDecoration = box.resolved.textDecoration!
-      fillLine(row, paragraph, placed, hasOwnLinks(box.node))
+    for (const placed of placedLines(box)) {
+      const { marker, x } = placed
+      if (marker) {
+        const row = lineAt(box, placed, marker.x)
+        raiseLine(row, placed)
+        const span = row.appendChild(document.createElement('span'))
+        span.textContent = marker.text
+        styleSpan(span, marker, false)
+        element.append(row)
+      }
+      const row = lineAt(box, placed, x)
+      if (box.resolved.textDecoration !== 'none') row.style.textDecoration = box.resolved.textDecoration!
+      fillLine(row, placed, hasOwnLinks(box.node))
       element.append(row)
     }
   }
@@ -205,7 +208,16 @@ function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
   style.marginTop = lifted ? '' : `${y}px`
 }
 
-function fillLine(row: HTMLElement, paragraph: Paragraph, { line }: PlacedLine, ownLinks: boolean) {
+function lineAt(box: LayoutBox, { top, line }: PlacedLine, x: number): HTMLElement {
+  const row = document.createElement('div')
+  row.className = 'line'
+  row.style.marginLeft = `${x - box.borL}px`
+  row.style.marginTop = `${top - box.borT}px`
+  row.style.height = `${line.height}px`
+  return row
+}
+
+function raiseLine(row: HTMLElement, { paragraph, line }: PlacedLine) {
   if (!paragraph.uniform) {
     // The browser would find a baseline of its own among several sizes: an upright of the core's height sets it.
     row.style.lineHeight = '0'
@@ -213,6 +225,11 @@ function fillLine(row: HTMLElement, paragraph: Paragraph, { line }: PlacedLine, 
     upright.style.height = `${line.baseline}px`
     row.append(upright)
   } else row.style.lineHeight = `${line.height}px`
+}
+
+function fillLine(row: HTMLElement, placed: PlacedLine, ownLinks: boolean) {
+  const { paragraph, line } = placed
+  raiseLine(row, placed)
   for (const piece of paragraph.pieces) {
     const start = Math.max(piece.start, line.start)
     const end = Math.min(piece.end, line.end)
@@ -225,7 +242,7 @@ function fillLine(row: HTMLElement, paragraph: Paragraph, { line }: PlacedLine, 
   if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
 }
 
-function styleSpan(span: HTMLElement, { style: type }: Piece, ownLinks: boolean) {
+function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, ownLinks: boolean) {
   const { style } = span
   style.fontFamily = fontStack(type.family)
   style.fontSize = `${type.size}px`
@@ -233,5 +250,9 @@ function styleSpan(span: HTMLElement, { style: type }: Piece, ownLinks: boolean)
   style.fontStyle = type.italic ? 'italic' : 'normal'
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
   if (type.color) style.color = type.color
-  if (ownLinks && type.link !== undefined) style.textDecoration = 'underline'
+  const lines = [
+    (type.underline || (ownLinks && type.link !== undefined)) && 'underline',
+    type.strike && 'line-through',
+  ].filter(Boolean)
+  if (lines.length > 0) style.textDecoration = lines.join(' ')
 }

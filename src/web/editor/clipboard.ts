@@ -1,9 +1,11 @@
 /** Copy, cut and paste through the platform's own events, so that no permission is needed. */
+
 import { copyBlocks, MAX_PASTE, readBlocks } from '../../core/arrange/clipboard'
 import { ordersAt } from '../../core/arrange/order'
 import { treeOfBefore } from '../../core/document/earlier'
 import type { NodeTree } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
+import { said } from '../../core/words/words'
 import { removeSelected } from '../palette/commands'
 import { blockPlace, placePicture, sectionIndex } from '../shelf/place-item'
 import { readPicture } from '../shelf/read-picture'
@@ -57,7 +59,7 @@ function paste(editor: Editor, text: string) {
     kind: 'text',
     name: words.slice(0, 24),
     order: 'a0',
-    props: { type: '{type.body}', color: '{color.ink}', maxWidth: 640, spans: [{ text: words }] },
+    props: { type: '{type.body}', color: '{color.ink}', maxWidth: 640, words: said(words) },
   }
   insertBlocks(editor, [tree], [], 'Paste text')
 }

@@ -3,6 +3,7 @@ import type { LookOf } from '../../core/arrange/look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
 import type { Misfit } from '../../core/lattice/fit'
 import type { Drag } from '../board/drag'
+import type { Typing } from '../text/typing'
 import type { Camera } from './camera'
 
 export class EditorState {
@@ -19,6 +20,8 @@ export class EditorState {
   hiddenViews = new Set<string>()
   /** The text being edited in place. */
   editing: { id: string; view: string } | undefined
+  /** What is written in it, once it is on its sheet. */
+  typing: Typing | undefined
   camera: Camera = { x: 60, y: 60, zoom: 0.4 }
   showLattice = true
   showBaseline = false

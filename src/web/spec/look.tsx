@@ -6,6 +6,7 @@ import { formatPx } from '../../core/lattice/solve'
 import type { PropKey, Props } from '../../core/properties/table'
 import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
+import { isOneParagraph } from '../../core/words/parts'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, Popover } from '../parts/popover'
@@ -148,6 +149,18 @@ export function TypeLines({ node }: { node: Node }) {
           onChoose={(fontWeight) => set({ fontWeight }, 'Font weight')}
         />
       </Line>
+      {!isOneParagraph(resolved.words ?? []) && (
+        <Line node={node} keys={['paragraphGap']}>
+          <span>Between paragraphs</span>
+          <NumberChip
+            label="Gap between paragraphs"
+            value={resolved.paragraphGap! * resolved.fontSize}
+            unit=" px"
+            context={{ min: 0, max: resolved.fontSize * 20 }}
+            onChange={(px) => set({ paragraphGap: px / resolved.fontSize }, 'Gap between paragraphs')}
+          />
+        </Line>
+      )}
       <Line node={node} keys={['color', 'textAlign', 'textCase', 'letterSpacing', 'overflowWrap']}>
         <span>Ink</span>
         <ColorChip

@@ -2,9 +2,12 @@
 import { Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
 import { isText } from '../../core/properties/kinds'
 import { linkFrom, linkProblem, linkShown } from '../../core/properties/links'
 import { hasProperty, PROPERTIES, type PropKey } from '../../core/properties/table'
+import { retyped } from '../../core/words/retype'
+import { plainText, said } from '../../core/words/words'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/popover'
 import { Group } from './line'
@@ -48,7 +51,7 @@ export function SharedSpec({ node }: { node: Node }) {
           />
         </ChangeLine>
         {isText(node.kind) && (
-          <ChangeLine node={node} prop="spans">
+          <ChangeLine node={node} prop="words">
             <Words node={node} />
           </ChangeLine>
         )}
@@ -114,11 +117,9 @@ function ChangeLine({ node, prop, children }: { node: Node; prop: PropKey; child
 
 function Words({ node }: { node: Node }) {
   const editor = useEditor()
-  const spans = editor.resolved(node).spans ?? []
-  const { field } = useTyped(spans.map(({ text }) => text).join(''), (text) => {
-    // The look of the first words stays; a link in them is the template's.
-    const { link: _, ...look } = spans[0] ?? { text: '' }
-    editor.change(node, { spans: [{ ...look, text }] }, `Words of ${node.name} on this page`)
+  const words = cascaded(editor.doc, node, editor.view.id).words ?? said('')
+  const { field } = useTyped(plainText(words), (text) => {
+    editor.change(node, { words: retyped(words, text) }, `Words of ${node.name} on this page`)
     return undefined
   })
   return (
@@ -130,11 +131,6 @@ function Words({ node }: { node: Node }) {
         className="text-field min-w-0 resize-none py-1 leading-5"
         {...field}
       />
-      {spans.length > 1 && (
-        <span className="text-[12px] leading-4 soft">
-          Styled parts become one when the words are changed here.
-        </span>
-      )}
     </label>
   )
 }

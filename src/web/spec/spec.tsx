@@ -13,6 +13,7 @@ import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
+import { SelectedWords } from './selected-words'
 import { SharedSpec } from './shared'
 import { SizeChips } from './size-chip'
 import { LinkLine } from './words'
@@ -109,6 +110,9 @@ function BlockSpec({ node }: { node: Node }) {
       </header>
       <ScopeSwitch />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
+        {editor.typing && editor.editing?.id === node.id && (
+          <SelectedWords node={node} typing={editor.typing} />
+        )}
         {node.kind !== 'section' && (
           <Group title="Place">
             <Place node={node} />

@@ -1,110 +1,107 @@
-/** Editing a text where it stands. */
-
+/** Writing a text where it stands on its sheet, in its own font and lines. */
 import { useEffect, useRef } from 'react'
+import type { Node } from '../../core/document/document'
+import { cascaded, colorIn, originOf, resolve } from '../../core/document/resolve'
+import { wordsAt } from '../../core/edits/text'
 import { fontStack } from '../../core/handoff/css'
 import { textOffset } from '../../core/layout/baseline'
 import { lineHeightText } from '../../core/properties/type'
-import type { Span } from '../../core/properties/values'
-import { makeId } from '../editor/editor-state'
+import { holdsParagraphs, isOneParagraph } from '../../core/words/parts'
+import { said } from '../../core/words/words'
+import { type Editor, makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
+import './text.css'
+import { type Desk, Typing } from './typing'
 
-/** Spans as they stand in the editable element; each keeps the look of the span it came from. */
-function readSpans(root: HTMLElement, before: readonly Span[]): Span[] {
-  const out: Span[] = []
-  const add = (text: string, index: number) => {
-    if (text === '') return
-    const { text: _, ...look } = before[index] ?? before[0] ?? { text: '' }
-    const last = out.at(-1)
-    if (last && JSON.stringify({ ...last, text: '' }) === JSON.stringify({ ...look, text: '' }))
-      last.text += text
-    else out.push({ ...look, text })
+/** What stays open beside the text: the spec and what floats over it. */
+const BESIDE = '[aria-label="Spec"], .floating, [data-text-editor]'
+
+/** Where what is typed goes: a view's own words where it has some, or gets some with “Only …”. */
+function placeIn(editor: Editor, node: Node, view: string) {
+  const origin = originOf(editor.doc, node, view, 'words')
+  const own = origin ? origin : editor.scopedView
+  return own === undefined || own === '' ? { node: node.id } : { node: node.id, view: own }
+}
+
+function deskFor(editor: Editor, id: string, view: string): Desk {
+  const { doc } = editor
+  const node = () => doc.nodes.get(id)!
+  const { fontWeight = 400, italic = false, tag } = resolve(doc, node(), view)
+  return {
+    words: () => (doc.nodes.has(id) ? (cascaded(doc, node(), view).words ?? said('')) : undefined),
+    commit(steps, gesture) {
+      const place = placeIn(editor, node(), view)
+      const shown = cascaded(doc, node(), view).words ?? said('')
+      // A view's own words begin as what it has shown so far.
+      const first =
+        wordsAt(doc, place) === undefined
+          ? [
+              {
+                op: 'set' as const,
+                node: id,
+                ...('view' in place ? { view: place.view } : {}),
+                props: { words: shown },
+              },
+            ]
+          : []
+      return editor.commit([...first, { op: 'text', ...place, steps }], `Words of ${node().name}`, gesture)
+    },
+    undo: () => editor.session.undo(),
+    redo: () => editor.session.redo(),
+    finish: () => editor.set({ editing: undefined }),
+    askLink: () => document.querySelector<HTMLElement>('[data-word-link]')?.focus(),
+    ink: (color) => colorIn(doc.tokenTable, color),
+    makeId,
+    flowing: holdsParagraphs(node().kind, tag),
+    label: `Text of ${node().name}`,
+    weight: fontWeight,
+    italic,
   }
-  const walk = (node: Node, index: number) => {
-    if (node.nodeType === Node.TEXT_NODE) add((node.textContent ?? '').replace(/ /g, ' '), index)
-    else if (node.nodeName === 'BR') {
-      // A line feed at the very end is the browser's own, to keep the last line open.
-      if (node !== root.lastChild) add('\n', index)
-    } else {
-      const own =
-        node instanceof HTMLElement && node.dataset.span !== undefined ? Number(node.dataset.span) : index
-      for (const child of node.childNodes) walk(child, own)
-    }
-  }
-  walk(root, 0)
-  const last = out.at(-1)
-  if (last?.text.endsWith('\n')) last.text = last.text.slice(0, -1)
-  return out.length > 0 ? out : [{ ...before[0], text: '' }]
 }
 
 export function TextEditor({ id, view }: { id: string; view: string }) {
   const editor = useEditor()
   const field = useRef<HTMLDivElement>(null)
-  const gesture = useRef(makeId())
   const layout = editor.layoutOf(view)
   const rect = layout?.rect(id)
   const box = layout?.boxes.get(id)
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: filled once per text; typing changes it itself
   useEffect(() => {
-    const element = field.current
-    if (!element || !box) return
-    element.textContent = ''
-    const spans = editor.doc.node(id).props.spans ?? [{ text: '' }]
-    spans.forEach((span, i) => {
-      const part = document.createElement('span')
-      part.dataset.span = String(i)
-      part.textContent = span.text
-      if (span.weight) part.style.fontWeight = String(span.weight)
-      if (span.italic) part.style.fontStyle = 'italic'
-      if (span.size) part.style.fontSize = `${span.size}em`
-      element.append(part)
-    })
-    element.focus()
-    getSelection()?.selectAllChildren(element)
-  }, [id])
+    if (!field.current) return
+    const typing = new Typing(field.current, deskFor(editor, id, view))
+    editor.set({ typing })
+    const outside = (event: Event) => {
+      if (event.target instanceof Element && !event.target.closest(BESIDE)) editor.set({ editing: undefined })
+    }
+    addEventListener('pointerdown', outside, true)
+    addEventListener('focusin', outside, true)
+    return () => {
+      removeEventListener('pointerdown', outside, true)
+      removeEventListener('focusin', outside, true)
+      typing.destroy()
+      if (editor.typing === typing) editor.set({ typing: undefined })
+    }
+  }, [editor, id, view])
+  useEffect(() => editor.typing?.follow())
 
   if (!rect || !box) return null
   const { resolved } = box
-  const finish = () => editor.set({ editing: undefined })
-  const input = () => {
-    const node = editor.doc.node(id)
-    // Words are the same on every view.
-    editor.commit(
-      [{ op: 'set', node: id, props: { spans: readSpans(field.current!, node.props.spans ?? []) } }],
-      'Edit text',
-      `text-${gesture.current}`,
-    )
-  }
+  const flowing = holdsParagraphs(box.node.kind, resolved.tag)
+  const several = flowing && resolved.words && !isOneParagraph(resolved.words)
   return (
     <div
       ref={field}
-      role="textbox"
-      aria-multiline="true"
-      aria-label={`Text of ${box.node.name}`}
-      tabIndex={0}
-      contentEditable="plaintext-only"
-      suppressContentEditableWarning
-      spellCheck={false}
-      onInput={input}
-      onBlur={finish}
+      data-text-editor
+      className="typed"
       onPointerDown={(event) => event.stopPropagation()}
-      onKeyDown={(event) => {
-        event.stopPropagation()
-        if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
-          event.preventDefault()
-          finish()
-        }
-      }}
+      onKeyDown={(event) => event.stopPropagation()}
       style={{
         position: 'absolute',
         left: rect.x + box.borL + box.padL,
         top: rect.y + box.borT + box.padT + textOffset(box, box.width, box.height),
-        width: box.width - box.padX + 2,
+        width: box.width - box.padX + (several ? 0 : 2),
         minHeight: 10,
-        whiteSpace: 'pre-wrap',
-        outline: 'none',
-        userSelect: 'text',
-        cursor: 'text',
+        rowGap: flowing ? `${resolved.paragraphGap}em` : 0,
         fontFamily: fontStack(resolved.fontFamily),
         fontSize: resolved.fontSize,
         fontWeight: resolved.fontWeight,
@@ -113,10 +110,9 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         letterSpacing: resolved.letterSpacing || 'normal',
         textAlign: resolved.textAlign,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,
+        textDecoration: resolved.textDecoration === 'none' ? undefined : resolved.textDecoration,
+        overflowWrap: resolved.overflowWrap,
         color: resolved.color ?? '#000',
-        caretColor: 'var(--sheet-pine)',
-        textRendering: 'geometricPrecision',
-        fontFeatureSettings: 'normal',
       }}
     />
   )

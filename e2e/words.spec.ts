@@ -1,0 +1,193 @@
+/** Writing: marks, paragraphs, lists, links; two people in one paragraph; one history with all else. */
+import type { Page } from '@playwright/test'
+import { expect, findNode, onSheet, saved, stored, test } from './app'
+
+type Inline = { type: string; text?: string; marks?: { type: string; attrs?: { value: unknown } }[] }
+type Block = { type: string; content?: (Inline & Block)[] }
+
+const WORDS = 'Seeds to borrow, seeds to give back'
+const field = (page: Page) => page.getByRole('textbox', { name: /^Text of/ })
+
+/** The first paragraph of the quote, ready to be written. */
+async function open(page: Page, text: string | RegExp) {
+  await page.locator('[data-sheet="desktop"] [data-node]', { hasText: text }).last().dblclick()
+  await expect(field(page)).toBeFocused()
+}
+
+async function write(page: Page, text: string) {
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type(text)
+}
+
+/** What a block of a name says, once that is saved. */
+async function wordsOf(page: Page, name: string): Promise<Block[]> {
+  await saved(page)
+  for (const { sections } of (await stored(page)).pages) {
+    const node = findNode(sections, name)
+    if (node) return node.props.words as Block[]
+  }
+  return []
+}
+
+/** Selects the last so many characters, by keys. */
+async function selectBack(page: Page, count: number) {
+  for (let i = 0; i < count; i++) await page.keyboard.press('Shift+ArrowLeft')
+}
+
+const LEAD = /^Take home heirloom/
+const NAME = 'Paragraph'
+
+test('a part of a text is made bold, slanted, coloured and a link, and handed off so', async ({ desk }) => {
+  await open(desk, LEAD)
+  await write(desk, WORDS)
+  await selectBack(desk, 'give back'.length)
+  await desk.keyboard.press('ControlOrMeta+b')
+  await expect(desk.getByRole('button', { name: 'Bold' })).toHaveAttribute('aria-pressed', 'true')
+  await desk.keyboard.press('ControlOrMeta+i')
+  await desk.getByRole('button', { name: /^Ink of the selected words/ }).click()
+  await desk.getByRole('option', { name: 'pine' }).click()
+  await desk.getByRole('button', { name: 'Struck through' }).click()
+  await field(desk).focus()
+  await desk.keyboard.press('ControlOrMeta+k')
+  await desk.keyboard.type('/catalogue')
+  await desk.keyboard.press('Enter')
+  await expect(field(desk)).toBeFocused()
+  await desk.keyboard.press('Escape')
+  await expect(field(desk)).toHaveCount(0)
+  const [{ content }] = await wordsOf(desk, NAME)
+  expect(content).toEqual([
+    { type: 'text', text: 'Seeds to borrow, seeds to ' },
+    {
+      type: 'text',
+      text: 'give back',
+      marks: [
+        { type: 'link', attrs: { value: 'page:page-catalogue' } },
+        { type: 'weight', attrs: { value: 700 } },
+        { type: 'italic', attrs: { value: true } },
+        { type: 'color', attrs: { value: '{color.pine}' } },
+        { type: 'strike' },
+      ],
+    },
+  ])
+  const part = onSheet(desk, 'desktop', WORDS).locator('span', { hasText: 'give back' })
+  await expect(part).toHaveCSS('font-weight', '700')
+  await expect(part).toHaveCSS('font-style', 'italic')
+  await expect(part).toHaveCSS('text-decoration-line', 'underline line-through')
+  // And as plain as before, a step at a time.
+  for (let i = 0; i < 5; i++) await desk.keyboard.press('ControlOrMeta+z')
+  expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: WORDS }])
+})
+
+test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where the editor had them', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Bring')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.type('- a jar')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.type('a label')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.press('Tab')
+  await desk.keyboard.type('with the year')
+  const items = field(desk).locator('li')
+  await expect(items).toHaveCount(3)
+  const places = await items.evaluateAll((all) =>
+    all.map((each) => {
+      const range = document.createRange()
+      range.selectNodeContents(each.querySelector('p')!)
+      const { left, top, width } = range.getBoundingClientRect()
+      return { left, top, width }
+    }),
+  )
+  await desk.keyboard.press('Escape')
+  expect(await wordsOf(desk, NAME)).toMatchObject([
+    { type: 'paragraph' },
+    { type: 'bullets', content: [{ type: 'item' }, { type: 'item', content: [{}, { type: 'bullets' }] }] },
+  ])
+  for (const [i, words] of ['a jar', 'a label', 'with the year'].entries()) {
+    const line = onSheet(desk, 'desktop', 'Bring').locator('.line span', { hasText: words })
+    const { left, width } = await line.evaluate((span) => {
+      const { left, width } = span.getBoundingClientRect()
+      return { left, width }
+    })
+    expect(Math.abs(left - places[i].left), words).toBeLessThan(0.5)
+    expect(Math.abs(width - places[i].width), words).toBeLessThan(0.5)
+  }
+})
+
+test('two people in one paragraph keep their words, and each undoes their own', async ({ desk, context }) => {
+  await open(desk, LEAD)
+  await write(desk, WORDS)
+  await saved(desk)
+  const other = await context.newPage()
+  await other.goto(desk.url())
+  await other.locator('[data-sheet] [data-node]').first().waitFor()
+  await open(other, WORDS)
+  await desk.bringToFront()
+  await desk.keyboard.press('ControlOrMeta+Home')
+  await other.bringToFront()
+  await other.keyboard.press('ControlOrMeta+End')
+  await Promise.all([
+    desk.keyboard.type('All our ', { delay: 20 }),
+    other.keyboard.type(' in the autumn', { delay: 15 }),
+  ])
+  const both = 'All our Seeds to borrow, seeds to give back in the autumn'
+  await expect(field(desk)).toHaveText(both)
+  await expect(field(other)).toHaveText(both)
+  await saved(other)
+  expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: both }])
+  await desk.bringToFront()
+  await field(desk).focus()
+  await desk.keyboard.press('ControlOrMeta+z')
+  const theirs = 'Seeds to borrow, seeds to give back in the autumn'
+  await expect(field(desk)).toHaveText(theirs)
+  await expect(field(other)).toHaveText(theirs)
+  await other.close()
+})
+
+test('what is pasted keeps its paragraphs, lists and marks, and nothing else', async ({ desk }) => {
+  await open(desk, LEAD)
+  await desk.keyboard.press('ControlOrMeta+a')
+  await field(desk).evaluate((element) => {
+    const data = new DataTransfer()
+    data.setData(
+      'text/html',
+      '<h2 style="color:red">Sowing</h2><p onclick="x()">In <b>March</b>, <a href="javascript:x()">not</a> ' +
+        '<a href="https://seeds.test/">later</a></p><ul><li>Peas</li></ul><script>x()</script>',
+    )
+    element.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
+  })
+  await desk.keyboard.press('Escape')
+  expect(await wordsOf(desk, NAME)).toEqual([
+    { type: 'paragraph', content: [{ type: 'text', text: 'Sowing' }] },
+    {
+      type: 'paragraph',
+      content: [
+        { type: 'text', text: 'In ' },
+        { type: 'text', text: 'March', marks: [{ type: 'weight', attrs: { value: 700 } }] },
+        { type: 'text', text: ', not ' },
+        { type: 'text', text: 'later', marks: [{ type: 'link', attrs: { value: 'https://seeds.test/' } }] },
+      ],
+    },
+    {
+      type: 'bullets',
+      content: [
+        { type: 'item', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Peas' }] }] },
+      ],
+    },
+  ])
+})
+
+test('with “Only Mobile” on, what is typed there is Mobile’s alone', async ({ desk }) => {
+  await desk.locator('[data-sheet="mobile"] [data-node]', { hasText: LEAD }).last().click()
+  await desk.getByRole('radio', { name: 'Only Mobile' }).click()
+  await desk.locator('[data-sheet="mobile"] [data-node]', { hasText: LEAD }).last().dblclick()
+  await expect(field(desk)).toBeFocused()
+  await write(desk, 'Short words')
+  await desk.keyboard.press('Escape')
+  await expect(onSheet(desk, 'mobile', 'Short words')).toBeVisible()
+  await expect(onSheet(desk, 'desktop', 'Short words')).toHaveCount(0)
+})

@@ -1,0 +1,262 @@
+/** A text being written in place: a ProseMirror view on words that lie in the project, where others may write too. */
+import { baseKeymap, chainCommands } from 'prosemirror-commands'
+import { keymap } from 'prosemirror-keymap'
+import { liftListItem, sinkListItem, splitListItem } from 'prosemirror-schema-list'
+import { AllSelection, type Command, EditorState, Plugin, type Transaction } from 'prosemirror-state'
+import { ReplaceStep } from 'prosemirror-transform'
+import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
+import { schema, toDoc } from '../../core/words/model'
+import {
+  inList,
+  type ListKind,
+  listAround,
+  MIXED,
+  mark,
+  type SelectedLook,
+  selectedLook,
+} from '../../core/words/selection'
+import type { Look, MarkName, Words } from '../../core/words/words'
+import { markViews, nodeViews, parser, serializer } from './rendering'
+
+/** Where the words lie, and what of the program the writing needs. */
+export type Desk = {
+  /** As they are now; undefined when they are gone. */
+  words(): Words | undefined
+  /** @returns whether the project took the steps */
+  commit(steps: Record<string, unknown>[], gesture: string): boolean
+  undo(): void
+  redo(): void
+  finish(): void
+  /** Goes to where a link is typed. */
+  askLink(): void
+  ink(color: string): string | undefined
+  makeId(): string
+  /** Whether the text holds paragraphs and lists, or lines alone. */
+  flowing: boolean
+  label: string
+  /** What the whole text is set in. */
+  weight: number
+  italic: boolean
+}
+
+/** What is typed without a rest of so long is one step of the history, ms. */
+const REST = 700
+const OUTSIDE = 'outside'
+
+export class Typing {
+  readonly view: EditorView
+  private gesture: string
+  private typedAt = 0
+  private seen: Words | undefined
+  private readonly listeners = new Set<() => void>()
+  /** Rises with everything that is seen of it. */
+  version = 0
+
+  constructor(
+    host: HTMLElement,
+    readonly desk: Desk,
+  ) {
+    this.gesture = desk.makeId()
+    this.seen = desk.words()
+    const doc = toDoc(this.seen!)
+    this.view = new EditorView(
+      { mount: host },
+      {
+        state: EditorState.create({
+          doc,
+          selection: new AllSelection(doc),
+          plugins: [keymap(this.keys()), keymap(baseKeymap), shownWhenLeft(), startsList(() => desk.flowing)],
+        }),
+        dispatchTransaction: (transaction) => this.dispatch(transaction),
+        nodeViews,
+        markViews: markViews(desk.ink),
+        domParser: parser,
+        clipboardParser: parser,
+        clipboardSerializer: serializer,
+        attributes: {
+          role: 'textbox',
+          'aria-multiline': 'true',
+          'aria-label': desk.label,
+          spellcheck: 'false',
+        },
+      },
+    )
+    this.view.focus()
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  private changed() {
+    this.version++
+    for (const listener of this.listeners) listener()
+  }
+
+  private dispatch(transaction: Transaction) {
+    const { view, desk } = this
+    const isOutside = transaction.getMeta(OUTSIDE) === true
+    if (transaction.docChanged && !isOutside) {
+      const now = performance.now()
+      // A mark, a list, a jump elsewhere: each a step of its own.
+      if (now - this.typedAt > REST || !isTyped(transaction)) this.gesture = desk.makeId()
+      this.typedAt = isTyped(transaction) ? now : 0
+      if (
+        !desk.commit(
+          transaction.steps.map((step) => step.toJSON()),
+          this.gesture,
+        )
+      )
+        return
+      this.seen = desk.words()
+    }
+    view.updateState(view.state.apply(transaction))
+    this.changed()
+  }
+
+  /** Brings in what became of the words otherwise: by others, by undo, by the spec. The caret stays where it is in them. */
+  follow() {
+    const words = this.desk.words()
+    if (!words) return this.desk.finish()
+    if (words === this.seen) return
+    this.seen = words
+    const doc = toDoc(words)
+    const { state } = this.view
+    if (doc.eq(state.doc)) return
+    const start = state.doc.content.findDiffStart(doc.content)!
+    let { a, b } = state.doc.content.findDiffEnd(doc.content)!
+    const overlap = start - Math.min(a, b)
+    if (overlap > 0) {
+      a += overlap
+      b += overlap
+    }
+    const transaction = state.tr.setMeta(OUTSIDE, true).setMeta('addToHistory', false)
+    transaction.replace(start, a, doc.slice(start, b))
+    if (!transaction.doc.eq(doc)) {
+      const whole = state.tr.setMeta(OUTSIDE, true).replaceWith(0, state.doc.content.size, doc.content)
+      return this.view.dispatch(whole)
+    }
+    this.view.dispatch(transaction)
+  }
+
+  get look(): SelectedLook {
+    return selectedLook(this.view.state)
+  }
+
+  get list(): ListKind | undefined {
+    return listAround(this.view.state)
+  }
+
+  /** The selected words; '' when there are none. */
+  get selected(): string {
+    const { from, to } = this.view.state.selection
+    return this.view.state.doc.textBetween(from, to, ' ', ' ')
+  }
+
+  run(command: Command) {
+    command(this.view.state, this.view.dispatch, this.view)
+  }
+
+  mark<K extends MarkName>(name: K, value: Look[K] | undefined) {
+    this.run(mark(name, value))
+  }
+
+  setList(kind: ListKind | undefined) {
+    this.run(inList(kind))
+  }
+
+  /** Bold where not all is, or as the text is. */
+  toggleBold = () => {
+    const weight = this.look.weight ?? this.desk.weight
+    const isBold = weight !== MIXED && weight >= 600
+    const own = this.desk.weight >= 600
+    this.mark('weight', isBold ? (own ? 400 : undefined) : own ? undefined : 700)
+  }
+
+  toggleItalic = () => {
+    const { italic = this.desk.italic } = this.look
+    const next = italic === MIXED ? true : !italic
+    this.mark('italic', next === this.desk.italic ? undefined : next)
+  }
+
+  toggle(name: 'underline' | 'strike' | 'code') {
+    this.mark(name, this.look[name] === true ? undefined : true)
+  }
+
+  private keys(): Record<string, Command> {
+    const { desk } = this
+    const item = schema.nodes.item
+    const done = (work: () => void) => () => {
+      work()
+      return true
+    }
+    const line: Command = (state, dispatch) => {
+      dispatch?.(state.tr.replaceSelectionWith(schema.nodes.break.create(), false))
+      return true
+    }
+    const shift: Command = (state, dispatch) => {
+      if (listAround(state) === undefined) return false
+      sinkListItem(item)(state, dispatch)
+      return true
+    }
+    return {
+      Escape: done(() => desk.finish()),
+      'Mod-Enter': done(() => desk.finish()),
+      // In a heading or a label there is nothing to begin a paragraph of.
+      Enter: (state, dispatch, view) =>
+        desk.flowing
+          ? chainCommands(splitListItem(item), liftListItem(item))(state, dispatch, view)
+          : done(() => desk.finish())(),
+      'Shift-Enter': line,
+      Tab: shift,
+      'Shift-Tab': (state, dispatch) =>
+        listAround(state) !== undefined && liftListItem(item)(state, dispatch),
+      'Mod-z': done(() => desk.undo()),
+      'Mod-Shift-z': done(() => desk.redo()),
+      'Mod-y': done(() => desk.redo()),
+      'Mod-b': done(this.toggleBold),
+      'Mod-i': done(this.toggleItalic),
+      'Mod-u': done(() => this.toggle('underline')),
+      'Mod-k': done(() => desk.askLink()),
+    }
+  }
+
+  destroy() {
+    this.view.destroy()
+  }
+}
+
+/** Whether a transaction is a person's typing: words put in or taken out at one place. */
+const isTyped = ({ steps }: Transaction) => steps.length === 1 && steps[0] instanceof ReplaceStep
+
+/** What is selected stays to be seen while the spec has the focus. */
+function shownWhenLeft(): Plugin {
+  return new Plugin({
+    props: {
+      decorations({ doc, selection }) {
+        if (selection.empty) return DecorationSet.empty
+        return DecorationSet.create(doc, [
+          Decoration.inline(selection.from, selection.to, { class: 'kept-selection' }),
+        ])
+      },
+    },
+  })
+}
+
+/** “- ” begins a list, “1. ” one with numbers. */
+function startsList(may: () => boolean): Plugin {
+  return new Plugin({
+    props: {
+      handleTextInput(view, from, _to, text) {
+        if (text !== ' ' || !may()) return false
+        const $from = view.state.doc.resolve(from)
+        const before = $from.parent.textBetween(0, $from.parentOffset)
+        const kind = /^[-*•]$/.test(before) ? 'bullets' : /^1[.)]$/.test(before) ? 'numbers' : undefined
+        if (!kind || listAround(view.state)) return false
+        view.dispatch(view.state.tr.delete($from.start(), from))
+        return inList(kind)(view.state, view.dispatch)
+      },
+    },
+  })
+}
