@@ -36,7 +36,8 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
     await page.goto(url)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
     await use(page)
-    await page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
+    const gone = () => page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
+    await expect.poll(async () => (await gone()).status(), 'the project is put away').toBeLessThan(500)
   },
 })
 

@@ -1,8 +1,14 @@
 /** Documents that once differed, shrunk: each with the rule it exercises. The browser judges them in the tests. */
 import type { ProjectFile } from '../../core/document/schema'
 import { LAYOUT_CASES } from './layout-cases'
+import { OUTSIDE_CASES } from './outside-cases'
 import { PICTURE_CASES } from './picture-cases'
 import { TEXT_CASES } from './text-cases'
 
 /** By name: the rule, and the smallest document that needs it. */
-export const CASES: Record<string, ProjectFile> = { ...TEXT_CASES, ...LAYOUT_CASES, ...PICTURE_CASES }
+export const CASES: Record<string, ProjectFile> = {
+  ...TEXT_CASES,
+  ...OUTSIDE_CASES,
+  ...LAYOUT_CASES,
+  ...PICTURE_CASES,
+}

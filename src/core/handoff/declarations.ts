@@ -202,6 +202,12 @@ function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean)
 const naturalWidth = (place: Place, resolved: Resolved) =>
   (resolved.asset ? place.doc.assets.get(resolved.asset)?.width : undefined) ?? 300
 
+/** A width that follows a height by a ratio; undefined where the height says nothing. */
+function widthByRatio(height: Size, ratio: number): string | undefined {
+  if (height.kind === 'exact') return px((height.px as number) * ratio)
+  return height.kind === 'svh' ? `${num(height.percent * ratio)}svh` : undefined
+}
+
 const exactText = (writer: Writer, size: Size): string =>
   (size.kind === 'exact' ? writer.write.length(size.px) : undefined) ?? '0'
 
@@ -247,20 +253,14 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
       if (picture) {
         const asset = resolved.asset ? place.doc.assets.get(resolved.asset) : undefined
         const ratio = resolved.ratio ?? (asset ? asset.width / asset.height : 1.5)
-        writer.set(
-          'width',
-          resolved.height.kind === 'exact'
-            ? px((resolved.height.px as number) * ratio)
-            : px(naturalWidth(place, resolved)),
-        )
+        writer.set('width', widthByRatio(resolved.height, ratio) ?? px(naturalWidth(place, resolved)))
         rigid = true
-      } else if (resolved.ratio !== undefined && resolved.height.kind === 'exact') {
-        writer.set('width', px((resolved.height.px as number) * resolved.ratio))
-        rigid = true
-      } else if (resolved.ratio !== undefined && resolved.height.kind === 'svh') {
-        writer.set('width', `${num(resolved.height.percent * resolved.ratio)}svh`)
-        rigid = true
-      } else writer.set('width', 'fit-content')
+      } else {
+        const shaped =
+          resolved.ratio === undefined ? undefined : widthByRatio(resolved.height, resolved.ratio)
+        writer.set('width', shaped ?? 'fit-content')
+        rigid = shaped !== undefined
+      }
   }
   if (rigid && around === Flow.Row) writer.set('flex-shrink', '0')
 }

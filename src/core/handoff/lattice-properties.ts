@@ -22,6 +22,7 @@ export function latticeProperties(lattice: ViewLattice): [string, string][] {
     ['--gutter', unit(lattice.gutter)],
     ['--edge-start', wrapped(start)],
     ['--edge-end', wrapped(end)],
-    ['--column', `calc((${container} - ${unit(gutters)}) / ${lattice.columns})`],
+    // Gutters may be wider than a narrow window: columns are never less than nothing.
+    ['--column', `max(0px, (${container} - ${unit(gutters)}) / ${lattice.columns})`],
   ]
 }

@@ -5,10 +5,11 @@ import { cascaded } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { hasOwnLinks } from '../paint/lines'
 import { px } from '../properties/css-text'
-import { isText, TAGS } from '../properties/kinds'
+import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
 import { holdsParagraphs, isOneParagraph } from '../words/parts'
+import { type Element, elementsOf } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
 import { pageFileName, rootOf, slug } from './names'
 import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
@@ -52,13 +53,10 @@ function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
   return names
 }
 
-/** A tag that blocks may have. */
-const tagOf = (tag: string | undefined, otherwise: string) =>
-  tag !== undefined && (TAGS as readonly string[]).includes(tag) ? tag : otherwise
-
 class PageWriter {
   private readonly lines: string[] = []
   private readonly instances: Instances
+  private elements: ReadonlyMap<string, Element> = new Map()
   constructor(
     private readonly doc: Document,
     private readonly page: Page,
@@ -85,11 +83,13 @@ class PageWriter {
     )
     const sections = this.instances.node(this.page.id).children.map((id) => this.instances.node(id))
     const outer = (node: Node) => node.props.tag === 'header' || node.props.tag === 'footer'
-    let open = false
     const isLead = (i: number) => sections.slice(0, i + 1).every(outer)
     const isTail = (i: number) => sections.slice(i).every(outer)
+    const between = sections.map((_, i) => !isLead(i) && !isTail(i))
+    this.elements = elementsOf(this.instances, between.includes(true))
+    let open = false
     sections.forEach((section, i) => {
-      const inMain = !isLead(i) && !isTail(i)
+      const inMain = between[i]
       if (inMain && !open) this.lines.push('    <main>')
       if (!inMain && open) this.lines.push('    </main>')
       open = inMain
@@ -118,7 +118,7 @@ class PageWriter {
     const props = cascaded(this.doc, node, this.doc.views[0].id)
     if (node.kind === 'picture') return this.picture(node, props, pad)
     if (isText(node.kind)) return this.text(node, props, pad)
-    const tag = tagOf(props.tag, node.kind === 'section' ? 'section' : 'div')
+    const { tag } = this.elements.get(node.id)!
     const attributes = this.attributes(node)
     const href = tag === 'a' ? ` href="${this.link(props.link ?? '#')}"` : ''
     if (node.children.length === 0) {
@@ -152,14 +152,14 @@ class PageWriter {
   }
 
   private text(node: Node, props: Props, pad: string) {
-    const tag = node.kind === 'button' ? (props.link === undefined ? 'button' : 'a') : tagOf(props.tag, 'p')
+    const { tag, inLink } = this.elements.get(node.id)!
     let extra = ''
     if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
     if (tag === 'button') extra = ' type="button"'
     const flowing = holdsParagraphs(node.kind, props.tag)
     const context = {
       write: writingFor(this.doc.tokenTable),
-      ownLinks: hasOwnLinks(node),
+      ownLinks: hasOwnLinks(node) && !inLink,
       address: (link: string) => this.link(link),
     }
     versionsOf(this.doc, node).forEach((version, i) => {

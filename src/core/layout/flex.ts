@@ -7,6 +7,7 @@ import { contentHeight, layoutBox, measureHeight, ratioHeight } from './place'
 
 /** Tolerance for "does it still fit", px: Chromium's layout unit. */
 const UNIT = 1 / 64
+const units = (px: number) => Math.floor(px / UNIT + 1e-6)
 
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
 
@@ -100,12 +101,15 @@ function layoutRow(
 
   const lines: FlexLine[] = []
   let from = 0
+  // Browsers count in whole layout units, cut: one too many wraps.
   let used = 0
+  const room = units(inner)
+  const gap = units(box.colGap)
   for (let i = 0; box.wrap && i < items.length; i++) {
     const item = items[i]
-    const outer = item.before + item.hypothetical
-    const next = i === from ? outer : used + box.colGap + outer
-    if (i > from && next > inner + UNIT) {
+    const outer = units(item.before) + units(item.hypothetical)
+    const next = i === from ? outer : used + gap + outer
+    if (i > from && next > room) {
       lines.push({ from, to: i, cross: 0, at: 0, ascent: 0 })
       from = i
       used = outer

@@ -41,6 +41,11 @@ export function placedLines(box: LayoutBox): PlacedLine[] {
   )
 }
 
-/** Whether links in a text are links of their own: not where the whole text is one. */
-export const hasOwnLinks = ({ kind, props }: LayoutBox['node']) =>
-  kind === 'text' ? props.tag !== 'a' : kind === 'button' && props.link === undefined
+/** Whether links in a text may be links of their own: not where the whole text is one, nor on a button. */
+export const hasOwnLinks = ({ kind, props }: LayoutBox['node']) => kind === 'text' && props.tag !== 'a'
+
+/** Whether links in a text are links: not in a box that is one either. */
+export function showsLinks(box: LayoutBox): boolean {
+  for (let at = box.parent; at; at = at.parent) if (at.node.props.tag === 'a') return false
+  return hasOwnLinks(box.node)
+}

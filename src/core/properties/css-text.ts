@@ -1,9 +1,11 @@
 /** Numbers and lengths as CSS text. */
 
 export const num = (value: number) => String(Math.round(value * 10_000) / 10_000)
-export const px = (value: number) => (value === 0 ? '0' : `${num(value)}px`)
+/** Fine enough for layout units of 1/64 px. */
+const fine = (value: number) => String(Math.round(value * 1_000_000) / 1_000_000)
+export const px = (value: number) => (value === 0 ? '0' : `${fine(value)}px`)
 /** A length inside a math function: a zero needs its unit too. */
-export const unit = (value: number) => `${num(value)}px`
+export const unit = (value: number) => `${fine(value)}px`
 export const percent = (value: number) => `${num(value)}%`
 
 /** Four sides as the shortest shorthand. */

@@ -139,8 +139,8 @@ export class Face {
   readonly upem: number
   private readonly shaping: hb.Font
   private size = 0
-  /** Advances in font units, by glyph. */
-  private readonly advances = new Map<number, number>()
+  /** By size, then by glyph: see `advanceCorrection`. */
+  private readonly corrections = new Map<number, Map<number, number>>()
   /** Draws in font units. */
   private readonly outlines: hb.Font
   private readonly extents: { ascender: number; descender: number; lineGap: number }
@@ -171,19 +171,24 @@ export class Face {
   }
 
   /**
-   * What a glyph's advance differs by from what `shapingAt` gives, px: Chromium's glyph advances (not its kerning) are those of
-   * the size cut to 1/64 px.
+   * What a glyph's advance differs by from what `shapingAt` gives, in px times `FIXED`. Chromium's glyph advances (not its kerning)
+   * are scaled as FreeType does (`FT_MulDiv` with a scale of 16.16 that is rounded first, of a size cut to 1/64 px): some
+   * thousandths of a px in a line.
    */
   advanceCorrection(size: number, glyph: number): number {
-    const effective = effectiveSize(size)
-    const cut = Math.trunc(effective * 64) / 64
-    if (cut === effective) return 0
-    let units = this.advances.get(glyph)
-    if (units === undefined) {
-      units = this.outlines.glyphHAdvance(glyph)
-      this.advances.set(glyph, units)
+    let corrections = this.corrections.get(size)
+    if (!corrections) {
+      corrections = new Map()
+      this.corrections.set(size, corrections)
     }
-    return ((cut - effective) * units) / this.upem
+    let correction = corrections.get(glyph)
+    if (correction === undefined) {
+      const scale = Math.round((Math.trunc(effectiveSize(size) * 64) * FIXED) / this.upem)
+      const linear = Math.round((this.outlines.glyphHAdvance(glyph) * scale) / 64)
+      correction = linear - this.shapingAt(size).glyphHAdvance(glyph)
+      corrections.set(glyph, correction)
+    }
+    return correction
   }
 
   /**

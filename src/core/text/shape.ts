@@ -96,6 +96,8 @@ export function shapeInto(
 ) {
   buffer ??= new hb.Buffer()
   const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
+  // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
+  const spacing = Math.trunc(Math.fround(style.letterSpacing) * FIXED) / FIXED
   let total = advances[offset]
   for (const { start, end, face } of runsByFile(fonts, text, scripts, style)) {
     buffer.clearContents()
@@ -130,13 +132,13 @@ export function shapeInto(
         const { xAdvance } = positions[next]
         // Marks stand on their letter and take no room.
         if (xAdvance !== 0)
-          total += xAdvance / FIXED + face.advanceCorrection(style.size, infos[next].codepoint)
+          total += (xAdvance + face.advanceCorrection(style.size, infos[next].codepoint)) / FIXED
       }
       const clusterEnd = next < count ? infos[next].cluster : end - start
       const width = total - at
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
       const length = Math.max(1, clusterEnd - cluster)
-      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += style.letterSpacing
+      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += spacing
       for (let k = 1; k < length; k++) {
         advances[offset + start + cluster + k] = at + (width * k) / length
         safety[offset + start + cluster + k] = INSIDE

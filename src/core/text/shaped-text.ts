@@ -235,7 +235,7 @@ function piecesOf(style: Resolved, spans: readonly Span[]): { text: string; piec
   for (const span of collapseSpaces(spans)) {
     const own = pieceStyle(style, span)
     const plain = isPlain(span)
-    for (const part of transformCase(span.text, span.case ?? style.textCase).split(/(\n)/)) {
+    for (const part of transformCase(span.text, span.case ?? style.textCase, text.at(-1)).split(/(\n)/)) {
       if (part === '') continue
       const last = pieces.at(-1)
       // Plain spans side by side are one text.

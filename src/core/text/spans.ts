@@ -2,17 +2,51 @@
 import type { Resolved } from '../properties/table'
 import type { Span } from '../words/words'
 
-export function transformCase(text: string, kind: Resolved['textCase']): string {
+const words = new Intl.Segmenter('en', { granularity: 'word' })
+/** Chromium begins a word behind these, other than UAX #29. */
+const POINTS = /[.:]/g
+const NO_BREAK_SPACE = /\u00a0/g
+/** Letters that are two, of which one is a capital at the beginning of a word. */
+const TITLE: Readonly<Record<string, string>> = {
+  ǆ: 'ǅ',
+  Ǆ: 'ǅ',
+  ǉ: 'ǈ',
+  Ǉ: 'ǈ',
+  ǌ: 'ǋ',
+  Ǌ: 'ǋ',
+  ǳ: 'ǲ',
+  Ǳ: 'ǲ',
+}
+
+/** A letter as it begins a word; one that would become two stays. */
+function title(letter: string): string {
+  const upper = TITLE[letter] ?? letter.toUpperCase()
+  return upper.length === letter.length ? upper : letter
+}
+
+/** Every word with a capital, words by UAX #29, as Chromium has them. @param before the character in front of the text */
+function capitalized(text: string, before: string): string {
+  let out = ''
+  const plain = (before + text).replace(NO_BREAK_SPACE, ' ').replace(POINTS, '!')
+  for (const { segment, index } of words.segment(plain)) {
+    const from = index - before.length
+    if (from + segment.length <= 0) continue
+    const own = text.slice(Math.max(0, from), from + segment.length)
+    const first = String.fromCodePoint(own.codePointAt(0)!)
+    out += from < 0 ? own : title(first) + own.slice(first.length)
+  }
+  return out
+}
+
+/** @param before the character in front of the text: whether it goes on with a word */
+export function transformCase(text: string, kind: Resolved['textCase'], before = ''): string {
   switch (kind) {
     case 'uppercase':
       return text.toUpperCase()
     case 'lowercase':
       return text.toLowerCase()
     case 'capitalize':
-      return text.replace(
-        /(^|[\s\-–—/(“"'])(\p{L})/gu,
-        (_, before: string, letter: string) => before + letter.toUpperCase(),
-      )
+      return capitalized(text, before)
     default:
       return text
   }

@@ -12,7 +12,7 @@ import { writingFor } from '../../core/handoff/written'
 import { Flow, type LayoutBox } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
 import { areReordered } from '../../core/paint/layers'
-import { hasOwnLinks, type PlacedLine, placedLines } from '../../core/paint/lines'
+import { type PlacedLine, placedLines, showsLinks } from '../../core/paint/lines'
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
 import { lookDeclarations } from '../../core/properties/declarations'
 import type { Resolved } from '../../core/properties/table'
@@ -192,7 +192,7 @@ export class SheetPainter {
       }
       const row = lineAt(box, placed, x)
       if (box.resolved.textDecoration !== 'none') row.style.textDecoration = box.resolved.textDecoration!
-      fillLine(row, placed, hasOwnLinks(box.node))
+      fillLine(row, placed, showsLinks(box))
       element.append(row)
     }
   }

@@ -1,6 +1,6 @@
 /** Lines of text as glyphs. An outline is in the document once, however often it is set. */
 import type { LayoutBox } from '../../layout/box'
-import { hasOwnLinks, type PlacedLine, placedLines } from '../../paint/lines'
+import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
 import type { GlyphRun } from '../../text/shape'
 import type { Piece } from '../../text/shaped-text'
@@ -133,7 +133,7 @@ function decorate(
   if (textDecoration === 'line-through') through(fontSize, color)
   if (style.underline) under(style.size, ascentAt(style.size), style.color ?? '#000000')
   if (style.strike) through(style.size, style.color ?? '#000000')
-  if (linked !== undefined && hasOwnLinks(box.node))
+  if (linked !== undefined && showsLinks(box))
     under(style.size, ascentAt(style.size), style.color ?? '#000000')
 }
 
