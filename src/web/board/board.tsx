@@ -18,7 +18,7 @@ import { DragMarks } from './marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
 import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
-import { prepareTextEditor, Sheet } from './sheet'
+import { Sheet } from './sheet'
 import { ScalingPoints } from './tracings'
 
 export function Board() {
@@ -31,7 +31,6 @@ export function Board() {
   const gesture = useRef<BoardGesture | undefined>(undefined)
   const pointer = useRef({ x: 0, y: 0 })
 
-  useEffect(prepareTextEditor, [])
   useEffect(() => {
     const element = board.current
     if (!element) return

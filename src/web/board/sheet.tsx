@@ -1,18 +1,11 @@
 /** One sheet: the page at one view, drawn in its own px; the board's camera scales it. */
-import { lazy, Suspense, useLayoutEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import type { View } from '../../core/document/schema'
 import type { PageLayout } from '../../core/layout/page'
 import { useBoard } from '../editor/use-editor'
+import { TextEditor } from '../text/text-editor'
 import { SheetPainter } from './painter'
 import { Tracings } from './tracings'
-
-const loadTextEditor = () => import('../text/text-editor')
-const TextEditor = lazy(() => loadTextEditor().then((module) => ({ default: module.TextEditor })))
-/** Not part of the first screen, but there when a text is pressed. */
-export function prepareTextEditor() {
-  const timer = setTimeout(loadTextEditor, 1500)
-  return () => clearTimeout(timer)
-}
 
 export function Sheet({
   view,
@@ -55,11 +48,7 @@ export function Sheet({
         style={{ left: 0, top: 0, width: view.width, height }}
       />
       <Tracings view={view.id} over={true} height={height} />
-      {editing && (
-        <Suspense>
-          <TextEditor key={editing} id={editing} view={view.id} />
-        </Suspense>
-      )}
+      {editing && <TextEditor key={editing} id={editing} view={view.id} />}
     </div>
   )
 }
