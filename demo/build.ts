@@ -100,10 +100,22 @@ const catalogue = cards(b, 'All seed, by the month you sow it', [
   },
 ])
 
-const pages: { name: string; path: string; sections: Draft[] }[] = [
+/** A section as a page begins with it: each heading one step up. */
+const titled = (draft: Draft): Draft => {
+  const { tag } = draft.props
+  const up = tag === 'h2' ? 'h1' : tag === 'h3' ? 'h2' : tag
+  return {
+    ...draft,
+    props: up === undefined ? draft.props : { ...draft.props, tag: up },
+    children: draft.children.map(titled),
+  }
+}
+
+const pages: { name: string; path: string; description: string; sections: Draft[] }[] = [
   {
     name: 'Home',
     path: '/',
+    description: 'Borrow heirloom vegetable and flower seed, grow it, and bring some back in autumn.',
     sections: [
       head(),
       { ...opening },
@@ -112,7 +124,12 @@ const pages: { name: string; path: string; sections: Draft[] }[] = [
       foot(),
     ],
   },
-  { name: 'Catalogue', path: '/catalogue', sections: [head(), { ...catalogue, name: 'Catalogue' }, foot()] },
+  {
+    name: 'Catalogue',
+    path: '/catalogue',
+    description: 'Every packet that can be borrowed, by the month it is sown in.',
+    sections: [head(), { ...titled(catalogue), name: 'Catalogue' }, foot()],
+  },
 ]
 
 const pageKeys = generateNKeysBetween(null, null, pages.length)
@@ -120,6 +137,7 @@ const project: ProjectFile = {
   format: FORMAT,
   version: VERSION,
   name: 'Hollow Oak Seed Library',
+  about: { lang: 'en', icon: 'pic-packets' },
   tokens: starterTokens(),
   views,
   assets,
@@ -129,6 +147,7 @@ const project: ProjectFile = {
       id: `page-${page.name.toLowerCase()}`,
       name: page.name,
       path: page.path,
+      description: page.description,
       order: pageKeys[i],
       views: [],
       sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k])),

@@ -80,7 +80,12 @@ export class SiteViewer {
     this.files = files
     await this.page.setViewportSize({ width, height })
     await this.page.goto(ORIGIN + file, { waitUntil: 'load' })
-    await this.page.evaluate(() => document.fonts.ready)
+    await this.page.evaluate(async () => {
+      await document.fonts.ready
+      // Also what a visitor would have to scroll to.
+      for (const image of document.images) image.loading = 'eager'
+      await Promise.allSettled([...document.images].map((image) => image.decode()))
+    })
   }
 
   async resize(width: number, height: number) {

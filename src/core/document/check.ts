@@ -139,6 +139,14 @@ export function checkProject(value: unknown): ProjectFile {
     check(AssetSchema, asset, `assets[${i}]`)
   })
   const assets = once(project.assets, 'assets')
+  const shownBy = (id: string | undefined, path: string) => {
+    if (id !== undefined && !assets.has(id))
+      throw new FormatError(path, `there is no asset ${shown(id)} in this file`)
+  }
+  shownBy(project.about?.icon, 'about.icon')
+  project.pages.forEach(({ preview }, i) => {
+    shownBy(preview, `pages[${i}].preview`)
+  })
   const tokens = problemOfTokens(project.tokens)
   if (tokens) throw tokens
   const reader = new TreeReader(assets, views)

@@ -3,7 +3,7 @@
  * says whether a node changed. It changes in one way only: a next version that was made beside it takes its place.
  */
 import { Draft } from './draft'
-import type { Asset, ProjectFile, View } from './schema'
+import type { About, Asset, ProjectFile, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Node, type Page, Tree } from './tree'
 
@@ -14,6 +14,7 @@ const JOURNAL = 20_000
 
 export class Document extends Tree {
   readonly name: string = ''
+  readonly about: About = {}
   readonly views: View[] = []
   readonly nodes: ReadonlyMap<string, Node> = new Map()
   readonly pages: ReadonlyMap<string, Page> = new Map()
@@ -48,7 +49,7 @@ export class Document extends Tree {
     if (next.base !== this || next.tick !== this.tick)
       throw new Error('this version was made from another document, or from one that has moved on')
     // What seldom changes is not written when it did not: engines take it for constant as long as nobody does.
-    for (const key of ['name', 'views', 'tokens', 'tokenTable', 'absent'] as const)
+    for (const key of ['name', 'about', 'views', 'tokens', 'tokenTable', 'absent'] as const)
       if (this[key] !== next[key]) Object.assign(this, { [key]: next[key] })
     next.pages.writeTo(this.pages as Map<string, Page>)
     next.assets.writeTo(this.assets as Map<string, Asset>)

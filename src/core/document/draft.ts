@@ -5,7 +5,7 @@ import { differing, ofKind } from '../properties/table'
 import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
-import type { Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
+import type { About, Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Base, type Node, type Page, Tree } from './tree'
 
@@ -28,6 +28,7 @@ function ownProps(tree: NodeTree, views: readonly View[]): Pick<Node, 'props' | 
 
 export class Draft extends Tree {
   name: string
+  about: About
   views: View[]
   readonly nodes: Overlay<Node>
   readonly pages: Overlay<Page>
@@ -46,6 +47,7 @@ export class Draft extends Tree {
   constructor(readonly base: Base) {
     super()
     this.name = base.name
+    this.about = base.about
     this.views = base.views
     this.nodes = new Overlay(base.nodes)
     this.pages = new Overlay(base.pages)
@@ -72,6 +74,7 @@ export class Draft extends Tree {
     for (const id of [...this.pages.keys()]) this.removePage(id)
     for (const id of [...this.assets.keys()]) this.assets.delete(id)
     this.name = file.name
+    this.about = file.about ?? {}
     this.views = file.views
     this.tokens = file.tokens
     for (const asset of file.assets) this.assets.set(asset.id, asset)

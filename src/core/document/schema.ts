@@ -123,10 +123,29 @@ export const AidSchema = v.variant('kind', [
 /** Most aids on one page. */
 export const MAX_AIDS = 1000
 
+/** A language tag (BCP 47), such as en or pt-BR. */
+export const LangSchema = v.pipe(
+  v.string(),
+  v.regex(/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8}){0,4}$/, 'a language such as en or pt-BR'),
+)
+
+/** What is said of a whole project where no page says otherwise. */
+export const AboutSchema = v.strictObject({
+  lang: v.optional(LangSchema),
+  /** The picture that browsers show beside its name. */
+  icon: v.optional(IdSchema),
+})
+
 export const PageOwnSchema = v.strictObject({
   id: IdSchema,
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
   path: PathSchema,
+  /** What search engines and previews say of it. */
+  description: v.optional(v.pipe(v.string(), v.maxLength(1000))),
+  /** Of its words; left out: the project's. */
+  lang: v.optional(LangSchema),
+  /** The picture that previews show of it. */
+  preview: v.optional(IdSchema),
   /** As a block's. */
   order: v.pipe(v.string(), v.maxLength(MAX_ORDER_KEY)),
   /** The views this page is drawn at; empty: all. */
@@ -151,6 +170,7 @@ export const ProjectSchema = v.strictObject({
   format: v.literal(FORMAT),
   version: v.literal(VERSION),
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
+  about: v.optional(AboutSchema),
   tokens: v.record(v.string(), v.unknown()),
   views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(MAX_VIEWS)),
   assets: v.array(AssetSchema),
@@ -159,6 +179,7 @@ export const ProjectSchema = v.strictObject({
 
 export type View = v.InferOutput<typeof ViewSchema>
 export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
+export type About = v.InferOutput<typeof AboutSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
 export type Aid = v.InferOutput<typeof AidSchema>
 /** What a page shows otherwise of one block of its template. */

@@ -2,7 +2,7 @@
 import type { Kind } from '../properties/kinds'
 import { byOrder } from '../properties/order-keys'
 import type { Props } from '../properties/table'
-import type { Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
+import type { About, Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
 import { FORMAT, VERSION } from './schema'
 import type { Tokens, TokenTree } from './tokens'
 
@@ -29,6 +29,8 @@ export type Page = Omit<PageFile, 'sections'>
 
 export abstract class Tree {
   abstract readonly name: string
+  /** Said of the whole project where no page says otherwise. */
+  abstract readonly about: About
   /** Widest first. */
   abstract readonly views: View[]
   abstract readonly nodes: ReadonlyMap<string, Node>
@@ -156,6 +158,7 @@ export abstract class Tree {
       format: FORMAT,
       version: VERSION,
       name: this.name,
+      ...(Object.keys(this.about).length > 0 ? { about: this.about } : {}),
       tokens: this.tokens,
       views: this.views,
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),

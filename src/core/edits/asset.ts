@@ -15,6 +15,8 @@ function userOf(tree: Tree, id: string): string | undefined {
       return node.name
   }
   for (const { page, props } of tree.changesOnPages()) if (props.asset === id) return page.name
+  if (tree.about.icon === id) return 'the project, as its icon'
+  for (const page of tree.pages.values()) if (page.preview === id) return `${page.name}, as its preview`
   for (const page of tree.pages.values())
     if (page.aids?.some((aid) => aid.kind === 'tracing' && aid.asset === id))
       return `a tracing on ${page.name}`

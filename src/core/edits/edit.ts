@@ -4,7 +4,7 @@
  * are all these. What they are stands here; everything else about one of them in the module of its name.
  */
 
-import type { Aid, Asset, NodeTree, PageFile, View } from '../document/schema'
+import type { About, Aid, Asset, NodeTree, PageFile, View } from '../document/schema'
 import type { Page } from '../document/tree'
 import type { PropKey } from '../properties/table'
 
@@ -32,7 +32,7 @@ export type PageEdit = { op: 'page'; id: string; page: PageFile | null }
 
 /** `template` null: it stands on none. */
 export type PageValues = Partial<Pick<Page, 'name' | 'path' | 'order' | 'views'>> & {
-  template?: string | null
+  [K in 'template' | 'description' | 'lang' | 'preview']?: string | null
 }
 
 export type PageMetaEdit = { op: 'page-meta'; id: string; set: PageValues }
@@ -65,7 +65,8 @@ export type TokenEdit = { op: 'token'; name: string; token: Record<string, unkno
 /** `asset` null: takes it out. */
 export type AssetEdit = { op: 'asset'; id: string; asset: Asset | null }
 
-export type ProjectEdit = { op: 'project'; name: string }
+/** `null` puts one back. */
+export type ProjectEdit = { op: 'project'; name?: string; about?: { [K in keyof About]: About[K] | null } }
 
 export type Edit =
   | SetEdit

@@ -23,6 +23,9 @@ export function checkPlace(tree: Tree, page: Omit<Page, 'sections'>) {
     if (!tree.views.some((known) => known.id === view)) refuse(`there is no view ${view}`)
 }
 
+/** What a page may have none of: `null` takes it away. */
+const GIVEN_BACK = ['template', 'description', 'lang', 'preview'] as const
+
 export const pageMeta: EditModule<PageMetaEdit> = {
   op: 'page-meta',
   schema: v.strictObject({
@@ -30,19 +33,22 @@ export const pageMeta: EditModule<PageMetaEdit> = {
     id: IdSchema,
     set: v.strictObject({
       ...v.partial(
-        v.omit(PageOwnSchema, ['id', 'sections', 'aids', 'order', 'isTemplate', 'template', 'changes']),
+        v.omit(PageOwnSchema, ['id', 'sections', 'aids', 'order', 'isTemplate', 'changes', ...GIVEN_BACK]),
       ).entries,
       template: v.optional(v.nullable(IdSchema)),
+      description: v.optional(v.nullable(PageOwnSchema.entries.description.wrapped)),
+      lang: v.optional(v.nullable(PageOwnSchema.entries.lang.wrapped)),
+      preview: v.optional(v.nullable(IdSchema)),
       order: v.optional(OrderSchema),
     }),
   }),
 
   apply(draft, edit) {
     const page = pageIn(draft, edit.id)
-    const { template, ...values } = edit.set
-    const next: Page = { ...page, ...values }
-    if (template === null) delete next.template
-    else if (template !== undefined) next.template = template
+    const next = { ...page, ...edit.set } as Page
+    for (const key of GIVEN_BACK) if (edit.set[key] === null) delete next[key]
+    if (next.preview !== undefined && next.preview !== page.preview && !draft.assets.has(next.preview))
+      refuse(`there is no picture ${next.preview}`)
     checkPlace(draft, next)
     const keys = Object.keys(edit.set) as (keyof PageValues)[]
     draft.replacePage(next)

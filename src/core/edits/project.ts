@@ -1,25 +1,59 @@
-/** Names the project. */
+/** Names the project, and says what holds for all its pages. */
 import * as v from 'valibot'
+import { AboutSchema } from '../document/schema'
 import type { ProjectEdit } from './edit'
-import type { EditModule } from './edit-module'
+import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
 
 export const project: EditModule<ProjectEdit> = {
   op: 'project',
   schema: v.strictObject({
     op: v.literal('project'),
-    name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
+    name: v.optional(v.pipe(v.string(), v.minLength(1), v.maxLength(200))),
+    about: v.optional(
+      v.strictObject({
+        lang: v.optional(v.nullable(AboutSchema.entries.lang.wrapped)),
+        icon: v.optional(v.nullable(AboutSchema.entries.icon.wrapped)),
+      }),
+    ),
   }),
 
-  apply(draft, { name }) {
-    const before = draft.name
-    draft.name = name
-    return { op: 'project', name: before }
+  apply(draft, { name, about }) {
+    if (about?.icon && !draft.assets.has(about.icon)) refuse(`there is no picture ${about.icon}`)
+    const inverse: ProjectEdit = { op: 'project' }
+    if (name !== undefined) {
+      inverse.name = draft.name
+      draft.name = name
+    }
+    if (about) {
+      const before: Record<string, string | undefined> = draft.about
+      const next = { ...before, ...about }
+      inverse.about = Object.fromEntries(Object.keys(about).map((key) => [key, before[key] ?? null]))
+      draft.about = Object.fromEntries(Object.entries(next).filter(([, value]) => value != null))
+    }
+    return inverse
   },
 
-  spare: (inverse, over) => (over.op === 'project' ? undefined : inverse),
-  merge: (_, second) => second,
-  place: () => 'project',
+  spare(inverse, over) {
+    if (over.op !== 'project') return inverse
+    const about = Object.entries(inverse.about ?? {}).filter(([key]) => !Object.hasOwn(over.about ?? {}, key))
+    const left: ProjectEdit = { op: 'project' }
+    if (inverse.name !== undefined && over.name === undefined) left.name = inverse.name
+    if (about.length > 0) left.about = Object.fromEntries(about)
+    return Object.keys(left).length > 1 ? left : undefined
+  },
+
+  merge: (first, second) => ({
+    ...first,
+    ...second,
+    ...(first.about || second.about ? { about: { ...first.about, ...second.about } } : {}),
+  }),
+
+  // An icon's picture must be there before.
+  place: ({ about }) => (about?.icon ? undefined : 'project'),
   blocks: () => [],
-  words: ({ name }) => `The project is named ${quoted(name)}`,
+  words: ({ name, about }) =>
+    name !== undefined
+      ? `The project is named ${quoted(name)}`
+      : `The project’s ${about && 'icon' in about ? 'icon' : 'language'} ${Object.values(about ?? {})[0] ?? 'put back'}`,
 }

@@ -200,7 +200,7 @@ describe('a template', () => {
     )
     expect(home).toContain('<p class="logo" data-node="home/logo">')
     expect(shop).toContain('<main>')
-    expect(text.get('styles.css')!.match(/\.logo \{/g)).toHaveLength(1)
+    expect(text.get('styles.css')!.match(/\.logo\b/g)).toHaveLength(1)
   })
 })
 

@@ -38,10 +38,10 @@ describe('content that differs per view', () => {
       overrides: { mobile: { words: said('Borrow seed'), fontSize: 14 } },
     })
     expect(html).toMatch(
-      /<p class="block">Borrow a packet of seed<\/p>\s*<p class="block-2">Borrow seed<\/p>/,
+      /<p class="block">Borrow a packet of seed<\/p>\s*<p class="opening-block">Borrow seed<\/p>/,
     )
     expect(rules(css, 'block')[1]).toContain('display: none')
-    const [wide, narrow] = rules(css, 'block-2')
+    const [wide, narrow] = rules(css, 'opening-block')
     expect(wide).toContain('display: none')
     expect(narrow).toContain('display: block')
     expect(narrow).toContain('font-size: 14px')
@@ -60,7 +60,7 @@ describe('content that differs per view', () => {
       },
     )
     expect(html.replace(/\s+/g, ' ')).toContain(
-      '<picture> <source media="(max-width: 640px)" srcset="pictures/tall.png" width="400" height="800"> <img class="block" src="pictures/wide.png" alt="Pods" width="400" height="200"> </picture>',
+      '<picture> <source media="(max-width: 640px)" srcset="pictures/tall.png" width="400" height="800"> <img class="block" src="pictures/wide.png" alt="Pods" width="400" height="200" decoding="async"> </picture>',
     )
   })
 

@@ -78,7 +78,12 @@ function allowed(node: Node, tag: string, around: Around): string {
 const holdsItems = (instances: Instances, node: Node) =>
   node.children.every((id) => ['li', 'div', 'p', 'span'].includes(wanted(instances.node(id))))
 
-export type Element = { tag: string; inLink: boolean }
+export type Element = {
+  tag: string
+  inLink: boolean
+  /** Tells a landmark from others of its kind (`aria-label`). */
+  label?: string
+}
 
 /**
  * @param hasMain whether what is between the page's ends stands in a `main` already
@@ -86,10 +91,12 @@ export type Element = { tag: string; inLink: boolean }
  */
 export function elementsOf(instances: Instances, hasMain: boolean): Map<string, Element> {
   const elements = new Map<string, Element>()
+  const landmarks = new Map<string, Node[]>()
   const visit = (node: Node, around: Around) => {
     let tag = allowed(node, wanted(node), around)
     if (tag === 'ul' && !holdsItems(instances, node)) tag = 'div'
     elements.set(node.id, { tag, inLink: around.inLink })
+    if (isLandmark(tag, around.parent)) landmarks.set(tag, [...(landmarks.get(tag) ?? []), node])
     const inside: Around = {
       parent: tag,
       inLink: around.inLink || tag === 'a',
@@ -100,5 +107,29 @@ export function elementsOf(instances: Instances, hasMain: boolean): Map<string, 
   }
   for (const id of instances.node(instances.page).children)
     visit(instances.node(id), { parent: 'body', inLink: false, inEnds: false, hasMain })
+  for (const alike of landmarks.values())
+    if (alike.length > 1)
+      for (const [id, label] of labelsFor(instances, alike)) elements.get(id)!.label = label
   return elements
+}
+
+/** A header or footer is one only right on the page (HTML-AAM). */
+const isLandmark = (tag: string, parent: string) =>
+  tag === 'nav' || tag === 'aside' || ((tag === 'header' || tag === 'footer') && parent === 'body')
+
+/** Names that tell landmarks of one kind apart: their own, else with the section that they are in, else numbered. */
+function labelsFor(instances: Instances, nodes: readonly Node[]): Map<string, string> {
+  const labels = new Map<string, string>()
+  const taken = new Set<string>()
+  for (const node of nodes) {
+    let section = node
+    while (section.parent !== null && section.parent !== instances.page)
+      section = instances.node(section.parent)
+    const names = section === node ? [node.name] : [node.name, `${node.name}, ${section.name}`]
+    let label = names.find((name) => !taken.has(name)) ?? node.name
+    for (let n = 2; taken.has(label); n++) label = `${names.at(-1)} ${n}`
+    taken.add(label)
+    labels.set(node.id, label)
+  }
+  return labels
 }

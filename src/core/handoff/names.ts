@@ -45,12 +45,14 @@ export class ClassNames {
     this.used = new Set(kept)
   }
 
-  pick(name: string, signature: string, kind: string): string {
-    const base = slug(name, kind)
+  /** @param names what it may be called, the first that is free is taken @param kind for names without a letter */
+  pick(names: readonly string[], signature: string, kind: string): string {
+    const slugs = names.map((name) => slug(name, kind))
+    const [base] = slugs
     const key = `${base} ${signature}`
     const known = this.bySignature.get(key)
     if (known) return known
-    let candidate = base
+    let candidate = slugs.find((each) => !this.used.has(each)) ?? base
     for (let n = 2; this.used.has(candidate); n++) candidate = `${base}-${n}`
     this.used.add(candidate)
     this.bySignature.set(key, candidate)

@@ -1,13 +1,14 @@
 /** The whole handoff as files: HTML, CSS, pictures, font files to add, and tokens. */
 import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
-import { cascaded } from '../document/resolve'
+import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { hasOwnLinks } from '../paint/lines'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
+import { filesNeeded } from '../text/fonts'
 import { holdsParagraphs, isOneParagraph } from '../words/parts'
 import { type Element, elementsOf } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
@@ -53,10 +54,17 @@ function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
   return names
 }
 
+/** Sections that a visitor mostly sees without scrolling: a header and what follows it. */
+const FIRST_SECTIONS = 2
+/** Fonts fetched ahead; more would be in the way of everything else. */
+const MOST_PRELOADED = 3
+
 class PageWriter {
   private readonly lines: string[] = []
   private readonly instances: Instances
   private elements: ReadonlyMap<string, Element> = new Map()
+  /** Whether what is written is of the first sections. */
+  private isFirst = true
   constructor(
     private readonly doc: Document,
     private readonly page: Page,
@@ -70,14 +78,10 @@ class PageWriter {
   write(): string {
     const root = rootOf(this.page.path)
     this.lines.push(
-      '<!doctype html>',
-      '<html lang="en">',
+      '<!DOCTYPE html>',
+      `<html lang="${htmlAttribute(this.page.lang ?? this.doc.about.lang ?? 'en')}">`,
       '  <head>',
-      '    <meta charset="utf-8">',
-      `    <meta http-equiv="Content-Security-Policy" content="${POLICY}">`,
-      '    <meta name="viewport" content="width=device-width, initial-scale=1">',
-      `    <title>${htmlText(`${this.page.name} · ${this.doc.name}`)}</title>`,
-      `    <link rel="stylesheet" href="${root}styles.css">`,
+      ...this.head(root).map((line) => `    ${line}`),
       '  </head>',
       isReordered(this.instances) ? `  <body class="${ORDERED_CLASS}">` : '  <body>',
     )
@@ -93,6 +97,7 @@ class PageWriter {
       if (inMain && !open) this.lines.push('    <main>')
       if (!inMain && open) this.lines.push('    </main>')
       open = inMain
+      this.isFirst = i < FIRST_SECTIONS
       this.block(section, inMain ? 3 : 2)
     })
     if (open) this.lines.push('    </main>')
@@ -100,9 +105,60 @@ class PageWriter {
     return `${this.lines.join('\n')}\n`
   }
 
+  private head(root: string): string[] {
+    const { doc, page } = this
+    const title = htmlText(`${page.name} · ${doc.name}`)
+    const lines = [
+      '<meta charset="utf-8">',
+      `<meta http-equiv="Content-Security-Policy" content="${POLICY}">`,
+      '<meta name="viewport" content="width=device-width, initial-scale=1">',
+      `<title>${title}</title>`,
+    ]
+    const picture = (id: string | undefined) => (id ? this.pictures.get(id) : undefined)
+    const icon = picture(doc.about.icon)
+    const preview = picture(page.preview)
+    if (page.description) lines.push(`<meta name="description" content="${htmlAttribute(page.description)}">`)
+    // What previews of links read (the Open Graph protocol).
+    if (preview) {
+      lines.push(`<meta property="og:title" content="${htmlAttribute(page.name)}">`)
+      if (page.description)
+        lines.push(`<meta property="og:description" content="${htmlAttribute(page.description)}">`)
+      lines.push(`<meta property="og:image" content="${root}${preview}">`)
+    }
+    if (icon) lines.push(`<link rel="icon" href="${root}${icon}">`)
+    for (const file of this.firstFonts())
+      lines.push(
+        `<link rel="preload" href="${root}fonts/${file}.woff2" as="font" type="font/woff2" crossorigin>`,
+      )
+    lines.push(`<link rel="stylesheet" href="${root}styles.css">`)
+    return lines
+  }
+
+  /** Files of the fonts that the first screen is set in: the first of each family and style. */
+  private firstFonts(): string[] {
+    const files = new Set<string>()
+    const [view] = this.doc.views
+    const visit = (node: Node) => {
+      const resolved = resolve(this.doc, node, view.id)
+      if (resolved.hidden) return
+      if (isText(node.kind)) filesNeeded(resolved.fontFamily, resolved.italic!, '', files)
+      for (const id of node.children) visit(this.instances.node(id))
+    }
+    for (const section of this.first) visit(section)
+    return [...files].slice(0, MOST_PRELOADED)
+  }
+
+  /** The sections that are seen first. */
+  private get first(): Node[] {
+    const { children } = this.instances.node(this.page.id)
+    return children.slice(0, FIRST_SECTIONS).map((id) => this.instances.node(id))
+  }
+
   private attributes(node: Node, version = 0): string {
     const mark = this.options.mark ? ` data-node="${htmlAttribute(node.id)}"` : ''
-    return ` class="${this.classes.get(node.id)?.[version]}"${mark}`
+    const label = this.elements.get(node.id)?.label
+    const said = label === undefined ? '' : ` aria-label="${htmlAttribute(label)}"`
+    return ` class="${this.classes.get(node.id)?.[version]}"${said}${mark}`
   }
 
   private link(target: string): string {
@@ -138,7 +194,9 @@ class PageWriter {
       return { address, size: ` width="${asset.width}" height="${asset.height}"` }
     }
     const { address, size } = image(props.asset)
-    const img = `<img${this.attributes(node)} src="${address}" alt="${htmlAttribute(props.alt ?? '')}"${size}>`
+    // Seen after scrolling: fetched when it is nearly there.
+    const later = this.isFirst ? '' : ' loading="lazy"'
+    const img = `<img${this.attributes(node)} src="${address}" alt="${htmlAttribute(props.alt ?? '')}"${size}${later} decoding="async">`
     const others = picturesByView(this.doc, node)
     if (others.length === 0) {
       this.lines.push(pad + img)
@@ -189,6 +247,8 @@ export const tokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null,
 export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}): SiteFiles {
   const pages = doc.pagesInOrder()
   const site = styleSite(doc, pages)
+  for (const id of [doc.about.icon, ...pages.map(({ preview }) => preview)])
+    if (id !== undefined && doc.assets.has(id)) site.assets.add(id)
   const pictures = pictureNames(doc, site.assets)
   const text = new Map<string, string>()
   for (const page of pages)

@@ -7,10 +7,12 @@ import { flowOf } from '../layout/style'
 import { areReordered } from '../paint/layers'
 import { hasOwnLinks } from '../paint/lines'
 import { num, px, unit } from '../properties/css-text'
-import type { Declarations } from '../properties/declarations'
+import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
+import { keysOf, PROPERTIES } from '../properties/table'
 import { declaredOrder, type FontFile, fontFile } from '../text/fonts'
 import { filesForWords } from '../text/needed'
+import { plainText } from '../words/words'
 import { fontStack, INITIAL } from './css'
 import { columnsOf, declarationsOf, type Place } from './declarations'
 import { cssColor, cssComment, cssString } from './escape'
@@ -18,7 +20,7 @@ import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
 import { versionsOf } from './versions'
 import { LINK_CLASS, rulesForWords } from './words'
-import { writingFor } from './written'
+import { type Writing, writingFor } from './written'
 
 export type StyledSite = {
   css: string
@@ -91,21 +93,59 @@ export const ORDERED_CLASS = 'ordered'
 export const isReordered = (instances: Instances) =>
   areReordered(instances.node(instances.page).children.map((id) => instances.node(id)))
 
-export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
-  const names = new ClassNames([LINK_CLASS, ORDERED_CLASS])
-  const classes = new Map<string, string[]>()
-  const rules = new Map<string, Rule>()
-  const fontIds = new Set<string>()
-  const assets = new Set<string>()
+/** The declarations of a type style, which every block in it wears as one class. */
+function typeRule(style: string, write: Writing): { className: string; declarations: Declarations } {
+  const declarations: Declarations = new Map()
+  for (const key of keysOf('type'))
+    for (const { name, style: part } of rulesOf(PROPERTIES[key].css)) {
+      const value = part && write.style(style, part)
+      if (value) declarations.set(name, value)
+    }
+  return { className: customProperty(style).slice(2), declarations }
+}
+
+/** What blocks may be called: by their name, what they lie in, what they say. */
+function namesOf(doc: Document, instances: Instances, node: Node): string[] {
+  const { name, parent, props } = node
+  const around: string[] = []
+  for (let at = parent; at !== null && at !== instances.page; at = instances.node(at).parent)
+    around.push(instances.node(at).name)
+  const says = plainText(props.words) || doc.assets.get(props.asset ?? '')?.name
+  const words = says ? [`${name} ${says.split(/\s+/).slice(0, 3).join(' ')}`.slice(0, 40)] : []
+  const inner = around[0]
+  const outer = around.at(-1)
+  return [
+    name,
+    ...(outer ? [`${outer} ${name}`] : []),
+    ...(inner && inner !== outer ? [`${inner} ${name}`] : []),
+    ...words,
+  ]
+}
+
+/** Collects the rules of a site. */
+class SiteStyler {
+  readonly classes = new Map<string, string[]>()
+  readonly fontIds = new Set<string>()
+  readonly assets = new Set<string>()
+  readonly rules = new Map<string, Rule>()
   /** Of words, by selector. */
-  const marks = new Map<string, string>()
-  const shown = pages.map((page) => new Instances(doc, page.id))
-  for (const instances of shown) {
+  readonly marks = new Map<string, string>()
+  /** Of type styles, by class. */
+  readonly types = new Map<string, Declarations>()
+  private readonly names: ClassNames
+
+  constructor(private readonly doc: Document) {
+    const styles = doc.tokenTable.names('typography').map((name) => customProperty(name).slice(2))
+    this.names = new ClassNames([LINK_CLASS, ORDERED_CLASS, ...styles])
+  }
+
+  page(instances: Instances) {
+    const { doc } = this
     const byView = doc.views.map((view) => {
       const own = new Map<string, Declarations>()
       eachBlock(doc, instances, view.id, (node, declarations) => {
         own.set(node.id, declarations)
-        collect(doc, node, view, fontIds, assets, marks)
+        collect(doc, node, view, this.fontIds, this.assets, this.marks)
       })
       return own
     })
@@ -115,29 +155,47 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
         const declared = doc.views.map((view, i) =>
           version && !version.views.has(view.id) ? HIDDEN : byView[i].get(id)!,
         )
-        const { base, changes } = cascadeOf(doc.views, declared)
-        const signature = JSON.stringify([
-          [...base],
-          [...changes].map(([view, change]) => [view, [...change]]),
-        ])
-        const className = names.pick(node.name, signature, node.kind)
-        if (!rules.has(className)) rules.set(className, { className, base, changes })
-        return className
+        return this.block(instances, node, declared)
       })
-      classes.set(id, own)
+      this.classes.set(id, own)
     }
   }
-  const fonts = declaredOrder([...fontIds].map((id) => fontFile(id)!))
+
+  /** @returns its classes, as an attribute has them */
+  private block(instances: Instances, node: Node, declared: readonly Declarations[]): string {
+    const { base, changes } = cascadeOf(this.doc.views, declared)
+    const { type } = cascaded(this.doc, node, this.doc.views[0].id)
+    const style = type === undefined ? undefined : typeRule(type, writingFor(this.doc.tokenTable))
+    const own = new Map([...base].filter(([name, value]) => style?.declarations.get(name) !== value))
+    const isStyled = style !== undefined && own.size < base.size
+    const signature = JSON.stringify([
+      isStyled ? style.className : '',
+      [...own],
+      [...changes].map(([view, change]) => [view, [...change]]),
+    ])
+    const className = this.names.pick(namesOf(this.doc, instances, node), signature, node.kind)
+    if (!this.rules.has(className)) this.rules.set(className, { className, base: own, changes })
+    if (!isStyled) return className
+    this.types.set(style.className, style.declarations)
+    return `${style.className} ${className}`
+  }
+}
+
+export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
+  const styler = new SiteStyler(doc)
+  const shown = pages.map((page) => new Instances(doc, page.id))
+  for (const instances of shown) styler.page(instances)
+  const { classes, assets, marks } = styler
+  const rules = [...styler.rules.values()]
+  const fonts = declaredOrder([...styler.fontIds].map((id) => fontFile(id)!))
   const parts = [
     fonts.map((file) => fontFace(file, fontPath)).join('\n'),
     rootRule(doc),
     RESET,
-    [...rules.values()]
-      .map((rule) => ruleText(`.${rule.className}`, rule.base))
-      .filter(Boolean)
-      .join('\n\n'),
+    rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
+    rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
-    ...doc.views.slice(1).map((view) => mediaText(view, [...rules.values()])),
+    ...doc.views.slice(1).map((view) => mediaText(view, rules)),
   ]
   if (shown.some(isReordered))
     parts.push(
@@ -268,21 +326,27 @@ cite {
   font-style: inherit;
 }`
 
-function ruleText(selector: string, declarations: Declarations, indent = ''): string {
-  if (declarations.size === 0) return ''
-  const lines = [...declarations].map(([property, value]) => `${indent}  ${property}: ${value};`)
-  return `${indent}${selector} {\n${lines.join('\n')}\n${indent}}`
+/** Rules as text; those that say the same are one. */
+function rulesText(rules: readonly (readonly [selector: string, Declarations])[], indent = ''): string {
+  const selectors = new Map<string, string[]>()
+  for (const [selector, declarations] of rules) {
+    if (declarations.size === 0) continue
+    const body = [...declarations].map(([property, value]) => `${indent}  ${property}: ${value};`).join('\n')
+    const same = selectors.get(body)
+    if (same) same.push(selector)
+    else selectors.set(body, [selector])
+  }
+  return [...selectors]
+    .map(([body, all]) => `${all.map((each) => indent + each).join(',\n')} {\n${body}\n${indent}}`)
+    .join('\n\n')
 }
 
-function mediaText(view: View, rules: Rule[]): string {
-  const inner = [
-    `  :root {\n${viewProperties(view)
-      .map(([property, value]) => `    ${property}: ${value};`)
-      .join('\n')}\n  }`,
-    ...rules.flatMap((rule) => {
-      const change = rule.changes.get(view.id)
-      return change ? [ruleText(`.${rule.className}`, change, '  ')] : []
-    }),
-  ]
-  return `/* ${cssComment(view.name)} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner.join('\n\n')}\n}`
+function mediaText(view: View, rules: readonly Rule[]): string {
+  const root: Declarations = new Map(viewProperties(view))
+  const changed = rules.flatMap(({ className, changes }) => {
+    const change = changes.get(view.id)
+    return change ? [[`.${className}`, change] as const] : []
+  })
+  const inner = rulesText([[':root', root], ...changed], '  ')
+  return `/* ${cssComment(view.name)} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner}\n}`
 }

@@ -16,6 +16,15 @@ export type Draft = {
   children: Draft[]
 }
 
+/** For a page that has its title already: what would be another one is a heading below it. */
+export const belowTitle = (draft: Draft): Draft => ({
+  ...draft,
+  props: draft.props.tag === 'h1' ? { ...draft.props, tag: 'h2' } : draft.props,
+  children: draft.children.map(belowTitle),
+})
+
+export const hasTitle = ({ props, children }: Draft): boolean => props.tag === 'h1' || children.some(hasTitle)
+
 /** Views up to this width get one block below the other. */
 export const NARROW = 640
 

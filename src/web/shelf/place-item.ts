@@ -7,7 +7,7 @@ import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { linkFrom } from '../../core/properties/links'
-import { Builder, type Draft, plant } from '../../core/shelf/build'
+import { Builder, belowTitle, type Draft, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
 
@@ -40,7 +40,8 @@ export function placeItem(editor: Editor, item: ShelfItem) {
   const { doc } = editor
   if (!editor.page) return
   const builder = new Builder(doc.views)
-  const draft = item.build(builder)
+  const titled = [...(editor.layout?.visible() ?? [])].some(({ node }) => node.props.tag === 'h1')
+  const draft = titled ? belowTitle(item.build(builder)) : item.build(builder)
   if (item.shelf === 'sections') {
     const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)
     const tree = planted(editor, draft, orderAt(doc, editor.pageId, index))

@@ -1,0 +1,71 @@
+/** What is handed off is valid, and accessible as far as a program can tell: html-validate, its strictest presets. */
+import { readFile } from 'node:fs/promises'
+import { HtmlValidate } from 'html-validate'
+import { expect, test } from 'vitest'
+import { Document } from '../core/document/document'
+import { openProject } from '../core/document/open'
+import { buildSite } from '../core/handoff/site'
+import { standIns } from '../core/samples/stand-in'
+import { list, paragraph } from '../core/words/words'
+import { box, node, project, text } from './conformance/pieces'
+import { shelfProject } from './conformance/shelf-project'
+import { designedPage } from './parity/pages'
+import { DEMO_FILE } from './serve'
+
+const html = new HtmlValidate({
+  root: true,
+  extends: [
+    'html-validate:recommended',
+    'html-validate:standard',
+    'html-validate:document',
+    'html-validate:a11y',
+  ],
+  // A style sheet of one's own that is edited next has no hash to be held to.
+  rules: { 'require-sri': ['error', { target: 'crossorigin' }] },
+})
+
+async function problems(doc: Document): Promise<string[]> {
+  const found: string[] = []
+  for (const [path, source] of buildSite(doc, standIns(doc)).text) {
+    if (!path.endsWith('.html')) continue
+    const { results } = await html.validateString(source, path)
+    for (const { ruleId, message, line } of results.flatMap(({ messages }) => messages))
+      found.push(`${path}:${line} ${ruleId}: ${message} — ${source.split('\n')[line - 1].trim()}`)
+  }
+  return found
+}
+
+const demo = async () => openProject(await readFile(DEMO_FILE)).document
+
+test('the demo', async () => expect(await problems(await demo())).toEqual([]))
+test('the shelf', async () => expect(await problems(Document.fromFile(shelfProject()))).toEqual([]))
+test('100 pages as designers make them', async () => {
+  const { assets } = (await demo()).toFile()
+  for (let seed = 1; seed <= 100; seed++)
+    expect(await problems(Document.fromFile(designedPage(seed, assets))), `page ${seed}`).toEqual([])
+})
+
+test('what a parser would take apart is handed off otherwise', async () => {
+  const file = project(
+    text('One heading', { tag: 'h1' }),
+    box(
+      { tag: 'a', link: '/' },
+      text('in a link', { tag: 'a', link: '/' }),
+      box({ tag: 'a', link: '/' }, text([{ text: 'a ' }, { text: 'link', link: '/' }])),
+      node('button', { words: [paragraph([{ text: 'Press' }])] }),
+    ),
+    box({ tag: 'p' }, text('in a paragraph'), box({ tag: 'h2' }, text('Second', { tag: 'h2' }))),
+    box({ tag: 'main' }, box({ tag: 'header' }, box({ tag: 'footer' }, text('ends')))),
+    box({ tag: 'ul' }, text('an item'), box({ tag: 'li' }, text('another'))),
+    box({ tag: 'ul' }, text('a link is none', { tag: 'a', link: '/' })),
+    text('no figure', { tag: 'figcaption' }),
+    text('no list', { tag: 'li' }),
+    node('button', { words: [paragraph([{ text: 'to ', link: '/' }]), list('bullets', ['a list'])] }),
+    node('text', { tag: 'h2', words: [paragraph([{ text: 'Two' }]), list('numbers', ['lines', ''])] }),
+    node('text', { words: [paragraph([{ text: 'Two' }]), paragraph([]), list('numbers', ['items'])] }),
+    box({ tag: 'nav' }, text('One', { tag: 'a', link: '/' })),
+    box({ tag: 'nav' }, text('Two', { tag: 'a', link: '/' })),
+  )
+  file.pages[0].name = 'Case'
+  expect(await problems(Document.fromFile(file))).toEqual([])
+})
