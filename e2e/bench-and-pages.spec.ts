@@ -88,3 +88,20 @@ test('pages: made, renamed, left, deleted, brought back by undo', async ({ desk 
   expect(after.map((page) => page.name)).toEqual([...before, 'Loft'])
   expect(after.at(-1)).toMatchObject({ path: '/attic' })
 })
+
+test('what is said about a page and the site is handed off in its head', async ({ desk }) => {
+  await desk.getByRole('button', { name: /^Page: Home/ }).click()
+  await desk.getByRole('button', { name: /^About Home/ }).click()
+  const dialog = desk.getByRole('dialog', { name: 'About Home' })
+  await dialog.getByLabel('Description').fill('Seed to borrow, by the packet')
+  await dialog.getByLabel('Language of this page').fill('cy?')
+  await dialog.getByLabel('Language of this page').press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText('A language such as')
+  await dialog.getByLabel('Language of this page').fill('cy')
+  await dialog.getByLabel('Language of this page').press('Enter')
+  await dialog.getByRole('group', { name: /^Preview/ }).getByRole('button', { name: 'The glasshouse' }).click()
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  const [home] = (await stored(desk)).pages as unknown as Record<string, string>[]
+  expect(home).toMatchObject({ description: 'Seed to borrow, by the packet', lang: 'cy', preview: 'pic-glasshouse' })
+})

@@ -3,6 +3,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import * as hb from 'harfbuzzjs'
 import decompress from 'woff2-encoder/decompress'
+import { SYMBOLS } from './subset.mjs'
 
 /** Claimed characters that the file has no glyph for, as hexadecimal intervals. */
 async function holes(url, ranges) {
@@ -60,5 +61,37 @@ for (const [slug, category] of packages) {
   const { min, max } = meta.variable.wght
   families.push({ family: meta.family, slug, category, weights: [Number(min), Number(max)], italic, subsets })
 }
+// What stands in for characters that no family above has: signs and symbols (cut by subset.mjs), then emoji in one colour.
+const shipped = []
+for (const [name, ranges] of Object.entries(SYMBOLS.parts)) {
+  const file = new URL(`shipped/${SYMBOLS.slug}-${name}-wght-normal.woff2`, import.meta.url)
+  shipped.push({ name, ranges, uprightHoles: await holes(file, ranges), italicHoles: '' })
+}
+// One weight, declared for all: no browser makes it bold by itself.
+families.push({
+  family: SYMBOLS.family,
+  slug: SYMBOLS.slug,
+  category: 'symbols',
+  weights: [1, 1000],
+  italic: false,
+  shipped: true,
+  subsets: shipped,
+})
+const emoji = new URL('../node_modules/@fontsource-variable/noto-emoji/', import.meta.url)
+const unicode = JSON.parse(readFileSync(new URL('unicode.json', emoji), 'utf8'))
+const parts = []
+for (const [key, ranges] of Object.entries(unicode)) {
+  const name = key.replace(/[[\]]/g, '')
+  const file = new URL(`files/noto-emoji-${name}-wght-normal.woff2`, emoji)
+  parts.push({ name, ranges, uprightHoles: await holes(file, ranges), italicHoles: '' })
+}
+families.push({
+  family: 'Noto Emoji',
+  slug: 'noto-emoji',
+  category: 'symbols',
+  weights: [300, 700],
+  italic: false,
+  subsets: parts,
+})
 const text = `/** The installed font families: written by fonts/catalogue.mjs, not by hand. */\nexport const CATALOGUE = ${JSON.stringify(families, null, 2)}\n`
 writeFileSync(new URL('../src/core/text/catalogue.ts', import.meta.url), text)

@@ -111,6 +111,7 @@ export class SiteViewer {
         }
       }
       const range = document.createRange()
+      const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' })
       for (const id of ids) {
         const element = shown.get(id)
         if (!element) continue
@@ -130,9 +131,15 @@ export class SiteViewer {
           }
           if (node.nodeType === 3) {
             const text = node.textContent ?? ''
-            for (let i = 0; i < text.length; i++) {
+            for (let i = 0, next = 0; i < text.length; i = next) {
+              // A character of two halves, with what joins it, is one.
+              const [cluster] =
+                text[i] > '\u2000' || text[i + 1] > '\u2000'
+                  ? graphemes.segment(text.slice(i, i + 40))
+                  : [{ segment: text[i] }]
+              next = i + cluster.segment.length
               range.setStart(node, i)
-              range.setEnd(node, i + 1)
+              range.setEnd(node, next)
               const rects = range.getClientRects()
               const rect = rects[rects.length - 1]
               if (!rect) continue
@@ -142,7 +149,7 @@ export class SiteViewer {
                 pendingBreak = false
               }
               last = rect.left
-              out[out.length - 1] += text[i]
+              out[out.length - 1] += cluster.segment
             }
           } else for (const child of node.childNodes) walk(child)
         }

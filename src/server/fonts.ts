@@ -6,13 +6,22 @@ import { FontLibrary, fontFile } from '../core/text/fonts'
 import { fontsOf } from '../core/text/needed'
 
 const packages = new URL('../../node_modules/@fontsource-variable/', import.meta.url)
+const shipped = new URL('../../fonts/shipped/', import.meta.url)
 const uncompressed = new Map<string, Promise<Uint8Array>>()
 
 /** @throws when there is no such font file */
 export async function woff2(id: string): Promise<Buffer> {
   const file = fontFile(id)
   if (!file) throw new Error(`there is no font file ${id}`)
-  return readFile(new URL(`${file.slug}/files/${id}.woff2`, packages))
+  return readFile(
+    file.isShipped ? new URL(`${id}.woff2`, shipped) : new URL(`${file.slug}/files/${id}.woff2`, packages),
+  )
+}
+
+/** The licence of a font file's family. */
+export function licenceOf(id: string): URL {
+  const { slug, isShipped } = fontFile(id)!
+  return isShipped ? new URL(`${slug}-LICENSE.txt`, shipped) : new URL(`${slug}/LICENSE`, packages)
 }
 
 export function openType(id: string): Promise<Uint8Array> {

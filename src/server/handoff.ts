@@ -7,7 +7,7 @@ import { projectArchive } from '../core/document/save'
 import { buildSite, type SiteOptions } from '../core/handoff/site'
 import { fontFile } from '../core/text/fonts'
 import { cleanPicture } from './clean-svg'
-import { woff2 } from './fonts'
+import { licenceOf, woff2 } from './fonts'
 
 /** Every file by path, as bytes. */
 export async function siteBytes(
@@ -26,15 +26,12 @@ export async function siteBytes(
     files.set(path, clean)
   }
   files.set('project.lattice', projectArchive(doc, blobs))
-  const families = new Set<string>()
+  const licences = new Map<string, URL>()
   for (const id of site.fonts) {
     files.set(`fonts/${id}.woff2`, await woff2(id))
-    families.add(fontFile(id)!.slug)
+    licences.set(fontFile(id)!.slug, licenceOf(id))
   }
-  for (const slug of families) {
-    const licence = new URL(`../../node_modules/@fontsource-variable/${slug}/LICENSE`, import.meta.url)
-    files.set(`fonts/${slug}-LICENSE.txt`, await readFile(licence))
-  }
+  for (const [slug, licence] of licences) files.set(`fonts/${slug}-LICENSE.txt`, await readFile(licence))
   return files
 }
 

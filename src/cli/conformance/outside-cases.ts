@@ -85,6 +85,28 @@ export const OUTSIDE_CASES: Record<string, ProjectFile> = {
     node('text', { tag: 'h2', words: [paragraph([{ text: 'Borrow' }]), list('bullets', ['and return'])] }),
     node('button', { words: [paragraph([{ text: 'Borrow' }]), paragraph([{ text: 'now' }])], width: snug }),
   ),
+  'text: what the family has not stands in: arrows, ticks, fractions, maths, spaces, emoji': project(
+    ...[
+      '→ ← ↗ ⇒ Read more →',
+      '✓ ✗ ★ ☆ ■ ● ◆ ♥ ☎ ⚠',
+      '⅓ ⅔ ⅛ ⁴ ⁵ ₂ ℃ № ℗',
+      '≈ ≤ ≥ ≠ ∞ ∑ √ −',
+      'well\u2010kept 10\u20112 a\u2009b c\u2003d ―',
+      '🌱 😀 👍 🎉 a🌱b',
+      '❤️ ☀️ ✔️',
+      '1️⃣ 👍🏽 🇬🇧 👩‍🌾',
+    ].flatMap((words) => [
+      text(words, { width: snug }),
+      text(words, {
+        fontFamily: 'Fraunces',
+        fontWeight: 700,
+        italic: true,
+        fontSize: 22.4,
+        lineHeight: 'normal',
+        width: px(90),
+      }),
+    ]),
+  ),
   'text: code, size and case of a part': project(
     text(
       [

@@ -35,7 +35,9 @@ describe('families', () => {
     const standsIn = fileFor('Caveat', false, code('φ'))!
     expect(standsIn.family).not.toBe('Caveat')
     expect(fileFor('Caveat', false, code('a'))!.family).toBe('Caveat')
-    expect(fileFor('Caveat', false, 0x1f33b)).toBeUndefined()
+    expect(fileFor('Caveat', false, code('→'))!.family).toBe('Lattice Symbols')
+    expect(fileFor('Caveat', false, code('🌻'))!.family).toBe('Noto Emoji')
+    expect(fileFor('Caveat', false, code('漢'))).toBeUndefined()
   })
 
   test('a text asks for the files of its letters only, and always for its family', () => {

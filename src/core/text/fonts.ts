@@ -2,6 +2,7 @@
 import * as hb from 'harfbuzzjs'
 import { DEFAULT_FAMILY } from '../properties/type'
 import { CATALOGUE } from './catalogue'
+import { sequencesIn } from './sequences'
 
 export type FontFile = {
   /** File name without ending: `fraunces-latin-wght-italic`. */
@@ -12,6 +13,8 @@ export type FontFile = {
   weights: [number, number]
   /** CSS `unicode-range`. */
   ranges: string
+  /** Lies with the program; else in its family's package. */
+  isShipped?: boolean
   /** Place among the files of its family and style; the first that has a character draws it. */
   rank: number
 }
@@ -41,7 +44,7 @@ function parseRanges(ranges: string): Interval[] {
   })
 }
 
-export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
+const ALL: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0], entry.weights[1]]
   const make = (style: 'normal' | 'italic') =>
     entry.subsets.map((subset, rank) => {
@@ -53,6 +56,7 @@ export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
         weights,
         ranges: subset.ranges,
         rank,
+        ...('shipped' in entry ? { isShipped: true } : {}),
       }
       files.set(file.id, file)
       claimed.set(file.id, parseRanges(subset.ranges))
@@ -62,7 +66,10 @@ export const FAMILIES: Family[] = CATALOGUE.map((entry) => {
   return { ...entry, weights, upright: make('normal'), slanted: entry.italic ? make('italic') : [] }
 })
 
-const BY_NAME = new Map(FAMILIES.map((family) => [family.family, family]))
+/** Families to set text in: not those that only stand in for missing characters. */
+export const FAMILIES = ALL.filter(({ category }) => category !== 'symbols')
+
+const BY_NAME = new Map(ALL.map((family) => [family.family, family]))
 
 export const fontFile = (id: string) => files.get(id)
 
@@ -74,7 +81,7 @@ export const declaredOrder = (list: FontFile[]): FontFile[] =>
 export const familyNamed = (name: string) => BY_NAME.get(name)
 
 /** Families tried after the one asked for; the handoff writes the same list into `font-family`. */
-export const FALLBACK = [DEFAULT_FAMILY, 'Literata']
+export const FALLBACK = [DEFAULT_FAMILY, 'Literata', 'Lattice Symbols', 'Noto Emoji']
 
 /** What code within a text is set in. */
 export const CODE_FAMILY = 'JetBrains Mono'
@@ -87,9 +94,17 @@ export function familyChain(name: string): Family[] {
 const within = (intervals: Interval[], code: number) =>
   intervals.some(([from, to]) => code >= from && code <= to)
 
+/** What HarfBuzz makes a character of that a font has not: spaces of its space, a hyphen that does not break of one that does. */
+function madeOf(code: number): number {
+  if ((code >= 0x2000 && code <= 0x200a) || code === 0x202f || code === 0x205f) return 0x20
+  return code === 0x2011 ? 0x2010 : code
+}
+
 /** Whether a file claims a character and has a glyph for it; the same whether it is loaded or not. */
-const covers = (file: FontFile, code: number) =>
-  within(claimed.get(file.id)!, code) && !within(holes.get(file.id)!, code)
+function covers(file: FontFile, code: number): boolean {
+  const missing = holes.get(file.id)!
+  return within(claimed.get(file.id)!, code) && (!within(missing, code) || !within(missing, madeOf(code)))
+}
 
 /** The files of a family in a style; a family without italics gives its upright (the browser slants it). */
 const filesOf = (family: Family, italic: boolean) =>
@@ -114,9 +129,21 @@ export function fileFor(family: string, italic: boolean, code: number): FontFile
   return file
 }
 
+/** The file that draws all of some characters, as one; undefined when none has them all. */
+export function fileForAll(family: string, italic: boolean, codes: readonly number[]): FontFile | undefined {
+  if (codes.length === 1) return fileFor(family, italic, codes[0])
+  return familyChain(family)
+    .flatMap((each) => filesOf(each, italic))
+    .find((file) => codes.every((code) => covers(file, code)))
+}
+
 /** Every file that a text in a family and style may need. */
 export function filesNeeded(family: string, italic: boolean, text: string, into: Set<string>) {
   into.add(filesOf(familyChain(family)[0], italic)[0].id)
+  for (const { codes } of sequencesIn(text)) {
+    const file = fileForAll(family, italic, codes)
+    if (file) into.add(file.id)
+  }
   for (const char of text) {
     const code = char.codePointAt(0)!
     if (code < 0x20) continue

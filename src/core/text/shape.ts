@@ -1,7 +1,8 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
-import { type Face, FIXED, type FontLibrary, fileFor } from './fonts'
+import { type Face, FIXED, type FontLibrary, fileFor, fileForAll } from './fonts'
 import { SCRIPT_TAGS } from './scripts'
+import { sequencesIn } from './sequences'
 
 export type TextStyle = {
   family: string
@@ -60,14 +61,18 @@ function* runsByFile(
     const file = fileFor(style.family, style.italic, code)
     return (file && fonts.face(file, style.weight)) ?? primary
   }
+  const sequences = sequencesIn(text)
   let start = 0
   let face: Face | undefined
   for (let i = 0; i < text.length; ) {
     const code = text.codePointAt(i)!
-    const length = code > 0xffff ? 2 : 1
+    if (sequences[0]?.end <= i) sequences.shift()
+    const sequence = sequences[0]?.start === i ? sequences[0] : undefined
+    const whole = sequence && fileForAll(style.family, style.italic, sequence.codes)
+    const length = whole ? sequence.end - i : code > 0xffff ? 2 : 1
     // Marks stay with the letter they stand on.
     const mark = code >= 0x300 && code <= 0x36f
-    const next = mark && face?.has(code) ? face : pick(code)
+    const next = (whole && fonts.face(whole, style.weight)) ?? (mark && face?.has(code) ? face : pick(code))
     if (face && (next !== face || scripts[i] !== scripts[start])) {
       yield { start, end: i, face }
       start = i

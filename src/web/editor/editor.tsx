@@ -11,6 +11,7 @@ import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
+import { AboutDialog } from './about-dialog'
 import { AreasDialog } from './areas-dialog'
 import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { listenToClipboard } from './clipboard'
@@ -155,6 +156,7 @@ function Desk() {
         {editor.dialog === 'areas' && <AreasDialog />}
         {editor.dialog === 'history' && <HistoryDialog />}
         {editor.dialog === 'look' && <LookDialog />}
+        {editor.dialog === 'about' && <AboutDialog />}
         {editor.dialog === 'template' &&
           (editor.page?.isTemplate ? (
             <WholeProject title={`Pages that stand on ${editor.page.name}`}>

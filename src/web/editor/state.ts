@@ -52,6 +52,7 @@ export class EditorState {
     | 'look'
     | 'find'
     | 'template'
+    | 'about'
     | undefined
   announcement = ''
   /** A lattice that is waiting to be taken or left. */

@@ -3,6 +3,7 @@ import {
   ChevronDown,
   Download,
   FileDown,
+  Info,
   Keyboard,
   Plus,
   Redo2,
@@ -263,6 +264,9 @@ function PageMenu({ close }: { close: () => void }) {
           </div>
         </div>
       ))}
+      <Opens dialog="about" close={close}>
+        <Info {...ICON} /> About {editor.page?.name} …
+      </Opens>
       <Opens dialog="template" close={close}>
         <SquareStack {...ICON} /> {templateWords(editor)}
       </Opens>
@@ -343,7 +347,7 @@ function Opens({
   close,
   children,
 }: {
-  dialog: 'template' | 'page'
+  dialog: 'template' | 'page' | 'about'
   close: () => void
   children: ReactNode
 }) {

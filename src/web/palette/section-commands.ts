@@ -6,6 +6,12 @@ import type { Command } from './command'
 
 export const SECTIONS: Command[] = [
   {
+    id: 'about',
+    name: 'About this page: description, language, preview, icon',
+    group: 'Page',
+    run: (editor) => editor.set({ dialog: 'about' }),
+  },
+  {
     id: 'template',
     name: 'Template of this page: make, stand on, let go',
     group: 'Page',

@@ -1,0 +1,156 @@
+/** What search engines, previews and screen readers are told of a page; and what holds for the whole site. */
+
+import * as v from 'valibot'
+import { LangSchema } from '../../core/document/schema'
+import { Dialog } from '../parts/dialog'
+import { pictureUrl } from '../session/pictures'
+import { useTyped } from '../spec/typed'
+import { useEditor } from './use-editor'
+
+export function AboutDialog() {
+  const editor = useEditor()
+  const { page, doc } = editor
+  if (!page) return null
+  const ofPage = (
+    set: { description?: string | null; lang?: string | null; preview?: string | null },
+    label: string,
+  ) => void editor.commit([{ op: 'page-meta', id: page.id, set }], label)
+  const ofSite = (about: { lang?: string | null; icon?: string | null }, label: string) =>
+    void editor.commit([{ op: 'project', about }], label)
+  return (
+    <Dialog title={`About ${page.name}`} onClose={() => editor.set({ dialog: undefined })} width={560}>
+      <Description
+        value={page.description ?? ''}
+        onChange={(text) => ofPage({ description: text || null }, `Description of ${page.name}`)}
+      />
+      <div className="mt-4 grid grid-cols-2 gap-4">
+        <Language
+          label="Language of this page"
+          value={page.lang ?? ''}
+          placeholder={`as the site: ${doc.about.lang ?? 'en'}`}
+          onChange={(lang) => ofPage({ lang: lang || null }, `Language of ${page.name}`)}
+        />
+        <Language
+          label="Language of the site"
+          value={doc.about.lang ?? ''}
+          placeholder="en"
+          onChange={(lang) => ofSite({ lang: lang || null }, 'Language of the site')}
+        />
+      </div>
+      <PictureRow
+        label="Preview of this page"
+        hint="shown where somebody sends a link to it"
+        value={page.preview}
+        onChange={(preview) => ofPage({ preview }, `Preview of ${page.name}`)}
+      />
+      <PictureRow
+        label="Icon of the site"
+        hint="beside its name in a browser’s tab"
+        value={doc.about.icon}
+        onChange={(icon) => ofSite({ icon }, 'Icon of the site')}
+      />
+    </Dialog>
+  )
+}
+
+/** What search engines show of one. */
+const USUAL = 160
+
+function Description({ value, onChange }: { value: string; onChange: (text: string) => void }) {
+  const { field, problem } = useTyped(value, (typed) => {
+    if (typed.length > 1000) return 'A description has at most 1,000 characters.'
+    onChange(typed.trim())
+    return undefined
+  })
+  const { length } = field.value
+  return (
+    <label className="grid gap-1">
+      <span className="font-semibold">Description</span>
+      <textarea data-first rows={3} className="text-field resize-none py-1.5 leading-5" {...field} />
+      <span className="text-[12px] leading-4 soft">
+        {problem ?? `${length} of about ${USUAL} characters that search engines show`}
+      </span>
+    </label>
+  )
+}
+
+function Language({
+  label,
+  value,
+  placeholder,
+  onChange,
+}: {
+  label: string
+  value: string
+  placeholder: string
+  onChange: (lang: string) => void
+}) {
+  const { field, problem } = useTyped(value, (typed) => {
+    const lang = typed.trim()
+    if (lang !== '' && !v.is(LangSchema, lang)) return 'A language such as en, cy or pt-BR.'
+    onChange(lang)
+    return undefined
+  })
+  return (
+    <label className="grid content-start gap-1">
+      <span className="font-semibold">{label}</span>
+      <input className="text-field" placeholder={placeholder} {...field} />
+      {problem && (
+        <span role="alert" className="text-[12px] text-error">
+          {problem}
+        </span>
+      )}
+    </label>
+  )
+}
+
+function PictureRow({
+  label,
+  hint,
+  value,
+  onChange,
+}: {
+  label: string
+  hint: string
+  value: string | undefined
+  onChange: (asset: string | null) => void
+}) {
+  const { doc } = useEditor()
+  const assets = [...doc.assets.values()]
+  return (
+    <fieldset className="mt-4">
+      <legend className="mb-1.5">
+        <span className="font-semibold">{label}</span> <span className="text-[12px] soft">{hint}</span>
+      </legend>
+      {assets.length === 0 ? (
+        <p className="text-[12px] soft">
+          No pictures in this project yet. Add one from the shelf, under Pictures.
+        </p>
+      ) : (
+        <div className="flex flex-wrap gap-1.5">
+          <button
+            type="button"
+            aria-pressed={value === undefined}
+            className="line-button h-[44px] aria-pressed:border-primary aria-pressed:text-primary"
+            onClick={() => onChange(null)}
+          >
+            None
+          </button>
+          {assets.map((asset) => (
+            <button
+              key={asset.id}
+              type="button"
+              aria-pressed={asset.id === value}
+              aria-label={asset.name}
+              title={asset.name}
+              className="rounded-[4px] border border-base-300 p-0.5 aria-pressed:border-primary aria-pressed:outline aria-pressed:outline-primary"
+              onClick={() => onChange(asset.id)}
+            >
+              <img alt="" src={pictureUrl(asset)} className="h-[38px] w-[50px] rounded-[2px] object-cover" />
+            </button>
+          ))}
+        </div>
+      )}
+    </fieldset>
+  )
+}
