@@ -99,9 +99,16 @@ test('what is said about a page and the site is handed off in its head', async (
   await expect(dialog.getByRole('alert')).toContainText('A language such as')
   await dialog.getByLabel('Language of this page').fill('cy')
   await dialog.getByLabel('Language of this page').press('Enter')
-  await dialog.getByRole('group', { name: /^Preview/ }).getByRole('button', { name: 'The glasshouse' }).click()
+  await dialog
+    .getByRole('group', { name: /^Preview/ })
+    .getByRole('button', { name: 'The glasshouse' })
+    .click()
   await desk.keyboard.press('Escape')
   await saved(desk)
   const [home] = (await stored(desk)).pages as unknown as Record<string, string>[]
-  expect(home).toMatchObject({ description: 'Seed to borrow, by the packet', lang: 'cy', preview: 'pic-glasshouse' })
+  expect(home).toMatchObject({
+    description: 'Seed to borrow, by the packet',
+    lang: 'cy',
+    preview: 'pic-glasshouse',
+  })
 })

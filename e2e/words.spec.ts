@@ -191,3 +191,12 @@ test('with “Only Mobile” on, what is typed there is Mobile’s alone', async
   await expect(onSheet(desk, 'mobile', 'Short words')).toBeVisible()
   await expect(onSheet(desk, 'desktop', 'Short words')).toHaveCount(0)
 })
+
+test('an arrow is drawn as it ships; what no font has is marked with its name', async ({ desk }) => {
+  await open(desk, LEAD)
+  await write(desk, 'Read more → 漢')
+  await desk.keyboard.press('Escape')
+  await expect(desk.locator('[data-missing]').first()).toContainText('no font has 漢 (U+6F22)')
+  await expect(desk.getByRole('note')).toContainText('漢 (U+6F22)')
+  await expect(desk.getByRole('note')).not.toContainText('→')
+})

@@ -5,6 +5,7 @@ import { nameOf } from '../blobs/blobs'
 import type { Asset, NodeTree, ProjectFile, View } from '../document/schema'
 import { FORMAT, VERSION } from '../document/schema'
 import { allBorders } from '../properties/items'
+import { TAGS } from '../properties/kinds'
 import type { Props } from '../properties/table'
 import type { SectionLattice, Size } from '../properties/values'
 import { said } from '../words/words'
@@ -175,6 +176,10 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
         fc
           .record({
             alignSelf: optional(align(features), 1, 6),
+            tag:
+              features.has('elements') && kind !== 'picture'
+                ? optional(fc.constantFrom(...TAGS), 1, 3)
+                : fc.constant(undefined),
             clip: optional(fc.constant(true), 1, 8),
             spaceBefore: optional(length(48), 1, 8),
             ratio:

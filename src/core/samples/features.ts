@@ -14,6 +14,7 @@ export const FEATURES = [
   'picture',
   'ratio',
   'override',
+  'elements',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 

@@ -24,7 +24,7 @@ const JOINED = (
   ])
 const LANGUAGES = (
   'Ærø naïve façade Łódź über Žlutý kůň Σπόροι και φύλλα, συγκομιδή του κήπου Семена и листья, урожай сада — весной ' +
-  'Hạt giống và lá, mùa thu hoạch vườn nhà kính Đậu cũ'
+  'Hạt giống và lá, mùa thu hoạch vườn nhà kính Đậu cũ → ✓ ★★★ ⅓ 10⁴ ≈ ≤5 ∞ ■ 10\u20112 well\u2010kept 🌱 ❤️'
 ).split(' ')
 const LONG = [
   'Donaudampfschifffahrtsgesellschaft',
@@ -81,7 +81,11 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
       ),
       letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
       textAlign: optional(fc.constantFrom('center', 'right') as fc.Arbitrary<Props['textAlign']>),
-      textCase: optional(fc.constantFrom('uppercase', 'lowercase') as fc.Arbitrary<Props['textCase']>, 1, 6),
+      textCase: optional(
+        fc.constantFrom('uppercase', 'lowercase', 'capitalize') as fc.Arbitrary<Props['textCase']>,
+        1,
+        6,
+      ),
       overflowWrap: features.has('breaks')
         ? optional(fc.constant('anywhere' as const), 1, 3)
         : fc.constant(undefined),
@@ -103,6 +107,9 @@ function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
         italic: optional(fc.boolean(), 1, 1),
         size: optional(fc.constantFrom(0.75, 1.25, 1.5, 2), 1, 1),
         link: optional(fc.constant('https://seeds.test/'), 1, 3),
+        case: optional(fc.constantFrom('uppercase', 'capitalize', 'none'), 1, 8),
+        code: optional(fc.constant(true), 1, 8),
+        underline: optional(fc.constant(true), 1, 8),
       })
       .map(clean)
     options.push({

@@ -92,7 +92,10 @@ export class Paragraph extends ShapedText {
   /** With `line-height: normal` the fonts that stand in for missing characters have a say too. */
   private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
     const { start, end, style } = piece
-    const own = this.extent(height, style.family, style.italic, style.weight, style.size)
+    const inner = this.extent(height, style.family, style.italic, style.weight, style.size)
+    const own = style.familyAround
+      ? unite(inner, this.extent(height, style.familyAround, style.italic, style.weight, style.size))
+      : inner
     const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({

@@ -6,7 +6,14 @@ import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 
-export type PieceStyle = TextStyle & { color?: string; link?: string; underline?: boolean; strike?: boolean }
+export type PieceStyle = TextStyle & {
+  color?: string
+  link?: string
+  underline?: boolean
+  strike?: boolean
+  /** Of an element of the same size around it, whose box counts on the line too. */
+  familyAround?: string
+}
 /** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
@@ -226,6 +233,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     link: span.link,
     underline: span.underline,
     strike: span.strike,
+    ...(span.code && span.size !== undefined ? { familyAround: base.family } : {}),
   }
 }
 

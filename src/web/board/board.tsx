@@ -15,6 +15,7 @@ import { Gauge, PinnedGauges } from './gauges'
 import { BoardGesture, type SheetPoint } from './gesture'
 import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
+import { MissingMarks } from './missing-marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
 import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
@@ -265,6 +266,7 @@ export function Board() {
       {onBoard.map((place) => (
         // Over every sheet's edges: what is said beside one may reach the next.
         <div key={place.view.id}>
+          <MissingMarks {...place} />
           <DragMarks {...place} />
           <Gauge {...place} />
         </div>

@@ -6,6 +6,7 @@ import { formatPx } from '../../core/lattice/solve'
 import type { PropKey, Props } from '../../core/properties/table'
 import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
+import { characterName, missingCharacters } from '../../core/text/missing'
 import { isOneParagraph } from '../../core/words/parts'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
@@ -66,6 +67,7 @@ export function TypeLines({ node }: { node: Node }) {
   const resolved = editor.resolved(node)
   const raw = cascaded(editor.doc, node, editor.view.id)
   const height = resolved.lineHeight!
+  const missing = missingCharacters(resolved)
   const styles = editor.doc.tokenTable.names('typography')
   const line = usedLineHeight(height, resolved.fontSize)
   return (
@@ -149,6 +151,14 @@ export function TypeLines({ node }: { node: Node }) {
           onChoose={(fontWeight) => set({ fontWeight }, 'Font weight')}
         />
       </Line>
+      {missing.length > 0 && (
+        <p
+          role="note"
+          className="rounded-[3px] bg-(--gold-wash) px-2 py-1 text-[12px] leading-4 text-(--gold-text)"
+        >
+          No font here has {missing.map(characterName).join(', ')}: visitors see what their own system has.
+        </p>
+      )}
       {!isOneParagraph(resolved.words ?? []) && (
         <Line node={node} keys={['paragraphGap']}>
           <span>Between paragraphs</span>

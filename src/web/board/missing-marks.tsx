@@ -1,0 +1,40 @@
+/** Marks texts with characters that no font here has: what is seen of them elsewhere is not known. */
+import { useMemo } from 'react'
+import { characterName, missingCharacters } from '../../core/text/missing'
+import { TAG } from './marks'
+import type { SheetPlace } from './sheet-place'
+
+/** Characters named on a mark. */
+const MOST_NAMED = 3
+
+export function MissingMarks({ layout, left, top, zoom }: SheetPlace) {
+  const { version } = layout
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
+  const marked = useMemo(
+    () =>
+      [...layout.visible()].flatMap((box) => {
+        const missing = box.typeset ? missingCharacters(box.resolved) : []
+        const rect = missing.length > 0 ? layout.rect(box.id) : undefined
+        return rect ? [{ id: box.id, rect, missing }] : []
+      }),
+    [layout, version],
+  )
+  return marked.map(({ id, rect, missing }) => (
+    <div
+      key={id}
+      data-missing={id}
+      className="pointer-events-none absolute border-b-2 border-dotted border-(--sheet-gold)"
+      style={{
+        left: left + rect.x * zoom,
+        top: top + rect.y * zoom,
+        width: rect.width * zoom,
+        height: rect.height * zoom,
+      }}
+    >
+      <div className={`${TAG} top-full right-0 mt-1 bg-(--gold-wash) text-(--gold-text)`}>
+        no font has {missing.slice(0, MOST_NAMED).map(characterName).join(', ')}
+        {missing.length > MOST_NAMED && ` and ${missing.length - MOST_NAMED} more`}
+      </div>
+    </div>
+  ))
+}
