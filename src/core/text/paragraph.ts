@@ -7,7 +7,7 @@ import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { type GlyphRun, shapeInto } from './shape'
-import { holding, type Piece, ShapedText, UNIT, upToUnit } from './shaped-text'
+import { downToUnit, holding, type Piece, ShapedText, UNIT, upToUnit } from './shaped-text'
 
 export type Line = {
   /** UTF-16 range in the paragraph's text, without the spaces that hang at its end. */
@@ -210,15 +210,20 @@ export class Paragraph extends ShapedText {
    * itself; and an end that has to be shaped again must fit behind the last safe place.
    */
   private partFits(start: number, end: number, room: number): boolean {
-    const { advances } = this
     const first = this.shapesStart(start, end) ? this.safeFrom(start, end) : start
     if (first < end) {
-      const edge = advances[start] + room + this.savedAt(start, first)
-      if (advances[end] > edge) return false
+      const zero = this.zeroOf(start)
+      const edge = this.advances[start] - zero + room + this.savedAt(start, first)
+      if (this.advances[end] - zero > edge) return false
       const last = this.shapesEnd(end) ? this.safeBefore(end, first) : end
-      if (upToUnit(this.shapeAlone(last, end)) > edge - advances[last]) return false
+      if (upToUnit(this.shapeAlone(last, end)) > edge - downToUnit(this.advances[last] - zero)) return false
     }
     return upToUnit(this.partWidth(start, end)) <= room
+  }
+
+  /** Where the piece of a character begins: Chromium has places in it from there, cut down to its layout unit. */
+  private zeroOf(at: number): number {
+    return this.advances[this.pieces[holding(this.pieces, at)].start]
   }
 
   /** How much narrower a line's beginning is by itself than as it was shaped whole, px in layout units. */
@@ -307,11 +312,11 @@ export class Paragraph extends ShapedText {
    * was shaped whole, or, where the end has to be shaped again and is too wide then, at one before. Undefined: none fits.
    */
   private cutPiece(start: number, end: number, room: number, again = false): number | undefined {
-    const begin = this.advances[start]
+    const zero = this.zeroOf(start)
     const first = this.safeFrom(start, end)
-    const edge = room + this.savedAt(start, first)
+    const edge = this.advances[start] - zero + room + this.savedAt(start, first)
     let candidate = start
-    while (candidate < end && this.place(candidate + 1) - begin < edge) candidate++
+    while (candidate < end && this.place(candidate + 1) - zero < edge) candidate++
     let cut = this.graphemeBefore(candidate, start)
     while (cut > start) {
       if (first >= cut && first > start) {
@@ -323,7 +328,7 @@ export class Paragraph extends ShapedText {
       const last = this.safeBefore(cut, first)
       if (last === cut) return cut
       const tail = upToUnit(this.shapeAlone(last, cut))
-      if (this.advances[last] - begin + tail <= edge) return cut
+      if (downToUnit(this.advances[last] - zero) + tail <= edge) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
     const next = this.graphemeFrom(Math.max(candidate, start + 1))

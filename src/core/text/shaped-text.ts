@@ -36,6 +36,7 @@ export const isBordered = (style: Resolved): boolean =>
   isDrawn(style.borderBottom) ||
   isDrawn(style.borderLeft)
 
+export const downToUnit = (px: number) => Math.floor(px / UNIT + 1e-9) * UNIT
 export const upToUnit = (px: number) => Math.ceil(px / UNIT - 1e-9) * UNIT
 
 export class ShapedText {
