@@ -150,10 +150,6 @@ async function arranging(page: Page) {
   await page.getByRole('dialog').waitFor()
   await shot('settle')
   await page.keyboard.press('Escape')
-  await page.mouse.click(map.x + 40, map.y + 30, { button: 'right' })
-  await page.getByRole('menu').waitFor()
-  await shot('menu')
-  await page.keyboard.press('Escape')
 }
 
 /** Boxes on twelve columns, as somebody might have drawn them elsewhere. */
@@ -254,6 +250,24 @@ async function onTemplate(browser: Browser, address: string) {
   await page.screenshot({ path: join(OUT, 'template.png') })
 }
 
+/** A paragraph with a list being written, two words of it selected. */
+async function writing(browser: Browser, address: string) {
+  const page = await browser.newPage({ viewport: VIEWPORT })
+  await page.goto(address)
+  await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
+  const text = page.locator('[data-sheet=desktop] [data-node]', { hasText: /^Take home heirloom/ }).last()
+  await text.click()
+  await page.keyboard.press('Shift+F')
+  await text.dblclick()
+  await page.getByRole('textbox', { name: /^Text of/ }).waitFor()
+  for (const part of ['Bring with you', '- a jar for each kind', 'the year and the place on a label'])
+    await page.keyboard.type(part).then(() => page.keyboard.press('Enter'))
+  await page.keyboard.press('Backspace')
+  for (let i = 0; i < 'a label'.length; i++) await page.keyboard.press('Shift+ArrowLeft')
+  await page.keyboard.press('ControlOrMeta+b')
+  await page.screenshot({ path: join(OUT, 'writing.png') })
+}
+
 export async function screenshots(args: string[]): Promise<number> {
   readArgs(args, {})
   await buildWeb()
@@ -270,6 +284,7 @@ export async function screenshots(args: string[]): Promise<number> {
     await planning(page)
     await settingAside(browser, running.address)
     await onTemplate(browser, running.address)
+    await writing(browser, running.address)
   } finally {
     await browser.close()
     await running.stop()
