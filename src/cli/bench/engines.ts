@@ -88,7 +88,7 @@ function yogaTree(node: BenchNode, into: Map<string, YogaNode>, measure: Measure
 export function yogaRounds(root: BenchNode, fonts: FontLibrary): () => Round {
   const doc = Document.fromFile(benchProject(root))
   const paragraphs = new ParagraphCache(fonts)
-  const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'), true)
+  const measure: Measure = (node) => paragraphs.get(resolve(doc, doc.node(node.id), 'desktop'), 'text')
   let round = 0
   return () => {
     const nodes = new Map<string, YogaNode>()

@@ -3,13 +3,12 @@ import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
-import { hasOwnLinks } from '../paint/lines'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
 import { filesNeeded } from '../text/fonts'
-import { holdsParagraphs, isOneParagraph } from '../words/parts'
+import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { type Element, elementsOf } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
 import { pageFileName, rootOf, slug } from './names'
@@ -217,7 +216,7 @@ class PageWriter {
     const flowing = holdsParagraphs(node.kind, props.tag)
     const context = {
       write: writingFor(this.doc.tokenTable),
-      ownLinks: hasOwnLinks(node) && !inLink,
+      ownLinks: holdsLinks(node.kind, node.props.tag) && !inLink,
       address: (link: string) => this.link(link),
     }
     versionsOf(this.doc, node).forEach((version, i) => {

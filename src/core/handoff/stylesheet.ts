@@ -5,13 +5,13 @@ import type { View } from '../document/schema'
 import { Instances } from '../expand/instances'
 import { flowOf } from '../layout/style'
 import { areReordered } from '../paint/layers'
-import { hasOwnLinks } from '../paint/lines'
 import { num, px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
 import { declaredOrder, type FontFile, fontFile } from '../text/fonts'
 import { filesForWords } from '../text/needed'
+import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
 import { fontStack, INITIAL } from './css'
 import { columnsOf, declarationsOf, type Place } from './declarations'
@@ -219,7 +219,7 @@ function collect(
   }
   const { words } = cascaded(doc, node, view.id)
   filesForWords(resolve(doc, node, view.id), words, fontIds)
-  rulesForWords(words, hasOwnLinks(node), writingFor(doc.tokenTable), marks)
+  rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), marks)
 }
 
 function fontFace(file: FontFile, path: string): string {

@@ -10,7 +10,6 @@ import { differInPaintOnly } from '../properties/table'
 import { shownText } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
 import type { SetAt } from '../text/typeset'
-import { holdsParagraphs } from '../words/parts'
 import { layoutBox } from './algorithms'
 import { LayoutBox, NO_BOXES } from './box'
 import { BoxTable } from './box-table'
@@ -177,8 +176,7 @@ export class PageLayout {
       if (box.followsWindow) this.followers.add(box)
       else this.followers.delete(box)
       box.resolveWith(this.resolve)
-      if (isText(node.kind))
-        box.typeset = this.paragraphs.get(box.resolved, holdsParagraphs(node.kind, box.resolved.tag))
+      if (isText(node.kind)) box.typeset = this.paragraphs.get(box.resolved, node.kind)
       if (!repaint) box.invalidate()
       placeChanged ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
       regroup ||= flow !== box.flow

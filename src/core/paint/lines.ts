@@ -3,6 +3,7 @@ import { textOffset } from '../layout/baseline'
 import type { LayoutBox } from '../layout/box'
 import type { Marker } from '../text/marker'
 import type { Line, Paragraph } from '../text/paragraph'
+import { holdsLinks } from '../words/parts'
 
 export type PlacedLine = {
   paragraph: Paragraph
@@ -41,11 +42,8 @@ export function placedLines(box: LayoutBox): PlacedLine[] {
   )
 }
 
-/** Whether links in a text may be links of their own: not where the whole text is one, nor on a button. */
-export const hasOwnLinks = ({ kind, props }: LayoutBox['node']) => kind === 'text' && props.tag !== 'a'
-
 /** Whether links in a text are links: not in a box that is one either. */
 export function showsLinks(box: LayoutBox): boolean {
   for (let at = box.parent; at; at = at.parent) if (at.node.props.tag === 'a') return false
-  return hasOwnLinks(box.node)
+  return holdsLinks(box.node.kind, box.node.props.tag)
 }

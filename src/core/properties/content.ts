@@ -20,6 +20,8 @@ export const CONTENT = {
   }),
   tag: property({
     ...once,
+    // A heading holds lines, a text paragraphs.
+    changes: 'size',
     schema: v.picklist(TAGS),
     words: 'element',
     kinds: ['section', 'box', 'text', 'button', 'picture'],

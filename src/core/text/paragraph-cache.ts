@@ -1,5 +1,8 @@
 /** Texts that were shaped before. */
+
+import type { Kind } from '../properties/kinds'
 import type { Resolved } from '../properties/table'
+import { holdsLinks, holdsParagraphs } from '../words/parts'
 import { said } from '../words/words'
 import type { FontLibrary } from './fonts'
 import { isBordered } from './shaped-text'
@@ -23,14 +26,16 @@ export class ParagraphCache {
     private readonly most = 50_000,
   ) {}
 
-  /** @param flowing whether the text holds paragraphs and lists, or lines alone */
-  get(style: Resolved, flowing: boolean): Typeset {
+  /** @param kind of the block: with its element it says whether there are paragraphs and lists in it, and links */
+  get(style: Resolved, kind: Kind): Typeset {
     if (this.version !== this.fonts.version) {
       this.entries.clear()
       this.known = new WeakMap()
       this.version = this.fonts.version
     }
-    const look = styleKey(style) + (flowing ? '' : '|lines')
+    const flowing = holdsParagraphs(kind, style.tag)
+    const links = holdsLinks(kind, style.tag)
+    const look = `${styleKey(style)}|${flowing}|${links}`
     const words = style.words ?? NONE
     let own = this.known.get(words)
     const same = own?.get(look)
@@ -42,7 +47,7 @@ export class ParagraphCache {
     const key = `${look}|${JSON.stringify(words)}`
     let text = this.entries.get(key)
     if (!text) {
-      text = new Typeset(this.fonts, style, words, flowing)
+      text = new Typeset(this.fonts, style, words, { flowing, links })
       if (this.entries.size >= this.most) this.entries.clear()
       this.entries.set(key, text)
     }

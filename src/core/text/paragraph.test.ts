@@ -148,7 +148,7 @@ test('a border around words changes where their lines end, and what is kept for 
   const words = '3.5 1,250 of 1234567890123456789012345 row Donaudampfschifffahrtsgesellschaft'
   const props = { fontFamily: 'Newsreader', fontSize: 15.5, fontWeight: 500 }
   const cache = new ParagraphCache(fonts)
-  const get = (own: Props) => cache.get(style({ ...props, words: said(words), ...own }), true)
+  const get = (own: Props) => cache.get(style({ ...props, words: said(words), ...own }), 'text')
   const plain = get({})
   const bordered = get({ borderLeft: { width: 3 } })
   expect(lines(plain.sets[0].paragraph, 344)[0]).toMatch(/row$/)

@@ -1,7 +1,7 @@
 /** A text as it is set: its paragraphs, one under the other. Mostly there is one. */
 import type { Resolved } from '../properties/table'
 import { partsOf } from '../words/parts'
-import type { Words } from '../words/words'
+import { type Words, withMarks } from '../words/words'
 import type { FontLibrary } from './fonts'
 import { type Marker, markerIn } from './marker'
 import { type Line, Paragraph } from './paragraph'
@@ -23,8 +23,15 @@ export class Typeset {
   readonly minContent: number
   readonly maxContent: number
 
-  constructor(fonts: FontLibrary, style: Resolved, words: Words, flowing: boolean) {
-    const parts = partsOf(words, flowing)
+  /** @param holds whether it holds paragraphs, and links: without, words are set as if they had none */
+  constructor(
+    fonts: FontLibrary,
+    style: Resolved,
+    words: Words,
+    holds: { flowing: boolean; links: boolean },
+  ) {
+    const shown = holds.links ? words : withMarks(words, (mark) => (mark.type === 'link' ? undefined : mark))
+    const parts = partsOf(shown, holds.flowing)
     const step = cut(style.fontSize * INDENT)
     const gap = cut(style.fontSize * style.paragraphGap!)
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({

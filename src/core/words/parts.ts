@@ -27,6 +27,9 @@ const PHRASES: ReadonlySet<string> = new Set(['h1', 'h2', 'h3', 'h4', 'span', 'a
 export const holdsParagraphs = (kind: Kind, tag: string | undefined): boolean =>
   kind === 'text' && !PHRASES.has(tag ?? 'p')
 
+/** Whether links in a text may be links of their own: not where the whole text is one, nor on a button. */
+export const holdsLinks = (kind: Kind, tag: string | undefined): boolean => kind === 'text' && tag !== 'a'
+
 /** What stands before items of lists; CSS `list-style-type` says the same. */
 export const BULLET = '•  '
 export const numberOf = (index: number) => `${index + 1}. `
