@@ -1,8 +1,21 @@
 /** The families that ship: which file draws a character, and what their metrics make of a line. */
 import { beforeAll, describe, expect, test } from 'vitest'
+import type { Resolved } from '../properties/table'
 import { openType } from '../samples/fonts'
-import { declaredOrder, FAMILIES, FontLibrary, familyChain, fileFor, filesNeeded, fontFile } from './fonts'
+import { said } from '../words/words'
+import {
+  declaredOrder,
+  FAMILIES,
+  FontLibrary,
+  familyChain,
+  fileFor,
+  fileForAll,
+  filesNeeded,
+  fontFile,
+} from './fonts'
 import { extentOf, unite, usedLineHeight } from './line-box'
+import { characterName, missingCharacters } from './missing'
+import { sequencesIn } from './sequences'
 
 const code = (char: string) => char.codePointAt(0)!
 
@@ -107,4 +120,13 @@ describe('a library', () => {
   test('on one baseline the larger of each side counts', () => {
     expect(unite({ ascent: 10, descent: 8 }, { ascent: 14, descent: 2 })).toEqual({ ascent: 14, descent: 8 })
   })
+})
+
+test('characters that no font has, each once; what is drawn as one is looked for as one', () => {
+  const style = (text: string) => ({ fontFamily: 'Caveat', italic: false, words: said(text) }) as Resolved
+  expect(missingCharacters(style('a → 漢字 ✓ 漢\u00ad'))).toEqual(['漢', '字'])
+  expect(characterName('漢')).toBe('漢 (U+6F22)')
+  const sequences = sequencesIn('a 👩‍🌾 b 🇬🇧 1️⃣ é')
+  expect(sequences.map(({ start, end }) => 'a 👩‍🌾 b 🇬🇧 1️⃣ é'.slice(start, end))).toEqual(['👩‍🌾', '🇬🇧', '1️⃣'])
+  for (const { codes } of sequences) expect(fileForAll('Caveat', false, codes)!.family).toBe('Noto Emoji')
 })
