@@ -121,6 +121,14 @@ function Switches({ typing }: { typing: Typing }) {
   )
 }
 
+/** A chip with its word, kept on one line. */
+const Pair = ({ label, children }: { label: string; children: React.ReactNode }) => (
+  <span className="flex items-center gap-1.5">
+    <span>{label}</span>
+    {children}
+  </span>
+)
+
 function LookLine({ node, typing }: { node: Node; typing: Typing }) {
   const editor = useEditor()
   const { look } = typing
@@ -129,48 +137,52 @@ function LookLine({ node, typing }: { node: Node; typing: Typing }) {
   const back = () => requestAnimationFrame(() => typing.view.focus())
   return (
     <div className="flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1">
-      <span>Size</span>
-      <NumberChip
-        label="Size of the selected words"
-        value={look.size === MIXED ? undefined : fontSize * (look.size ?? 1)}
-        shown={look.size === MIXED ? 'mixed' : undefined}
-        context={{ min: fontSize / 10, max: fontSize * 10 }}
-        onChange={(px) => {
-          typing.mark('size', px === fontSize ? undefined : px / fontSize)
-          back()
-        }}
-      />
-      <span>weight</span>
-      <Choice
-        label="Weight of the selected words"
-        options={[
-          { value: undefined as number | undefined, label: 'as the text' },
-          ...WEIGHTS.map((weight) => ({ value: weight as number | undefined, label: String(weight) })),
-        ]}
-        value={own(look.weight)}
-        shown={look.weight === MIXED ? 'mixed' : undefined}
-        onChoose={(weight) => {
-          typing.mark('weight', weight)
-          back()
-        }}
-      />
-      <span>ink</span>
-      <ColorChip
-        label="Ink of the selected words"
-        value={own(look.color)}
-        onChange={(color) => typing.mark('color', color ?? undefined)}
-      />
-      <span>case</span>
-      <Choice
-        label="Case of the selected words"
-        options={CASES}
-        value={own(look.case)}
-        shown={look.case === MIXED ? 'mixed' : undefined}
-        onChoose={(letters) => {
-          typing.mark('case', letters)
-          back()
-        }}
-      />
+      <Pair label="Size">
+        <NumberChip
+          label="Size of the selected words"
+          value={look.size === MIXED ? undefined : fontSize * (look.size ?? 1)}
+          shown={look.size === MIXED ? 'mixed' : undefined}
+          context={{ min: fontSize / 10, max: fontSize * 10 }}
+          onChange={(px) => {
+            typing.mark('size', px === fontSize ? undefined : px / fontSize)
+            back()
+          }}
+        />
+      </Pair>
+      <Pair label="weight">
+        <Choice
+          label="Weight of the selected words"
+          options={[
+            { value: undefined as number | undefined, label: 'as the text' },
+            ...WEIGHTS.map((weight) => ({ value: weight as number | undefined, label: String(weight) })),
+          ]}
+          value={own(look.weight)}
+          shown={look.weight === MIXED ? 'mixed' : undefined}
+          onChoose={(weight) => {
+            typing.mark('weight', weight)
+            back()
+          }}
+        />
+      </Pair>
+      <Pair label="ink">
+        <ColorChip
+          label="Ink of the selected words"
+          value={own(look.color)}
+          onChange={(color) => typing.mark('color', color ?? undefined)}
+        />
+      </Pair>
+      <Pair label="case">
+        <Choice
+          label="Case of the selected words"
+          options={CASES}
+          value={own(look.case)}
+          shown={look.case === MIXED ? 'mixed' : undefined}
+          onChoose={(letters) => {
+            typing.mark('case', letters)
+            back()
+          }}
+        />
+      </Pair>
     </div>
   )
 }
