@@ -124,9 +124,7 @@ test('two people in one paragraph keep their words, and each undoes their own', 
   await other.goto(desk.url())
   await other.locator('[data-sheet] [data-node]').first().waitFor()
   await open(other, WORDS)
-  await desk.bringToFront()
   await desk.keyboard.press('ControlOrMeta+Home')
-  await other.bringToFront()
   await other.keyboard.press('ControlOrMeta+End')
   await Promise.all([
     desk.keyboard.type('All our ', { delay: 20 }),
@@ -137,7 +135,6 @@ test('two people in one paragraph keep their words, and each undoes their own', 
   await expect(field(other)).toHaveText(both)
   await saved(other)
   expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: both }])
-  await desk.bringToFront()
   await field(desk).focus()
   await desk.keyboard.press('ControlOrMeta+z')
   const theirs = 'Seeds to borrow, seeds to give back in the autumn'

@@ -2,7 +2,14 @@
 import { baseKeymap, chainCommands } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
 import { liftListItem, sinkListItem, splitListItem } from 'prosemirror-schema-list'
-import { AllSelection, type Command, EditorState, Plugin, type Transaction } from 'prosemirror-state'
+import {
+  AllSelection,
+  type Command,
+  EditorState,
+  Plugin,
+  TextSelection,
+  type Transaction,
+} from 'prosemirror-state'
 import { ReplaceStep } from 'prosemirror-transform'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { schema, toDoc } from '../../core/words/model'
@@ -73,6 +80,12 @@ export class Typing {
         domParser: parser,
         clipboardParser: parser,
         clipboardSerializer: serializer,
+        handleDOMEvents: {
+          keydown: (_, event) => {
+            if (event.ctrlKey || event.metaKey) this.readSelection()
+            return false
+          },
+        },
         attributes: {
           role: 'textbox',
           'aria-multiline': 'true',
@@ -82,6 +95,19 @@ export class Typing {
       },
     )
     this.view.focus()
+  }
+
+  /** The browser tells of a selection later than it makes it: a command pressed right behind an arrow key is about the new one. */
+  private readSelection() {
+    const { view } = this
+    const { selection, doc } = view.state
+    const seen = getSelection()
+    if (!seen?.anchorNode || !seen.focusNode || selection instanceof AllSelection) return
+    if (!view.dom.contains(seen.anchorNode) || !view.dom.contains(seen.focusNode)) return
+    const anchor = view.posAtDOM(seen.anchorNode, seen.anchorOffset)
+    const head = view.posAtDOM(seen.focusNode, seen.focusOffset)
+    if (anchor === selection.anchor && head === selection.head) return
+    view.dispatch(view.state.tr.setSelection(TextSelection.between(doc.resolve(anchor), doc.resolve(head))))
   }
 
   subscribe = (listener: () => void) => {
