@@ -76,6 +76,13 @@ export function inList(kind: ListKind | undefined): Command {
   }
 }
 
+/** At the beginning of an item there is nothing to take out but the item: what is in it goes one list out. */
+export const liftAtStart: Command = (state, dispatch) => {
+  const { $from, empty } = state.selection
+  if (!empty || $from.parentOffset > 0 || $from.node(-1)?.type !== schema.nodes.item) return false
+  return liftListItem(schema.nodes.item)(state, dispatch)
+}
+
 function otherList(
   state: EditorState,
   kind: ListKind,

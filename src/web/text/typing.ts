@@ -16,6 +16,7 @@ import { schema, toDoc } from '../../core/words/model'
 import {
   inList,
   type ListKind,
+  liftAtStart,
   listAround,
   MIXED,
   mark,
@@ -235,6 +236,7 @@ export class Typing {
           ? chainCommands(splitListItem(item), liftListItem(item))(state, dispatch, view)
           : done(() => desk.finish())(),
       'Shift-Enter': line,
+      Backspace: liftAtStart,
       Tab: shift,
       'Shift-Tab': (state, dispatch) =>
         listAround(state) !== undefined && liftListItem(item)(state, dispatch),
