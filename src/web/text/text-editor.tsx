@@ -70,6 +70,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
     if (!field.current) return
     const typing = new Typing(field.current, deskFor(editor, id, view))
     editor.set({ typing })
+    const stopFollowing = editor.subscribe(() => typing.follow())
     const outside = (event: Event) => {
       if (event.target instanceof Element && !event.target.closest(BESIDE)) editor.set({ editing: undefined })
     }
@@ -78,11 +79,11 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
     return () => {
       removeEventListener('pointerdown', outside, true)
       removeEventListener('focusin', outside, true)
+      stopFollowing()
       typing.destroy()
       if (editor.typing === typing) editor.set({ typing: undefined })
     }
   }, [editor, id, view])
-  useEffect(() => editor.typing?.follow())
 
   if (!rect || !box) return null
   const { resolved } = box

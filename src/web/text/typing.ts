@@ -1,15 +1,9 @@
 /** A text being written in place: a ProseMirror view on words that lie in the project, where others may write too. */
 import { baseKeymap, chainCommands } from 'prosemirror-commands'
 import { keymap } from 'prosemirror-keymap'
+import type { Node } from 'prosemirror-model'
 import { liftListItem, sinkListItem, splitListItem } from 'prosemirror-schema-list'
-import {
-  AllSelection,
-  type Command,
-  EditorState,
-  Plugin,
-  TextSelection,
-  type Transaction,
-} from 'prosemirror-state'
+import { type Command, EditorState, Plugin, TextSelection, type Transaction } from 'prosemirror-state'
 import { ReplaceStep } from 'prosemirror-transform'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { schema, toDoc } from '../../core/words/model'
@@ -56,6 +50,9 @@ export class Typing {
   private gesture: string
   private typedAt = 0
   private seen: Words | undefined
+  private isOver = false
+  /** While the project takes what was typed: it is not in the view yet. */
+  private isCommitting = false
   private readonly listeners = new Set<() => void>()
   /** Rises with everything that is seen of it. */
   version = 0
@@ -72,7 +69,7 @@ export class Typing {
       {
         state: EditorState.create({
           doc,
-          selection: new AllSelection(doc),
+          selection: everythingIn(doc),
           plugins: [keymap(this.keys()), keymap(baseKeymap), shownWhenLeft(), startsList(() => desk.flowing)],
         }),
         dispatchTransaction: (transaction) => this.dispatch(transaction),
@@ -82,8 +79,8 @@ export class Typing {
         clipboardParser: parser,
         clipboardSerializer: serializer,
         handleDOMEvents: {
-          keydown: (_, event) => {
-            if (event.ctrlKey || event.metaKey) this.readSelection()
+          keydown: () => {
+            this.readSelection()
             return false
           },
         },
@@ -98,12 +95,12 @@ export class Typing {
     this.view.focus()
   }
 
-  /** The browser tells of a selection later than it makes it: a command pressed right behind an arrow key is about the new one. */
+  /** The browser tells of a selection later than it makes it: what is pressed right behind an arrow key is about the new one. */
   private readSelection() {
     const { view } = this
     const { selection, doc } = view.state
     const seen = getSelection()
-    if (!seen?.anchorNode || !seen.focusNode || selection instanceof AllSelection) return
+    if (!seen?.anchorNode || !seen.focusNode || view.composing) return
     if (!view.dom.contains(seen.anchorNode) || !view.dom.contains(seen.focusNode)) return
     const anchor = view.posAtDOM(seen.anchorNode, seen.anchorOffset)
     const head = view.posAtDOM(seen.focusNode, seen.focusOffset)
@@ -129,23 +126,31 @@ export class Typing {
       // A mark, a list, a jump elsewhere: each a step of its own.
       if (now - this.typedAt > REST || !isTyped(transaction)) this.gesture = desk.makeId()
       this.typedAt = isTyped(transaction) ? now : 0
-      if (
-        !desk.commit(
-          transaction.steps.map((step) => step.toJSON()),
-          this.gesture,
-        )
-      )
-        return
-      this.seen = desk.words()
+      this.isCommitting = true
+      const steps = transaction.steps.map((step) => step.toJSON())
+      const taken = desk.commit(steps, this.gesture)
+      this.isCommitting = false
+      if (!taken) return
     }
     view.updateState(view.state.apply(transaction))
     this.changed()
+    if (!isOutside) this.follow()
   }
 
-  /** Brings in what became of the words otherwise: by others, by undo, by the spec. The caret stays where it is in them. */
+  /**
+   * Brings in what became of the words otherwise: by others, by undo, by the spec. The caret stays where it is in them. Called as soon
+   * as anything changed, so that what is typed next is typed into the words as they are.
+   */
   follow() {
+    if (this.isCommitting) return
     const words = this.desk.words()
-    if (!words) return this.desk.finish()
+    if (!words) {
+      if (!this.isOver) {
+        this.isOver = true
+        this.desk.finish()
+      }
+      return
+    }
     if (words === this.seen) return
     this.seen = words
     const doc = toDoc(words)
@@ -240,6 +245,10 @@ export class Typing {
       Tab: shift,
       'Shift-Tab': (state, dispatch) =>
         listAround(state) !== undefined && liftListItem(item)(state, dispatch),
+      'Mod-a': (state, dispatch) => {
+        dispatch?.(state.tr.setSelection(everythingIn(state.doc)))
+        return true
+      },
       'Mod-z': done(() => desk.undo()),
       'Mod-Shift-z': done(() => desk.redo()),
       'Mod-y': done(() => desk.redo()),
@@ -254,6 +263,9 @@ export class Typing {
     this.view.destroy()
   }
 }
+
+/** All words, not the paragraphs that they are in: what others put among them meanwhile stays when they are written anew. */
+const everythingIn = (doc: Node) => TextSelection.between(doc.resolve(0), doc.resolve(doc.content.size))
 
 /** Whether a transaction is a person's typing: words put in or taken out at one place. */
 const isTyped = ({ steps }: Transaction) => steps.length === 1 && steps[0] instanceof ReplaceStep
