@@ -4,7 +4,8 @@ import { Document } from '../document/document'
 import { starterProject } from '../shelf/starter'
 import { said } from '../words/words'
 import { applyEdit } from './apply'
-import type { TextEdit } from './edit'
+import type { Edit, TextEdit } from './edit'
+import { moduleFor } from './registry'
 import { tiedTo, wordsAt } from './text'
 
 const WORDS = said([{ text: 'Borrow ' }, { text: 'seed', weight: 700 }])
@@ -37,6 +38,14 @@ const edit = (steps: TextEdit['steps'], more: Partial<TextEdit> = {}): TextEdit 
   ...more,
 })
 const wordsOf = (doc: Document) => wordsAt(doc, { node: 't' })
+
+test('edits in words: of words what they say, of other lists that they changed', () => {
+  const tree = project()
+  const inWords = (edit: Edit) => moduleFor(edit).words(edit, tree)
+  expect(inWords({ op: 'set', node: 't', props: { words: WORDS } })).toContain('“Borrow seed”')
+  expect(inWords({ op: 'page-meta', id: 'home', set: { views: ['mobile'] } })).toContain('changed')
+  expect(inWords(edit([put(1, 'To ')]))).toContain('“To ”')
+})
 
 describe('a text edit', () => {
   test('puts in, and its inverse takes out exactly', () => {

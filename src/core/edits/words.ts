@@ -22,7 +22,8 @@ export function valueWords(value: unknown): string {
   if (typeof value === 'string') return value.length > 40 ? `${value.slice(0, 39)}…` : value
   if (typeof value === 'boolean') return value ? 'on' : 'off'
   if (Array.isArray(value)) {
-    const text = plainText(value)
+    const isWords = value.length > 0 && value.every((block) => typeof block?.type === 'string')
+    const text = isWords ? plainText(value) : ''
     return text ? quoted(valueWords(text)) : 'changed'
   }
   const { kind, px, ratio, percent, span } = value as Record<string, unknown>
