@@ -4,39 +4,10 @@
  */
 import type { Node } from '../document/document'
 import type { Instances } from '../expand/instances'
-import { isText } from '../properties/kinds'
+import { BOX_TAGS, isText, TEXT_TAGS } from '../properties/kinds'
 
-const OF_BOX: ReadonlySet<string> = new Set([
-  'header',
-  'section',
-  'footer',
-  'main',
-  'nav',
-  'aside',
-  'article',
-  'div',
-  'ul',
-  'li',
-  'figure',
-  'blockquote',
-  'a',
-])
-const OF_TEXT: ReadonlySet<string> = new Set([
-  'p',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'span',
-  'a',
-  'label',
-  'small',
-  'figcaption',
-  'cite',
-  'blockquote',
-  'div',
-  'li',
-])
+const OF_BOX: ReadonlySet<string> = new Set(BOX_TAGS)
+const OF_TEXT: ReadonlySet<string> = new Set(TEXT_TAGS)
 
 /** What lies around a block. */
 type Around = { parent: string; inLink: boolean; inEnds: boolean; hasMain: boolean }
@@ -45,16 +16,16 @@ type Around = { parent: string; inLink: boolean; inEnds: boolean; hasMain: boole
 function wanted(node: Node): string {
   const { kind, props } = node
   if (kind === 'button') return props.link === undefined ? 'button' : 'a'
-  if (kind === 'section') return props.tag !== undefined && OF_BOX.has(props.tag) ? props.tag : 'section'
-  const allowed = isText(kind) ? OF_TEXT : OF_BOX
-  return props.tag !== undefined && allowed.has(props.tag) ? props.tag : isText(kind) ? 'p' : 'div'
+  const may = isText(kind) ? OF_TEXT : OF_BOX
+  return props.tag !== undefined && may.has(props.tag) ? props.tag : plainOf(node)
 }
 
 /** What stands for nothing but a block of its kind. */
 const PLAIN: Readonly<Record<string, string>> = { section: 'section', text: 'p', button: 'span' }
+const plainOf = ({ kind }: Node) => PLAIN[kind] ?? 'div'
 
 function allowed(node: Node, tag: string, around: Around): string {
-  const plain = PLAIN[node.kind] ?? 'div'
+  const plain = plainOf(node)
   if (around.parent === 'ul') return 'li'
   switch (tag) {
     case 'a':

@@ -17,8 +17,8 @@ export const mayHoldKind = (parent: Kind, kind: Kind): boolean => HOLDS[parent].
 export const holdsBlocks = (kind: Kind) => HOLDS[kind].length > 0
 export const isText = (kind: Kind) => kind === 'text' || kind === 'button'
 
-/** Elements that a block may be handed off as. */
-export const TAGS = [
+/** Elements that a section or box may be handed off as. */
+export const BOX_TAGS = [
   'header',
   'section',
   'footer',
@@ -31,16 +31,11 @@ export const TAGS = [
   'li',
   'figure',
   'blockquote',
-  'p',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'span',
   'a',
-  'button',
-  'label',
-  'small',
-  'figcaption',
-  'cite',
 ] as const
+const WORD_TAGS = ['p', 'h1', 'h2', 'h3', 'h4', 'span', 'label', 'small', 'figcaption', 'cite'] as const
+/** Those that a text may be. */
+export const TEXT_TAGS = [...WORD_TAGS, 'div', 'li', 'blockquote', 'a'] as const
+
+/** Elements that a block may say it is; what its kind cannot be it is not handed off as. */
+export const TAGS = [...BOX_TAGS, ...WORD_TAGS, 'button'] as const
