@@ -1,7 +1,7 @@
 /** What is said of a stretch of a text, and commands on it. */
 import type { Attrs, Node } from 'prosemirror-model'
 import { liftListItem, wrapInList } from 'prosemirror-schema-list'
-import type { Command, EditorState, Transaction } from 'prosemirror-state'
+import type { Command, EditorState } from 'prosemirror-state'
 import { schema } from './model'
 import { type Look, MARKS, type MarkName } from './words'
 
@@ -57,11 +57,14 @@ export function mark<K extends MarkName>(name: K, value: Look[K] | undefined): C
 export type ListKind = 'bullets' | 'numbers'
 
 /** The list that the selection is in; undefined: none. */
-export function listAround({ selection: { $from } }: EditorState): ListKind | undefined {
-  for (let depth = $from.depth; depth > 0; depth--) {
-    const { name } = $from.node(depth).type
-    if (name === 'bullets' || name === 'numbers') return name
-  }
+export function listAround(state: EditorState): ListKind | undefined {
+  const depth = listDepth(state)
+  return depth === undefined ? undefined : (state.selection.$from.node(depth).type.name as ListKind)
+}
+
+/** How deep the innermost list around the selection lies. */
+function listDepth({ selection: { $from } }: EditorState): number | undefined {
+  for (let depth = $from.depth; depth > 0; depth--) if ($from.node(depth).type.isInGroup('list')) return depth
   return undefined
 }
 
@@ -72,7 +75,9 @@ export function inList(kind: ListKind | undefined): Command {
     if (now === kind) return false
     if (now === undefined) return wrapInList(schema.nodes[kind!])(state, dispatch)
     if (kind === undefined) return liftListItem(schema.nodes.item)(state, dispatch)
-    return otherList(state, kind, dispatch)
+    const at = state.selection.$from.before(listDepth(state))
+    dispatch?.(state.tr.setNodeMarkup(at, schema.nodes[kind]))
+    return true
   }
 }
 
@@ -81,19 +86,4 @@ export const liftAtStart: Command = (state, dispatch) => {
   const { $from, empty } = state.selection
   if (!empty || $from.parentOffset > 0 || $from.node(-1)?.type !== schema.nodes.item) return false
   return liftListItem(schema.nodes.item)(state, dispatch)
-}
-
-function otherList(
-  state: EditorState,
-  kind: ListKind,
-  dispatch?: (transaction: Transaction) => void,
-): boolean {
-  const { $from } = state.selection
-  for (let depth = $from.depth; depth > 0; depth--) {
-    const { name } = $from.node(depth).type
-    if (name !== 'bullets' && name !== 'numbers') continue
-    dispatch?.(state.tr.setNodeMarkup($from.before(depth), schema.nodes[kind]))
-    return true
-  }
-  return false
 }

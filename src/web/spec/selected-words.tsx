@@ -69,9 +69,9 @@ export function SelectedWords({ node, typing }: { node: Node; typing: Typing }) 
 }
 
 function Switches({ typing }: { typing: Typing }) {
-  const { look, desk, list } = typing
-  const weight = look.weight ?? desk.weight
-  const italic = look.italic ?? desk.italic
+  const { look, host, list } = typing
+  const weight = look.weight ?? host.weight
+  const italic = look.italic ?? host.italic
   const toggle = (name: 'underline' | 'strike' | 'code') => ({
     on: look[name] ?? false,
     press: () => typing.toggle(name),
@@ -98,7 +98,7 @@ function Switches({ typing }: { typing: Typing }) {
       <Switch label="Code" {...toggle('code')}>
         <Code {...ICON} />
       </Switch>
-      {desk.flowing && (
+      {host.flowing && (
         <>
           <i aria-hidden className="mx-1 h-4 w-px bg-base-300" />
           <Switch

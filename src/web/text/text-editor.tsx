@@ -11,7 +11,7 @@ import { said } from '../../core/words/words'
 import { type Editor, makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import './text.css'
-import { type Desk, Typing } from './typing'
+import { type TextHost, Typing } from './typing'
 
 /** What stays open beside the text: the spec and what floats over it. */
 const BESIDE = '[aria-label="Spec"], .floating, [data-text-editor]'
@@ -23,7 +23,7 @@ function placeIn(editor: Editor, node: Node, view: string) {
   return own === undefined || own === '' ? { node: node.id } : { node: node.id, view: own }
 }
 
-function deskFor(editor: Editor, id: string, view: string): Desk {
+function hostFor(editor: Editor, id: string, view: string): TextHost {
   const { doc } = editor
   const node = () => doc.nodes.get(id)!
   const { fontWeight = 400, italic = false, tag } = resolve(doc, node(), view)
@@ -68,7 +68,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
 
   useEffect(() => {
     if (!field.current) return
-    const typing = new Typing(field.current, deskFor(editor, id, view))
+    const typing = new Typing(field.current, hostFor(editor, id, view))
     editor.set({ typing })
     const stopFollowing = editor.subscribe(() => typing.follow())
     const outside = (event: Event) => {

@@ -21,7 +21,7 @@ import type { Look, MarkName, Words } from '../../core/words/words'
 import { markViews, nodeViews, parser, serializer } from './rendering'
 
 /** Where the words lie, and what of the program the writing needs. */
-export type Desk = {
+export type TextHost = {
   /** As they are now; undefined when they are gone. */
   words(): Words | undefined
   /** @returns whether the project took the steps */
@@ -58,23 +58,23 @@ export class Typing {
   version = 0
 
   constructor(
-    host: HTMLElement,
-    readonly desk: Desk,
+    place: HTMLElement,
+    readonly host: TextHost,
   ) {
-    this.gesture = desk.makeId()
-    this.seen = desk.words()
+    this.gesture = host.makeId()
+    this.seen = host.words()
     const doc = toDoc(this.seen!)
     this.view = new EditorView(
-      { mount: host },
+      { mount: place },
       {
         state: EditorState.create({
           doc,
           selection: everythingIn(doc),
-          plugins: [keymap(this.keys()), keymap(baseKeymap), shownWhenLeft(), startsList(() => desk.flowing)],
+          plugins: [keymap(this.keys()), keymap(baseKeymap), shownWhenLeft(), startsList(() => host.flowing)],
         }),
         dispatchTransaction: (transaction) => this.dispatch(transaction),
         nodeViews,
-        markViews: markViews(desk.ink),
+        markViews: markViews(host.ink),
         domParser: parser,
         clipboardParser: parser,
         clipboardSerializer: serializer,
@@ -87,7 +87,7 @@ export class Typing {
         attributes: {
           role: 'textbox',
           'aria-multiline': 'true',
-          'aria-label': desk.label,
+          'aria-label': host.label,
           spellcheck: 'false',
         },
       },
@@ -119,16 +119,16 @@ export class Typing {
   }
 
   private dispatch(transaction: Transaction) {
-    const { view, desk } = this
+    const { view, host } = this
     const isOutside = transaction.getMeta(OUTSIDE) === true
     if (transaction.docChanged && !isOutside) {
       const now = performance.now()
       // A mark, a list, a jump elsewhere: each a step of its own.
-      if (now - this.typedAt > REST || !isTyped(transaction)) this.gesture = desk.makeId()
+      if (now - this.typedAt > REST || !isTyped(transaction)) this.gesture = host.makeId()
       this.typedAt = isTyped(transaction) ? now : 0
       this.isCommitting = true
       const steps = transaction.steps.map((step) => step.toJSON())
-      const taken = desk.commit(steps, this.gesture)
+      const taken = host.commit(steps, this.gesture)
       this.isCommitting = false
       if (!taken) return
     }
@@ -143,11 +143,11 @@ export class Typing {
    */
   follow() {
     if (this.isCommitting) return
-    const words = this.desk.words()
+    const words = this.host.words()
     if (!words) {
       if (!this.isOver) {
         this.isOver = true
-        this.desk.finish()
+        this.host.finish()
       }
       return
     }
@@ -163,7 +163,7 @@ export class Typing {
       a += overlap
       b += overlap
     }
-    const transaction = state.tr.setMeta(OUTSIDE, true).setMeta('addToHistory', false)
+    const transaction = state.tr.setMeta(OUTSIDE, true)
     transaction.replace(start, a, doc.slice(start, b))
     if (!transaction.doc.eq(doc)) {
       const whole = state.tr.setMeta(OUTSIDE, true).replaceWith(0, state.doc.content.size, doc.content)
@@ -200,16 +200,16 @@ export class Typing {
 
   /** Bold where not all is, or as the text is. */
   toggleBold = () => {
-    const weight = this.look.weight ?? this.desk.weight
+    const weight = this.look.weight ?? this.host.weight
     const isBold = weight !== MIXED && weight >= 600
-    const own = this.desk.weight >= 600
+    const own = this.host.weight >= 600
     this.mark('weight', isBold ? (own ? 400 : undefined) : own ? undefined : 700)
   }
 
   toggleItalic = () => {
-    const { italic = this.desk.italic } = this.look
+    const { italic = this.host.italic } = this.look
     const next = italic === MIXED ? true : !italic
-    this.mark('italic', next === this.desk.italic ? undefined : next)
+    this.mark('italic', next === this.host.italic ? undefined : next)
   }
 
   toggle(name: 'underline' | 'strike' | 'code') {
@@ -217,7 +217,7 @@ export class Typing {
   }
 
   private keys(): Record<string, Command> {
-    const { desk } = this
+    const { host } = this
     const item = schema.nodes.item
     const done = (work: () => void) => () => {
       work()
@@ -233,13 +233,13 @@ export class Typing {
       return true
     }
     return {
-      Escape: done(() => desk.finish()),
-      'Mod-Enter': done(() => desk.finish()),
+      Escape: done(() => host.finish()),
+      'Mod-Enter': done(() => host.finish()),
       // In a heading or a label there is nothing to begin a paragraph of.
       Enter: (state, dispatch, view) =>
-        desk.flowing
+        host.flowing
           ? chainCommands(splitListItem(item), liftListItem(item))(state, dispatch, view)
-          : done(() => desk.finish())(),
+          : done(() => host.finish())(),
       'Shift-Enter': line,
       Backspace: liftAtStart,
       Tab: shift,
@@ -249,13 +249,13 @@ export class Typing {
         dispatch?.(state.tr.setSelection(everythingIn(state.doc)))
         return true
       },
-      'Mod-z': done(() => desk.undo()),
-      'Mod-Shift-z': done(() => desk.redo()),
-      'Mod-y': done(() => desk.redo()),
+      'Mod-z': done(() => host.undo()),
+      'Mod-Shift-z': done(() => host.redo()),
+      'Mod-y': done(() => host.redo()),
       'Mod-b': done(this.toggleBold),
       'Mod-i': done(this.toggleItalic),
       'Mod-u': done(() => this.toggle('underline')),
-      'Mod-k': done(() => desk.askLink()),
+      'Mod-k': done(() => host.askLink()),
     }
   }
 
