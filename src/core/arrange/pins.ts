@@ -4,6 +4,7 @@ import type { PropChanges } from '../edits/edit'
 import { type LayoutBox, type Pins, Sizing } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Pin } from '../properties/values'
+import { percentOf } from '../text/unit'
 
 type Axis = typeof ACROSS | typeof DOWN
 const ACROSS = {
@@ -153,9 +154,10 @@ export function pinnedIn(
   const { pins } = box
   const size = box[side]
   if (!pins) return { start: before.start, size }
-  const ratio = (key: 'leftRatio' | 'rightRatio' | 'topRatio' | 'bottomRatio') => pins[key] * room
-  const from = pins[axis.start] + ratio(side === 'width' ? 'leftRatio' : 'topRatio')
-  const to = pins[axis.end] + ratio(side === 'width' ? 'rightRatio' : 'bottomRatio')
+  const [first, last] =
+    side === 'width' ? [pins.leftPercent, pins.rightPercent] : [pins.topPercent, pins.bottomPercent]
+  const from = pins[axis.start] + percentOf(room, first)
+  const to = pins[axis.end] + percentOf(room, last)
   if (!Number.isNaN(pins[axis.middle])) return { start: centred(axis, size, room) + pins[axis.middle], size }
   if (isStretched(box, side)) return { start: from, size: Math.max(0, room - from - to) }
   if (!Number.isNaN(from)) return { start: from, size }

@@ -20,7 +20,7 @@ export enum Sizing {
   Exact,
   Snug,
   Stretch,
-  /** `value` is a ratio, 0.5 for 50 %. */
+  /** `value` in percent. */
   Percent,
 }
 
@@ -41,16 +41,16 @@ export enum Spread {
   Stretch,
 }
 
-/** A pin: px from the edge plus a ratio of the containing block; NaN px: not pinned. */
+/** A pin: px from the edge plus a percentage of the containing block; NaN px: not pinned. */
 export type Pins = {
   left: number
-  leftRatio: number
+  leftPercent: number
   right: number
-  rightRatio: number
+  rightPercent: number
   top: number
-  topRatio: number
+  topPercent: number
   bottom: number
-  bottomRatio: number
+  bottomPercent: number
   centerX: number
   centerY: number
 }

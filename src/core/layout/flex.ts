@@ -1,13 +1,10 @@
 /** Rows and columns: the flex layout algorithm (CSS Flexbox 1 §9). */
+import { nearestUnit, percentOf } from '../text/unit'
 import { alignOffset, spread } from './alignment'
 import { baselineOf } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
 import { fitContent, heightIn, minContent } from './intrinsic'
 import { contentHeight, layoutBox, measureHeight, ratioHeight } from './place'
-
-/** Tolerance for "does it still fit", px: Chromium's layout unit. */
-const UNIT = 1 / 64
-const units = (px: number) => Math.floor(px / UNIT + 1e-6)
 
 type FlexLine = { from: number; to: number; cross: number; at: number; ascent: number }
 
@@ -52,12 +49,20 @@ function resolveFlexible(
     }
     if (factors < 1 && Math.abs(initialFree * factors) < Math.abs(free)) free = initialFree * factors
     let violation = 0
-    for (let i = from; i < to; i++) {
+    // Chromium hands out whole layout units, from the last item to the first, each its share of what is left.
+    let left = free
+    let leftOf = growing ? factors : scaled
+    for (let i = to - 1; i >= from; i--) {
       const item = items[i]
       if (item.frozen) continue
       let size = item.base
-      if (growing) size += factors > 0 ? (free * growOf(item, row)) / factors : 0
-      else if (free < 0 && scaled > 0) size += (free * shrinkOf(item, row) * contentBase(item, row)) / scaled
+      if (leftOf > 0 && (growing || free < 0)) {
+        const part = growing ? growOf(item, row) : shrinkOf(item, row) * contentBase(item, row)
+        const share = nearestUnit((left * part) / leftOf)
+        left -= share
+        leftOf -= part
+        size += share
+      }
       item.wanted = size
       item.target = clamp(size, item.low, row ? item.maxW : item.maxH)
       violation += item.target - size
@@ -101,15 +106,12 @@ function layoutRow(
 
   const lines: FlexLine[] = []
   let from = 0
-  // Browsers count in whole layout units, cut: one too many wraps.
   let used = 0
-  const room = units(inner)
-  const gap = units(box.colGap)
   for (let i = 0; box.wrap && i < items.length; i++) {
     const item = items[i]
-    const outer = units(item.before) + units(item.hypothetical)
-    const next = i === from ? outer : used + gap + outer
-    if (i > from && next > room) {
+    const outer = item.before + item.hypothetical
+    const next = i === from ? outer : used + box.colGap + outer
+    if (i > from && next > inner) {
       lines.push({ from, to: i, cross: 0, at: 0, ascent: 0 })
       from = i
       used = outer
@@ -176,7 +178,7 @@ function rowItem(item: LayoutBox, inner: number, room: number) {
       item.base = Math.max(pad, item.widthValue)
       break
     case Sizing.Percent:
-      item.base = Math.max(pad, inner * item.widthValue)
+      item.base = Math.max(pad, percentOf(inner, item.widthValue))
       break
     case Sizing.Stretch:
       item.base = pad
@@ -201,7 +203,7 @@ function crossGiven(item: LayoutBox, percentBase: number): number {
   if (item.heightKind === Sizing.Exact)
     return Math.max(item.padY, clamp(item.heightValue, item.minH, item.maxH))
   if (item.heightKind === Sizing.Percent && !Number.isNaN(percentBase)) {
-    return Math.max(item.padY, clamp(percentBase * item.heightValue, item.minH, item.maxH))
+    return Math.max(item.padY, clamp(percentOf(percentBase, item.heightValue), item.minH, item.maxH))
   }
   return Number.NaN
 }
@@ -250,7 +252,7 @@ function columnItemWidth(item: LayoutBox, inner: number, height: number): number
       size = item.widthValue
       break
     case Sizing.Percent:
-      size = inner * item.widthValue
+      size = percentOf(inner, item.widthValue)
       break
     case Sizing.Stretch:
       size = inner
@@ -322,7 +324,7 @@ function columnItem(item: LayoutBox, percentBase: number) {
       given = item.heightValue
       break
     case Sizing.Percent:
-      if (!Number.isNaN(percentBase)) given = percentBase * item.heightValue
+      if (!Number.isNaN(percentBase)) given = percentOf(percentBase, item.heightValue)
       break
   }
   if (item.heightKind === Sizing.Stretch) item.base = pad

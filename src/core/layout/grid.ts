@@ -1,4 +1,6 @@
 /** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
+
+import { percentOf } from '../text/unit'
 import { alignOffset, spread } from './alignment'
 import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
@@ -8,10 +10,19 @@ import { layoutBox, measureHeight } from './place'
 
 function ownTracks(box: LayoutBox, width: number): Tracks {
   const inner = Math.max(0, width - box.padX)
-  const each = Math.max(0, (inner - box.colGap * (box.columns - 1)) / box.columns)
   const left = new Float64Array(box.columns)
-  const size = new Float64Array(box.columns).fill(each)
-  for (let i = 0; i < box.columns; i++) left[i] = box.borL + box.padL + i * (each + box.colGap)
+  const size = new Float64Array(box.columns)
+  // Tracks are whole layout units, of a share in single precision; what is left of one goes to the next.
+  const each = Math.fround(Math.max(0, ((inner - box.colGap * (box.columns - 1)) * 64) / box.columns))
+  let rest = 0
+  let at = box.borL + box.padL
+  for (let i = 0; i < box.columns; i++) {
+    const units = Math.floor(each + rest + 1e-12)
+    rest = Math.max(0, each + rest - units)
+    left[i] = at
+    size[i] = units / 64
+    at += size[i] + box.colGap
+  }
   return { left, width: size, gap: box.colGap }
 }
 
@@ -155,7 +166,7 @@ function itemWidth(item: LayoutBox, area: number, height: number): number {
       size = item.widthValue
       break
     case Sizing.Percent:
-      size = area * item.widthValue
+      size = percentOf(area, item.widthValue)
       break
     case Sizing.Stretch:
       size = area
@@ -176,7 +187,7 @@ function placeItem(
 ) {
   let given = Number.NaN
   if (item.heightKind === Sizing.Exact) given = item.heightValue
-  else if (item.heightKind === Sizing.Percent) given = rowHeight * item.heightValue
+  else if (item.heightKind === Sizing.Percent) given = percentOf(rowHeight, item.heightValue)
   else if (item.heightKind === Sizing.Stretch) given = rowHeight
   if (!Number.isNaN(given)) {
     item.cross = Math.max(item.padY, clamp(given, item.minH, item.maxH))

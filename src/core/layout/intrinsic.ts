@@ -1,4 +1,5 @@
 /** Intrinsic inline sizes (CSS Sizing 3 §5, Flexbox §9.9, Grid 2 §11). Border boxes, px. */
+import { cutToUnit, percentOf } from '../text/unit'
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
 import { placeItems } from './lattice-items'
 import { layoutBox } from './place'
@@ -51,7 +52,7 @@ function contribution(box: LayoutBox, max: boolean, room: number): number {
 export function heightIn(box: LayoutBox, room: number): number {
   let height = Number.NaN
   if (box.heightKind === Sizing.Exact) height = box.heightValue
-  else if (box.heightKind === Sizing.Percent) height = room * box.heightValue
+  else if (box.heightKind === Sizing.Percent) height = percentOf(room, box.heightValue)
   // In a column a stretched height is shared out after the widths are known.
   else if (box.heightKind === Sizing.Stretch && (box.pins !== null || box.parent?.flow !== Flow.Column))
     height = room
@@ -68,8 +69,8 @@ function takesHeight(box: LayoutBox): number {
 /** The content width of a frame, held to what its least and most heights are by its ratio (CSS Sizing 4 §5.1.1), px. */
 function transferred(box: LayoutBox, width: number): number {
   if (!(box.ratio > 0) || box.flow === Flow.Picture || box.kids.length > 0) return width
-  const least = (box.minH > box.padY ? box.minH : box.padY) * box.ratio
-  return Math.max(box.padX, clamp(width, least, box.maxH * box.ratio))
+  const least = cutToUnit((box.minH > box.padY ? box.minH : box.padY) * box.ratio)
+  return Math.max(box.padX, clamp(width, least, cutToUnit(box.maxH * box.ratio)))
 }
 
 /**
@@ -148,8 +149,8 @@ function pictureContribution(box: LayoutBox, max: boolean, room: number): number
 function pictureContent(box: LayoutBox, height: number): number {
   const widthFor = (high: number) =>
     box.naturalRatio
-      ? Math.max(0, high - box.padY) * box.ratio + box.padX
-      : Math.max(box.padX, high * box.ratio)
+      ? cutToUnit(Math.max(0, high - box.padY) * box.ratio) + box.padX
+      : Math.max(box.padX, cutToUnit(high * box.ratio))
   if (!Number.isNaN(height)) return widthFor(height)
   // A NaN limit stays one.
   const limit = (high: number) => widthFor(Math.max(box.padY, high))

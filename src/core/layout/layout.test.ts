@@ -48,6 +48,58 @@ function lay(section: Props, children: NodeTree[], width = 1440) {
   return { doc, layout, rect }
 }
 
+describe('lengths are whole layout units, 1/64 px, shared out as Chromium does', () => {
+  const units = (layout: PageLayout, ids: string[]) => ids.map((id) => layout.rect(id)!.width * 64)
+  const IDS = ['a', 'b', 'c', 'd', 'e', 'f', 'g']
+
+  test('weights: from the last to the first, each its part of what is left, to the nearest', () => {
+    const shared = (width: number, weights: number[]) => {
+      const row = node(
+        { flow: 'row', ...exact(width / 64, 10) },
+        weights.map((weight, i) => node({ width: { kind: 'stretch', weight } }, [], 'box', IDS[i])),
+      )
+      return units(lay({ flow: 'row' }, [row]).layout, IDS.slice(0, weights.length))
+    }
+    expect(shared(6400, [1, 1, 1])).toEqual([2133, 2134, 2133])
+    expect(shared(12800, [1, 1, 1])).toEqual([4266, 4267, 4267])
+    expect(shared(6400, [1, 1, 1, 1, 1, 1, 1])).toEqual([914, 915, 914, 915, 914, 914, 914])
+    expect(shared(6483, [1, 2.5, 1])).toEqual([1441, 3601, 1441])
+    expect(shared(6405, [3, 2, 1])).toEqual([3202, 2135, 1068])
+    expect(shared(6404, [1, 2, 3, 1])).toEqual([915, 1829, 2745, 915])
+  })
+
+  test('columns: cut, what is left of one goes to the next', () => {
+    const tracks = (count: number, width: number, gap: number) => {
+      const lattice = node(
+        { flow: 'lattice', columns: count, columnGap: gap, ...exact(width, 10) },
+        Array.from({ length: count }, (_, i) =>
+          node({ width: { kind: 'columns', span: 1 } }, [], 'box', `t${i}`),
+        ),
+      )
+      const { layout } = lay({ flow: 'row' }, [lattice])
+      return units(
+        layout,
+        Array.from({ length: count }, (_, i) => `t${i}`),
+      )
+    }
+    expect(tracks(7, 100, 0)).toEqual([914, 914, 914, 915, 914, 914, 914])
+    const twelve = [4730, 4731, 4731, 4731, 4731, 4731, 4730, 4731, 4731, 4731, 4731, 4731]
+    expect(tracks(12, 1000.3, 10.3)).toEqual(twelve)
+  })
+
+  test('lengths, shares and ratios: cut', () => {
+    const { layout } = lay({ flow: 'column' }, [
+      node({ flow: 'column', ...exact(1000.3, 200) }, [
+        node({ width: { kind: 'percent', percent: 33.3 } }, [], 'box', 'a'),
+        node({ width: { kind: 'percent', percent: 12.345 } }, [], 'box', 'b'),
+        leaf(33.33, 10, {}, 'c'),
+        node({ width: { kind: 'snug' }, height: { kind: 'exact', px: 33.3 }, ratio: 1.5 }, [], 'box', 'd'),
+      ]),
+    ])
+    expect(units(layout, ['a', 'b', 'c', 'd'])).toEqual([21318, 7903, 2133, 3196])
+  })
+})
+
 describe('rows and columns', () => {
   test('stretch shares what is left by weight (flex-grow)', () => {
     const { rect } = lay({ flow: 'row', rowGap: 20 }, [
@@ -91,7 +143,7 @@ describe('rows and columns', () => {
     expect(spread('space-between')).toBe(1340)
     expect(spread('end')).toBe(1340)
     expect(spread('center')).toBe(720)
-    expect(spread('space-evenly')).toBeCloseTo(926.667, 2)
+    expect(spread('space-evenly')).toBe(926.65625)
   })
   test('lined up in the middle; stretched across', () => {
     const { rect } = lay({ flow: 'row', align: 'center', height: { kind: 'exact', px: 200 } }, [

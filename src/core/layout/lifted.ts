@@ -1,17 +1,18 @@
 /** Lifted blocks: positioned against their parent's padding box by pins (CSS Positioned Layout 3 §4). */
+import { cutToUnit, percentOf } from '../text/unit'
 import { clamp, type LayoutBox, Sizing } from './box'
 import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, ratioHeight } from './place'
 
 const UNPINNED = {
   left: Number.NaN,
-  leftRatio: 0,
+  leftPercent: 0,
   right: Number.NaN,
-  rightRatio: 0,
+  rightPercent: 0,
   top: Number.NaN,
-  topRatio: 0,
+  topPercent: 0,
   bottom: Number.NaN,
-  bottomRatio: 0,
+  bottomPercent: 0,
   centerX: Number.NaN,
   centerY: Number.NaN,
 }
@@ -22,16 +23,16 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
   const blockH = Math.max(0, height - box.borT - box.borB)
   for (const item of box.lifted) {
     const pins = item.pins ?? UNPINNED
-    const start = pins.left + pins.leftRatio * blockW
-    const end = pins.right + pins.rightRatio * blockW
-    const above = pins.top + pins.topRatio * blockH
-    const below = pins.bottom + pins.bottomRatio * blockH
+    const start = pins.left + percentOf(blockW, pins.leftPercent)
+    const end = pins.right + percentOf(blockW, pins.rightPercent)
+    const above = pins.top + percentOf(blockH, pins.topPercent)
+    const below = pins.bottom + percentOf(blockH, pins.bottomPercent)
     const fills = item.heightKind === Sizing.Stretch
     const known = heightIn(item, fills ? roomBetween(above, below, pins.centerY, blockH) : blockH)
     const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
       let size: number
       if (item.widthKind === Sizing.Exact) size = item.widthValue
-      else if (item.widthKind === Sizing.Percent) size = blockW * item.widthValue
+      else if (item.widthKind === Sizing.Percent) size = percentOf(blockW, item.widthValue)
       else if (item.widthKind === Sizing.Stretch) size = room
       else size = fitContent(item, room, known)
       return Math.max(item.padX, clamp(size, item.minW, item.maxW))
@@ -71,7 +72,7 @@ function axis(
 ) {
   if (!Number.isNaN(center)) {
     const size = sizeIn(roomBetween(start, end, center, block))
-    const margin = (block - size) / 2
+    const margin = cutToUnit((block - size) / 2)
     return { at: center + (inline ? Math.max(0, margin) : margin), size }
   }
   const noStart = Number.isNaN(start)

@@ -1,4 +1,5 @@
 /** Laying out one box: dispatch by flow, with the caches that make a second visit free. */
+import { cutToUnit } from '../text/unit'
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
 
 /**
@@ -24,7 +25,9 @@ export function layOutWith(all: Algorithms) {
 /** Height that `aspect-ratio` gives a box of border-box width `width`; NaN when it has none, or something flows in it. */
 export function ratioHeight(box: LayoutBox, width: number): number {
   if (!(box.ratio > 0) || box.kids.length > 0) return Number.NaN
-  return box.naturalRatio ? Math.max(0, width - box.padX) / box.ratio + box.padY : width / box.ratio
+  return box.naturalRatio
+    ? cutToUnit(Math.max(0, width - box.padX) / box.ratio) + box.padY
+    : cutToUnit(width / box.ratio)
 }
 
 /** Border-box height at border-box width `width` when nothing fixes the height, within min and max. */

@@ -7,6 +7,7 @@ import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
 import { isText, type Kind } from '../properties/kinds'
 import { defaultsOf, type Props } from '../properties/table'
 import type { Pin, Size } from '../properties/values'
+import { cutToUnit, toUnit } from '../text/unit'
 import { Align, COMMON, Flow, type LayoutBox, Sizing, Spread, type Uncommon } from './box'
 
 const SPREAD: Record<string, Spread> = {
@@ -45,12 +46,12 @@ export function flowOf(kind: Kind, flow: Props['flow']): Flow {
   return FLOW[flow ?? 'column']
 }
 
-/** A length prop as px: its own, its token's, or `fallback`. */
+/** A length prop in whole layout units, px: its own, its token's, or `fallback`. */
 function lengthOf(tokens: Tokens, raw: number | string | undefined, fallback: number): number {
-  if (typeof raw === 'number') return raw
-  if (raw === undefined) return fallback
+  if (typeof raw === 'number') return toUnit(raw)
+  if (raw === undefined) return toUnit(fallback)
   const token = tokens.lookup(raw)
-  return token && (token.type === 'dimension' || token.type === 'number') ? token.value : fallback
+  return toUnit(token && (token.type === 'dimension' || token.type === 'number') ? token.value : fallback)
 }
 
 /** Sets the box's fields from `set`, the node's props cascaded into the view. */
@@ -85,8 +86,8 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   const contained = kind === 'section' && !set.fullBleed
   box.followsWindow = contained || lattice !== null
   if (contained) {
-    box.padL += used.left + used.inset
-    box.padR += used.right + used.inset
+    box.padL = toUnit(box.padL + used.left + used.inset)
+    box.padR = toUnit(box.padR + used.right + used.inset)
   }
   box.clip = set.clip === true
   const out = box.parent !== null && isLifted(set, parentFlow)
@@ -179,7 +180,7 @@ function applyWidth(
       break
     case 'percent':
       box.widthKind = Sizing.Percent
-      box.widthValue = width.percent / 100
+      box.widthValue = width.percent
       break
     case 'stretch':
       box.widthKind = Sizing.Stretch
@@ -194,7 +195,7 @@ function applyWidth(
         box.span = placed.span
       } else {
         box.widthKind = Sizing.Exact
-        box.widthValue = spanWidth(used, Math.min(width.span, used.columns))
+        box.widthValue = toUnit(spanWidth(used, Math.min(width.span, used.columns)))
         box.followsWindow = true
       }
       break
@@ -204,11 +205,12 @@ function applyWidth(
       box.widthValue = 0
       if (shape !== undefined && box.heightKind === Sizing.Exact) {
         box.widthKind = Sizing.Exact
-        box.widthValue = box.heightValue * shape
+        box.widthValue = cutToUnit(box.heightValue * shape)
       }
       if (box.flow === Flow.Picture) {
         box.widthKind = Sizing.Exact
-        box.widthValue = box.heightKind === Sizing.Exact ? box.heightValue * box.ratio : box.naturalWidth
+        box.widthValue =
+          box.heightKind === Sizing.Exact ? cutToUnit(box.heightValue * box.ratio) : box.naturalWidth
       }
   }
 }
@@ -238,11 +240,11 @@ function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
       break
     case 'svh':
       box.heightKind = Sizing.Exact
-      box.heightValue = (view.fold * height.percent) / 100
+      box.heightValue = toUnit((view.fold * height.percent) / 100)
       break
     case 'percent':
       box.heightKind = Sizing.Percent
-      box.heightValue = height.percent / 100
+      box.heightValue = height.percent
       break
     case 'stretch':
       box.heightKind = Sizing.Stretch
@@ -254,20 +256,20 @@ function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
   }
 }
 
-const px = (pin: Pin | undefined) => (pin === undefined ? Number.NaN : 'px' in pin ? pin.px : 0)
-const ratio = (pin: Pin | undefined) => (pin !== undefined && 'percent' in pin ? pin.percent / 100 : 0)
+const px = (pin: Pin | undefined) => (pin === undefined ? Number.NaN : 'px' in pin ? toUnit(pin.px) : 0)
+const percent = (pin: Pin | undefined) => (pin !== undefined && 'percent' in pin ? pin.percent : 0)
 
 function pinsOf(set: Props) {
   return {
     left: px(set.pinLeft),
-    leftRatio: ratio(set.pinLeft),
+    leftPercent: percent(set.pinLeft),
     right: px(set.pinRight),
-    rightRatio: ratio(set.pinRight),
+    rightPercent: percent(set.pinRight),
     top: px(set.pinTop),
-    topRatio: ratio(set.pinTop),
+    topPercent: percent(set.pinTop),
     bottom: px(set.pinBottom),
-    bottomRatio: ratio(set.pinBottom),
-    centerX: set.pinCenterX ?? Number.NaN,
-    centerY: set.pinCenterY ?? Number.NaN,
+    bottomPercent: percent(set.pinBottom),
+    centerX: toUnit(set.pinCenterX ?? Number.NaN),
+    centerY: toUnit(set.pinCenterY ?? Number.NaN),
   }
 }
