@@ -116,12 +116,12 @@ export class SiteViewer {
         const element = shown.get(id)
         if (!element) continue
         const out: string[] = []
-        // From the left, a character that does not stand right of the one before it begins a line. Where a line's end is seen Chromium
-        // measures it by itself: justified it does so too.
+        // From the left, a character that does not stand right of the one before it begins a line; but Chromium has some, kerned across
+        // a change of style, without a width. Where a line's end is seen Chromium measures it by itself: justified it does so too.
         const { textAlign } = (element as HTMLElement).style
         const seen = /center|right|end/.test(getComputedStyle(element).textAlign)
         ;(element as HTMLElement).style.textAlign = seen ? 'justify' : 'left'
-        let last = Number.POSITIVE_INFINITY
+        let last = new DOMRect(Number.POSITIVE_INFINITY)
         let pendingBreak = false
         const walk = (node: Node) => {
           if ((node.nodeName === 'P' || node.nodeName === 'LI') && out.length > 0) pendingBreak = true
@@ -144,11 +144,12 @@ export class SiteViewer {
               const rect = rects[rects.length - 1]
               if (!rect) continue
               if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i])) continue
-              if (out.length === 0 || pendingBreak || rect.left <= last) {
+              const behind = rect.left > last.left || (rect.left === last.left && last.width === 0)
+              if (out.length === 0 || pendingBreak || !behind) {
                 out.push('')
                 pendingBreak = false
               }
-              last = rect.left
+              last = rect
               out[out.length - 1] += cluster.segment
             }
           } else for (const child of node.childNodes) walk(child)

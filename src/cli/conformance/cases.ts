@@ -1,5 +1,6 @@
 /** Documents that once differed, shrunk: each with the rule it exercises. The browser judges them in the tests. */
 import type { ProjectFile } from '../../core/document/schema'
+import { BREAK_CASES } from './break-cases'
 import { LAYOUT_CASES } from './layout-cases'
 import { OUTSIDE_CASES } from './outside-cases'
 import { PICTURE_CASES } from './picture-cases'
@@ -9,6 +10,7 @@ import { TEXT_CASES } from './text-cases'
 export const CASES: Record<string, ProjectFile> = {
   ...TEXT_CASES,
   ...OUTSIDE_CASES,
+  ...BREAK_CASES,
   ...LAYOUT_CASES,
   ...PICTURE_CASES,
 }

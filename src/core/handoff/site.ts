@@ -9,6 +9,7 @@ import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
 import { filesNeeded } from '../text/fonts'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
+import { looksIn } from '../words/words'
 import { type Element, elementsOf } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
 import { pageFileName, rootOf, slug } from './names'
@@ -208,6 +209,19 @@ class PageWriter {
     this.lines.push(`${pad}<picture>`, ...sources, `${pad}  ${img}`, `${pad}</picture>`)
   }
 
+  /**
+   * Whether a space, which is not shown, has to stand before a text's first word: out of the flow, Chromium takes the word to go on from
+   * the text before it on the page, and leaves it without its capital letter.
+   */
+  private isSetApart(node: Node): boolean {
+    const parent = node.parent === null ? undefined : this.instances.find(node.parent)
+    const out =
+      sets(node).some(({ lifted }) => lifted) || (parent && sets(parent).some(({ flow }) => flow === 'free'))
+    const capitals = ({ textCase, words }: Props) =>
+      textCase === 'capitalize' || [...looksIn(words)].some(({ look }) => look.case === 'capitalize')
+    return out === true && sets(node).some(capitals)
+  }
+
   private text(node: Node, props: Props, pad: string) {
     const { tag, inLink } = this.elements.get(node.id)!
     let extra = ''
@@ -218,6 +232,7 @@ class PageWriter {
       write: writingFor(this.doc.tokenTable),
       ownLinks: holdsLinks(node.kind, node.props.tag) && !inLink,
       address: (link: string) => this.link(link),
+      apart: this.isSetApart(node),
     }
     versionsOf(this.doc, node).forEach((version, i) => {
       const words = version?.words ?? props.words
@@ -231,6 +246,9 @@ class PageWriter {
     })
   }
 }
+
+/** What a block is set to in any view. */
+const sets = ({ props, overrides }: Node): Props[] => [props, ...Object.values(overrides)]
 
 /** The page runs no script and asks nobody but its own folder for anything; whoever builds on it may open what they need. */
 const POLICY =

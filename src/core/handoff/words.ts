@@ -74,11 +74,14 @@ export type WordsContext = {
   ownLinks: boolean
   /** Where a link leads, as it stands in an attribute. */
   address: (link: string) => string
+  /** Whether a space stands before the first word. */
+  apart?: boolean
 }
 
 /** The lines of HTML between a text's tags: one for words, one an element for paragraphs and lists. */
 export function wordsHtml(words: Words, flowing: boolean, context: WordsContext): string[] {
-  if (!flowing || isOneParagraph(words)) return [inline(partsOf(words, false)[0].spans, context)]
+  if (!flowing || isOneParagraph(words))
+    return [inline(partsOf(words, false)[0].spans, context, context.apart)]
   return blocks(words, context)
 }
 
@@ -174,9 +177,10 @@ function nested(spans: readonly Span[], level: number, context: WordsContext): s
     .join('')
 }
 
-function inline(spans: readonly Span[], context: WordsContext): string {
+function inline(spans: readonly Span[], context: WordsContext, apart = false): string {
   // As the core has them: an element left empty would still count for its line's height.
   const shown = collapseSpaces(spans).filter(({ text }) => text !== '')
   const own = context.ownLinks ? shown : shown.map(({ link: _, ...span }) => span)
+  if (apart && own.length > 0) own[0] = { ...own[0], text: ` ${own[0].text}` }
   return nested(own, 0, context)
 }

@@ -176,8 +176,10 @@ export class PageLayout {
       if (box.followsWindow) this.followers.add(box)
       else this.followers.delete(box)
       box.resolveWith(this.resolve)
+      const ends = box.typeset?.seenEnds
       if (isText(node.kind)) box.typeset = this.paragraphs.get(box.resolved, node.kind)
-      if (!repaint) box.invalidate()
+      // What is drawn of a text's box can show where its lines end, which is laid out otherwise.
+      if (!repaint || ends !== box.typeset?.seenEnds) box.invalidate()
       placeChanged ||= hidden !== box.hidden || order !== box.order || out !== (box.pins !== null)
       regroup ||= flow !== box.flow
       // What children are depends on the parent's flow, columns and alignment.

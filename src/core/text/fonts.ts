@@ -161,6 +161,18 @@ export const FIXED = 65536
 /** Chromium keeps font sizes to 1/100 px, cut, in single precision. */
 const effectiveSize = (size: number) => Math.fround(Math.floor(Math.fround(Math.fround(size) * 100)) / 100)
 
+/**
+ * The weight to shape at. HarfBuzz passes by kerning that varies with the weight where it is at its default and 0, and takes such
+ * places for safe to break; Chromium's does not. The smallest step beside the default, which changes no glyph, makes it see them.
+ */
+function besideDefault(loaded: hb.Face, weight: number): number {
+  const axis = loaded.getAxisInfos().wght
+  if (axis?.default !== weight) return weight
+  const [end, sign] = axis.max > weight ? [axis.max, 1] : [axis.min, -1]
+  // Axes are normalised to steps of 1/16384 (OpenType 1.9, avar).
+  return weight + (sign * Math.abs(end - weight)) / 16384
+}
+
 /** A loaded file at one weight. */
 export class Face {
   readonly upem: number
@@ -179,11 +191,10 @@ export class Face {
     weight: number,
   ) {
     this.upem = loaded.upem
-    const variations = [new hb.Variation('wght', weight)]
     this.outlines = new hb.Font(loaded)
-    this.outlines.setVariations(variations)
+    this.outlines.setVariations([new hb.Variation('wght', weight)])
     this.shaping = new hb.Font(loaded)
-    this.shaping.setVariations(variations)
+    this.shaping.setVariations([new hb.Variation('wght', besideDefault(loaded, weight))])
     this.extents = this.outlines.hExtents()
   }
 

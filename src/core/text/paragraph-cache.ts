@@ -5,14 +5,14 @@ import type { Resolved } from '../properties/table'
 import { holdsLinks, holdsParagraphs } from '../words/parts'
 import { said } from '../words/words'
 import type { FontLibrary } from './fonts'
-import { isBordered } from './shaped-text'
+import { seenEnds } from './line-ends'
 import { Typeset } from './typeset'
 
 /** Everything but the words that a text depends on. */
 function styleKey(style: Resolved): string {
   const height = style.lineHeight!
   const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${style.paragraphGap}|${isBordered(style)}`
+  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${style.paragraphGap}|${seenEnds(style, true)}`
 }
 
 /** Shaped texts by content and style, so that an edit elsewhere never shapes again. */

@@ -7,7 +7,8 @@ import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { type GlyphRun, shapeInto } from './shape'
-import { downToUnit, holding, type Piece, ShapedText, UNIT, upToUnit } from './shaped-text'
+import { holding, type Piece, ShapedText } from './shaped-text'
+import { downToUnit, UNIT, upToUnit } from './unit'
 
 export type Line = {
   /** UTF-16 range in the paragraph's text, without the spaces that hang at its end. */
@@ -63,8 +64,9 @@ export class Paragraph extends ShapedText {
   private readonly anywhere: boolean
   private ends: Uint32Array | undefined
 
-  constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[]) {
-    super(fonts, style, spans)
+  /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
+  constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[], alone = true) {
+    super(fonts, style, spans, alone)
     const { text } = this
     this.size = style.fontSize
     this.anywhere = style.overflowWrap === 'anywhere'
@@ -210,11 +212,12 @@ export class Paragraph extends ShapedText {
    * itself; and an end that has to be shaped again must fit behind the last safe place.
    */
   private partFits(start: number, end: number, room: number): boolean {
-    const first = this.shapesStart(start, end) ? this.safeFrom(start, end) : start
+    const piece = this.pieces[holding(this.pieces, start)]
+    const first = this.shapesStart(start, end) ? this.safeFrom(start, piece.end) : start
+    const edge = this.edgeOf(start, first, room)
+    const zero = this.advances[piece.start]
+    if (this.advances[end] - zero > edge) return false
     if (first < end) {
-      const zero = this.zeroOf(start)
-      const edge = this.advances[start] - zero + room + this.savedAt(start, first)
-      if (this.advances[end] - zero > edge) return false
       const last = this.shapesEnd(end) ? this.safeBefore(end, first) : end
       if (upToUnit(this.shapeAlone(last, end)) > edge - downToUnit(this.advances[last] - zero)) return false
     }
@@ -226,10 +229,11 @@ export class Paragraph extends ShapedText {
     return this.advances[this.pieces[holding(this.pieces, at)].start]
   }
 
-  /** How much narrower a line's beginning is by itself than as it was shaped whole, px in layout units. */
-  private savedAt(start: number, first: number): number {
-    if (first === start) return 0
-    return upToUnit(this.advances[first] - this.advances[start]) - upToUnit(this.shapeAlone(start, first))
+  /** Where the room of a line ends, from its piece's beginning, px: the line's beginning takes what it takes by itself. */
+  private edgeOf(start: number, first: number, room: number): number {
+    const zero = this.zeroOf(start)
+    if (first === start) return this.advances[start] - zero + room
+    return upToUnit(this.advances[first] - zero) + room - upToUnit(this.shapeAlone(start, first))
   }
 
   /** Breaks greedily, into `found`. */
@@ -292,29 +296,43 @@ export class Paragraph extends ShapedText {
 
   /** `overflow-wrap: anywhere`: the piece that no longer fits is cut; one of which nothing fits is left to the next line. */
   private cutInside(start: number, end: number, room: number): number {
-    let left = room
+    let rest = room
     let from = start
     for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
       const width = upToUnit(this.partWidth(from, this.pieces[i].end))
-      if (width > left) break
-      left -= width
+      if (width > rest) break
+      rest -= width
       from = this.pieces[i].end
     }
-    const cut = this.cutPiece(from, Math.min(end, this.pieces[holding(this.pieces, from)].end), left)
+    const cut = this.cutPiece(
+      from,
+      Math.min(end, this.pieces[holding(this.pieces, from)].end),
+      rest,
+      from === start,
+    )
     if (cut === undefined) return from > start ? from : this.graphemeFrom(start + 1)
-    // In front of a soft hyphen Chromium makes room for its hyphen, then breaks before it all the same.
-    if (this.text[cut] !== SOFT_HYPHEN || cut === this.graphemeFrom(start + 1)) return cut
-    return this.cutInside(start, cut, room - this.hyphenAt(cut).width)
+    if (this.text[cut] !== SOFT_HYPHEN) return cut
+    // In front of a soft hyphen Chromium makes room for its hyphen, then breaks before it all the same; or behind it, where a single letter
+    // before it is too wide for the room only when it is shaped by itself.
+    const left = room - this.hyphenAt(cut).width
+    if (cut === this.graphemeFrom(start + 1)) return this.cutPiece(start, cut + 1, left, true) ?? cut
+    return this.cutInside(start, cut, left)
   }
 
   /**
    * Where Chromium's shaping line breaker cuts a piece between graphemes: at the last one that begins within `room` in the text as it
    * was shaped whole, or, where the end has to be shaped again and is too wide then, at one before. Undefined: none fits.
    */
-  private cutPiece(start: number, end: number, room: number, again = false): number | undefined {
+  private cutPiece(
+    start: number,
+    end: number,
+    room: number,
+    isFirst: boolean,
+    again = false,
+  ): number | undefined {
     const zero = this.zeroOf(start)
-    const first = this.safeFrom(start, end)
-    const edge = this.advances[start] - zero + room + this.savedAt(start, first)
+    const first = this.safeFrom(start, this.pieces[holding(this.pieces, start)].end)
+    const edge = this.edgeOf(start, first, room)
     let candidate = start
     while (candidate < end && this.place(candidate + 1) - zero < edge) candidate++
     let cut = this.graphemeBefore(candidate, start)
@@ -323,16 +341,17 @@ export class Paragraph extends ShapedText {
         // Shaped anew as a whole; where that is too wide, Chromium looks once more, for a px less than it came to.
         const less = upToUnit(this.shapeAlone(start, cut)) - 1
         if (again || less + 1 <= room || less >= room || cut === this.graphemeFrom(start + 1)) return cut
-        return this.cutPiece(start, end, less, true) ?? this.graphemeFrom(start + 1)
+        return this.cutPiece(start, end, less, isFirst, true) ?? this.graphemeFrom(start + 1)
       }
       const last = this.safeBefore(cut, first)
       if (last === cut) return cut
       const tail = upToUnit(this.shapeAlone(last, cut))
-      if (downToUnit(this.advances[last] - zero) + tail <= edge) return cut
+      const fits = downToUnit(this.advances[last] - zero) + tail <= edge
+      if (fits && upToUnit(this.partWidth(start, cut)) <= room) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
     const next = this.graphemeFrom(Math.max(candidate, start + 1))
-    return candidate > start || this.pieces[holding(this.pieces, start)].start !== start ? next : undefined
+    return isFirst ? next : undefined
   }
 
   /** The last grapheme's end at or before `at`, not behind a soft hyphen; `least` when there is none behind it. */

@@ -2,9 +2,11 @@
 import type { Resolved } from '../properties/table'
 import type { Span } from '../words/words'
 import { CODE_FAMILY, type FontLibrary } from './fonts'
+import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
+import { upToUnit } from './unit'
 
 export type PieceStyle = TextStyle & {
   color?: string
@@ -23,21 +25,8 @@ export type Piece = {
   plain: boolean
 }
 
-/** Chromium's layout unit, 1/64 px: a line may be fuller than its box by rounding alone. */
-export const UNIT = 1 / 64
-
 /** Characters that are looked through for a place that is safe to break: where a font has none, a long word would be shaped anew for each line. */
 const REACH = 256
-
-const isDrawn = (side: Resolved['borderTop']) => side !== undefined && side.width > 0
-export const isBordered = (style: Resolved): boolean =>
-  isDrawn(style.borderTop) ||
-  isDrawn(style.borderRight) ||
-  isDrawn(style.borderBottom) ||
-  isDrawn(style.borderLeft)
-
-export const downToUnit = (px: number) => Math.floor(px / UNIT + 1e-9) * UNIT
-export const upToUnit = (px: number) => Math.ceil(px / UNIT - 1e-9) * UNIT
 
 export class ShapedText {
   readonly text: string
@@ -46,9 +35,7 @@ export class ShapedText {
   protected readonly scripts: Uint8Array
   /** Width before each character, px; one longer than the text. */
   readonly advances: Float64Array
-  /** Where it is seen where a line ends, Chromium measures the end by itself even before spaces. */
-  private readonly centredOrRight: boolean
-  private readonly bordered: boolean
+  private readonly seen: SeenEnds
   /** `UNSAFE` where a break changes the shapes around it: contextual letters, kerning across a space. `INSIDE` of a ligature. */
   private readonly safety: Uint8Array
   /** Widths of lines that had to be shaped by themselves. */
@@ -58,12 +45,12 @@ export class ShapedText {
     protected readonly fonts: FontLibrary,
     style: Resolved,
     spans: readonly Span[],
+    alone: boolean,
   ) {
     const { text, pieces } = piecesOf(style, spans)
     this.text = text
     this.pieces = pieces
-    this.centredOrRight = style.textAlign === 'center' || style.textAlign === 'right'
-    this.bordered = isBordered(style)
+    this.seen = seenEnds(style, alone)
     this.advances = new Float64Array(text.length + 1)
     this.safety = new Uint8Array(text.length + 1)
     this.scripts = scriptsOf(text)
@@ -150,13 +137,13 @@ export class ShapedText {
 
   /**
    * Whether a line that ends at `end` has its end shaped again; before spaces Chromium does only where it is seen where the line ends.
-   * Words in the text's own box see its borders; those in an element of their own, that element's, which has none.
    */
   protected shapesEnd(end: number): boolean {
     if (!this.isUnsafe(end)) return false
     const piece = this.pieces[holding(this.pieces, end - 1)]
-    if (piece.end === end) return false
-    return this.text[end] !== ' ' || this.centredOrRight || (this.bordered && piece.plain)
+    if (piece.end === end || this.text.slice(end, piece.end).trim() === '') return false
+    if (this.text[end] !== ' ' || this.seen === 'all') return true
+    return (this.seen === 'own' && piece.plain) || isDecorated(piece.style)
   }
 
   /** Width of a part of one piece, shaped as if nothing stood around it, px. */

@@ -1,11 +1,12 @@
 /** A text as it is set: its paragraphs, one under the other. Mostly there is one. */
 import type { Resolved } from '../properties/table'
-import { partsOf } from '../words/parts'
+import { isOneParagraph, partsOf } from '../words/parts'
 import { type Words, withMarks } from '../words/words'
 import type { FontLibrary } from './fonts'
+import { type SeenEnds, seenEnds } from './line-ends'
 import { type Marker, markerIn } from './marker'
 import { type Line, Paragraph } from './paragraph'
-import { UNIT } from './shaped-text'
+import { downToUnit } from './unit'
 
 /** How far the items of a list stand in, in the text's size (em). */
 export const INDENT = 1.5
@@ -15,10 +16,9 @@ export type Set = { paragraph: Paragraph; indent: number; gap: number; marker?: 
 /** `top`, px from the text's. */
 export type SetAt = Set & { top: number; lines: readonly Line[] }
 
-const cut = (px: number) => Math.floor(px / UNIT + 1e-9) * UNIT
-
 export class Typeset {
   readonly sets: readonly Set[]
+  readonly seenEnds: SeenEnds
   /** px */
   readonly minContent: number
   readonly maxContent: number
@@ -32,14 +32,17 @@ export class Typeset {
   ) {
     const shown = holds.links ? words : withMarks(words, (mark) => (mark.type === 'link' ? undefined : mark))
     const parts = partsOf(shown, holds.flowing)
-    const step = cut(style.fontSize * INDENT)
-    const gap = cut(style.fontSize * style.paragraphGap!)
+    const alone = !holds.flowing || isOneParagraph(shown)
+    this.seenEnds = seenEnds(style, alone)
+    const step = downToUnit(style.fontSize * INDENT)
+    const gap = downToUnit(style.fontSize * style.paragraphGap!)
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({
       // Empty among others, it is a line all the same: `<br>` stands in it.
       paragraph: new Paragraph(
         fonts,
         style,
         parts.length > 1 && spans.every(({ text }) => text === '') ? [{ text: '\n' }] : spans,
+        alone,
       ),
       indent: depth * step,
       gap: apart ? gap : 0,
