@@ -78,6 +78,38 @@ test('a part of a text is made bold, slanted, coloured and a link, and handed of
   expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: WORDS }])
 })
 
+test('what is typed while the writing is fetched is kept, in order', async ({ desk }) => {
+  let letThrough: () => void = () => {}
+  const opened = new Promise<void>((resolve) => {
+    letThrough = resolve
+  })
+  await desk.route('**/assets/typing-*.js', async (route) => {
+    await opened
+    await route.continue()
+  })
+  await open(desk, LEAD)
+  await desk.keyboard.type('Seedss')
+  await desk.keyboard.press('Backspace')
+  await desk.keyboard.type(' for a')
+  await desk.keyboard.press('Shift+Enter')
+  await desk.keyboard.type('year')
+  await expect(field(desk)).toHaveAttribute('aria-busy', 'true')
+  letThrough()
+  await expect(field(desk)).toHaveText('Seeds for ayear')
+  await desk.keyboard.type('!')
+  await desk.keyboard.press('Escape')
+  expect(await wordsOf(desk, NAME)).toMatchObject([
+    { content: [{ text: 'Seeds for a' }, { type: 'break' }, { text: 'year!' }] },
+  ])
+})
+
+test('when the writing cannot be fetched the text stays as it is, which is said', async ({ desk }) => {
+  await desk.route('**/assets/typing-*.js', (route) => route.abort())
+  await desk.locator('[data-sheet="desktop"] [data-node]', { hasText: LEAD }).last().dblclick()
+  await expect(desk.getByRole('alert')).toContainText('cannot be fetched; try again')
+  await expect(field(desk)).toHaveCount(0)
+})
+
 test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where the editor had them', async ({
   desk,
 }) => {

@@ -94,6 +94,6 @@ function judgeBoard(rounds: readonly Seen[]): Further {
     name: 'delivery of the board',
     value: script,
     met: script <= 400,
-    line: `delivery          board: ${Math.round(script)} KB of script (bar 400), ${of(/wasm/)} KB of HarfBuzz, ${of(/font\/woff2/)} KB of fonts, ${all} KB in all, blocks painted after ${(ms / 1000).toFixed(1)} s`,
+    line: `delivery          board: ${Math.round(script)} KB of script (bar 400), ${of(/wasm/)} KB of WebAssembly, ${of(/font\/woff2/)} KB of fonts, ${all} KB in all, blocks painted after ${(ms / 1000).toFixed(1)} s`,
   }
 }

@@ -30,9 +30,10 @@ export function Sheet({
   useLayoutEffect(() => {
     if (!paper.current) return
     painter.current ??= new SheetPainter(paper.current, editor.doc)
-    painter.current.hidden = editing
+    // Shown until it is written.
+    painter.current.hidden = editor.typing ? editing : undefined
     painter.current.update(layout, top, bottom)
-  }, [layout, version, editing, top, bottom, editor])
+  }, [layout, version, editing, editor.typing, top, bottom, editor])
   return (
     <div
       className="bg-white"

@@ -1,6 +1,4 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
-import { projectArchive } from '../../core/document/save'
-import { pageSvg } from '../../core/handoff/svg/page'
 import { ApiError } from '../api'
 import type { Editor } from './editor-state'
 
@@ -30,6 +28,7 @@ export const saveProject = (editor: Editor, name: string) =>
   make(editor, name, async () => {
     const { doc, session } = editor
     await session.pages.whole()
+    const { projectArchive } = await import('../../core/document/save')
     return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(doc.assets.values()))]
   })
 
@@ -37,6 +36,7 @@ export const saveProject = (editor: Editor, name: string) =>
 export const savePicture = (editor: Editor, name: string) =>
   make(editor, name, async () => {
     const { doc, session, layout } = editor
+    const { pageSvg } = await import('../../core/handoff/svg/page')
     const shown = [...layout!.visible()].flatMap(({ resolved }) => doc.assets.get(resolved.asset ?? '') ?? [])
     return ['image/svg+xml', pageSvg(doc, layout!, await session.pictures.bytesOf(shown))]
   })

@@ -5,7 +5,7 @@ import { FormatError, missingFrom, openProject } from '../../core/document/open'
 import { projectJson } from '../../core/document/save'
 import { api } from '../api'
 import { sendBlob } from '../session/pictures'
-import { cleanPicture } from '../shelf/read-picture'
+import { pictureCleaner } from '../shelf/read-picture'
 
 /**
  * @param say is told what is being done, and how much of it is done, 0 … 1
@@ -23,7 +23,8 @@ export async function openProjectFile(
       `is ${Math.round(file.size / 1e6)} MB; a project file is at most ${MOST_UNPACKED / 1e6} MB`,
     )
   const read = openProject(new Uint8Array(await file.arrayBuffer()))
-  const opened = await withCleanPictures(read, async (svg) => cleanPicture(svg))
+  const clean = await pictureCleaner()
+  const opened = await withCleanPictures(read, async (svg) => clean(svg))
   signal.throwIfAborted()
   const [missing] = missingFrom(opened)
   if (missing)

@@ -1,20 +1,39 @@
 /** Taking in a picture file: what it is, how large, or why it cannot be used. */
-import createDOMPurify, { type DOMPurify } from 'dompurify'
 import { MOST_BLOB } from '../../core/blobs/blobs'
 import { PICTURE_TYPES, typeOfPicture } from '../../core/blobs/picture-type'
 import type { Asset } from '../../core/document/schema'
-import { cleanSvg, forPictures } from '../../core/handoff/svg-policy'
 import type { Pictures } from '../session/pictures'
 
-let cleaner: DOMPurify | undefined
+type Clean = (svg: string) => string
+let fetched: Promise<Clean> | undefined
 
-/** An SVG picture without scripts and without anything it would fetch. @throws when nothing of a picture is left */
-export async function cleanPicture(svg: string): Promise<string> {
-  cleaner ??= forPictures(createDOMPurify(window))
+async function fetchCleaner(): Promise<Clean> {
+  const [{ default: createDOMPurify }, { cleanSvg, forPictures }] = await Promise.all([
+    import('dompurify'),
+    import('../../core/handoff/svg-policy'),
+  ])
+  const cleaner = forPictures(createDOMPurify(window))
   const writer = new XMLSerializer()
-  const clean = cleanSvg(cleaner, (node) => writer.serializeToString(node), svg)
-  if (clean === undefined) throw new Error('not an SVG picture')
-  return clean
+  return (svg) => {
+    const clean = cleanSvg(cleaner, (node) => writer.serializeToString(node), svg)
+    if (clean === undefined) throw new Error('not an SVG picture')
+    return clean
+  }
+}
+
+/**
+ * What leaves an SVG picture without scripts and without anything it would fetch, and throws when nothing of a picture is left. Pictures
+ * come seldom: it is fetched when one does.
+ * @throws Error with a reason for the user when it cannot be had just now
+ */
+export async function pictureCleaner(): Promise<Clean> {
+  fetched ??= fetchCleaner()
+  try {
+    return await fetched
+  } catch {
+    fetched = undefined
+    throw new Error('what checks SVG pictures cannot be fetched just now; try again')
+  }
 }
 
 /** A picture of the project from a file; its bytes are kept in this browser, and sent with the edit that names it. @throws Error with a reason for the user */
@@ -26,6 +45,7 @@ export async function readPicture(file: File, id: string, pictures: Pictures): P
     )
   if (file.size > MOST_BLOB)
     throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most ${MOST_BLOB / 1e6} MB`)
+  const clean = type === 'image/svg+xml' ? await pictureCleaner() : undefined
   const url = URL.createObjectURL(file)
   try {
     const image = new Image()
@@ -33,10 +53,9 @@ export async function readPicture(file: File, id: string, pictures: Pictures): P
     await image.decode()
     const { naturalWidth: width, naturalHeight: height } = image
     if (width < 1 || height < 1) throw new Error('no size')
-    const bytes =
-      type === 'image/svg+xml'
-        ? new TextEncoder().encode(await cleanPicture(await file.text()))
-        : new Uint8Array(await file.arrayBuffer())
+    const bytes = clean
+      ? new TextEncoder().encode(clean(await file.text()))
+      : new Uint8Array(await file.arrayBuffer())
     if (typeOfPicture(bytes) !== type) throw new Error('not what it says')
     return {
       id,

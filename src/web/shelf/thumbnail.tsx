@@ -1,8 +1,7 @@
 /** A picture of what a shelf item will be: the item itself, laid out by the core on the project's widest view. */
-import { useMemo } from 'react'
+import { useEffect, useState } from 'react'
 import { Document } from '../../core/document/document'
 import { FORMAT, VERSION, type View } from '../../core/document/schema'
-import { pageSvg } from '../../core/handoff/svg/page'
 import { PageLayout } from '../../core/layout/page'
 import { Builder, plant } from '../../core/shelf/build'
 import type { ShelfItem } from '../../core/shelf/items'
@@ -10,7 +9,7 @@ import { library, paragraphs } from '../session/fonts'
 
 const cache = new Map<string, string>()
 
-function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): string {
+async function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): Promise<string> {
   const key = `${item.id}:${library.version}:${JSON.stringify(views[0])}:${JSON.stringify(tokens).length}`
   const known = cache.get(key)
   if (known) return known
@@ -54,6 +53,7 @@ function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): 
       },
     ],
   })
+  const { pageSvg } = await import('../../core/handoff/svg/page')
   const layout = new PageLayout(doc, 'stage', views[0].id, width, paragraphs)
   const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, new Map(), width * 0.56))}`
   cache.set(key, url)
@@ -69,7 +69,18 @@ export function Thumbnail({
   views: View[]
   tokens: Record<string, unknown>
 }) {
+  const [url, setUrl] = useState<string>()
   // biome-ignore lint/correctness/useExhaustiveDependencies: fonts that arrive change the picture
-  const url = useMemo(() => draw(item, views, tokens), [item, views, tokens, library.version])
+  useEffect(() => {
+    let isGone = false
+    // The item is named beside its picture: without one it can be placed all the same.
+    draw(item, views, tokens).then(
+      (drawn) => isGone || setUrl(drawn),
+      () => {},
+    )
+    return () => {
+      isGone = true
+    }
+  }, [item, views, tokens, library.version])
   return <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-base-200 object-contain" />
 }

@@ -1,22 +1,25 @@
 /** The spec: what is selected, as short statements whose values are changed in place. */
 
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
+import { lazy, Suspense, useEffect } from 'react'
 import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { holdsBlocks, isText } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
 import { LatticeBench } from '../lattice-bench/lattice-bench'
 import { NumberChip } from '../parts/number-chip'
+import { writing } from '../text/writing'
 import { Arrange } from './arrange'
 import { Inside } from './inside'
 import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
-import { SelectedWords } from './selected-words'
 import { SharedSpec } from './shared'
 import { SizeChips } from './size-chip'
 import { LinkLine } from './words'
+
+const SelectedWords = lazy(() => import('./selected-words').then((part) => ({ default: part.SelectedWords })))
 
 export function Spec() {
   const editor = useEditor()
@@ -76,6 +79,11 @@ function BlockSpec({ node }: { node: Node }) {
   const hidden = editor.resolved(node).hidden === true
   // On a lattice the width is the columns, which Place has said already.
   const onLattice = editor.layout !== undefined && isOnLattice(editor.layout, node)
+  const mayBeWritten = isText(node.kind)
+  useEffect(() => {
+    // Where it cannot be had, the one who begins to write is told.
+    if (mayBeWritten) writing().catch(() => {})
+  }, [mayBeWritten])
   return (
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
@@ -111,7 +119,9 @@ function BlockSpec({ node }: { node: Node }) {
       <ScopeSwitch />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
         {editor.typing && editor.editing?.id === node.id && (
-          <SelectedWords node={node} typing={editor.typing} />
+          <Suspense>
+            <SelectedWords node={node} typing={editor.typing} />
+          </Suspense>
         )}
         {node.kind !== 'section' && (
           <Group title="Place">

@@ -11,7 +11,9 @@ import { said } from '../../core/words/words'
 import { type Editor, makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import './text.css'
-import { type TextHost, Typing } from './typing'
+import type { TextHost, Typing } from './typing'
+import { Waiting } from './waiting'
+import { writing } from './writing'
 
 /** What stays open beside the text: the spec and what floats over it. */
 const BESIDE = '[aria-label="Spec"], .floating, [data-text-editor]'
@@ -68,11 +70,28 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
 
   useEffect(() => {
     if (!field.current) return
-    const typing = new Typing(field.current, hostFor(editor, id, view))
-    editor.set({ typing })
-    const stopFollowing = editor.subscribe(() => typing.follow())
+    const place = field.current
+    const host = hostFor(editor, id, view)
+    const leave = () => editor.set({ editing: undefined })
+    const waiting = new Waiting(place, host.label, leave)
+    let typing: Typing | undefined
+    let hasLeft = false
+    const begin = ({ Typing }: Awaited<ReturnType<typeof writing>>) => {
+      if (hasLeft) return
+      typing = new Typing(place, host)
+      editor.set({ typing })
+      for (const kept of waiting.end()) typing.take(kept)
+    }
+    writing().then(begin, () => {
+      if (hasLeft) return
+      leave()
+      editor.session.showNotice(
+        'the text was left as it is: what it is written with cannot be fetched; try again',
+      )
+    })
+    const stopFollowing = editor.subscribe(() => typing?.follow())
     const outside = (event: Event) => {
-      if (event.target instanceof Element && !event.target.closest(BESIDE)) editor.set({ editing: undefined })
+      if (event.target instanceof Element && !event.target.closest(BESIDE)) leave()
     }
     addEventListener('pointerdown', outside, true)
     addEventListener('focusin', outside, true)
@@ -80,6 +99,8 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
       removeEventListener('pointerdown', outside, true)
       removeEventListener('focusin', outside, true)
       stopFollowing()
+      hasLeft = true
+      if (!typing) return void waiting.end()
       typing.destroy()
       if (editor.typing === typing) editor.set({ typing: undefined })
     }

@@ -19,6 +19,7 @@ import {
 } from '../../core/words/selection'
 import type { Look, MarkName, Words } from '../../core/words/words'
 import { markViews, nodeViews, parser, serializer } from './rendering'
+import type { Kept } from './waiting'
 
 /** Where the words lie, and what of the program the writing needs. */
 export type TextHost = {
@@ -106,6 +107,20 @@ export class Typing {
     const head = view.posAtDOM(seen.focusNode, seen.focusOffset)
     if (anchor === selection.anchor && head === selection.head) return
     view.dispatch(view.state.tr.setSelection(TextSelection.between(doc.resolve(anchor), doc.resolve(head))))
+  }
+
+  /** What was pressed or pasted before the view was here. */
+  take(kept: Kept) {
+    const { view } = this
+    if (typeof kept === 'string') return void view.pasteText(kept)
+    if (view.someProp('handleKeyDown', (handle) => handle(view, kept))) return
+    const { $from, from, to, empty } = view.state.selection
+    const insert = () => view.state.tr.insertText(kept.key, from, to)
+    if (kept.key === 'Backspace' && empty && $from.parentOffset > 0)
+      view.dispatch(view.state.tr.delete(from - 1, from))
+    else if (kept.key.length > 1 || kept.ctrlKey || kept.metaKey || kept.altKey) return
+    else if (!view.someProp('handleTextInput', (handle) => handle(view, from, to, kept.key, insert)))
+      view.dispatch(insert())
   }
 
   subscribe = (listener: () => void) => {
