@@ -107,6 +107,19 @@ export const OUTSIDE_CASES: Record<string, ProjectFile> = {
       }),
     ]),
   ),
+  'text: what is emphasised around code counts on the line in its own font (CSS Inline 3 §5)': project(
+    ...(['Hanken Grotesk', 'Literata', 'Fraunces'] as const).map((fontFamily) =>
+      text(
+        [
+          { text: 'return, ' },
+          { text: 'moon 1234 weeks', weight: 700, italic: true, code: true },
+          { text: ' or ' },
+          { text: 'more', weight: 600, size: 1.5, link: 'https://seeds.test/', code: true },
+        ],
+        { fontFamily, fontSize: 14, lineHeight: { px: 31 }, letterSpacing: 2, width: px(140) },
+      ),
+    ),
+  ),
   'text: code, size and case of a part': project(
     text(
       [

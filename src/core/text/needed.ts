@@ -12,13 +12,13 @@ import { transformCase } from './spans'
 export function filesForWords(style: Resolved, words: Words | undefined, ids: Set<string>) {
   const { fontFamily, italic, textCase } = style
   filesNeeded(fontFamily, italic!, words?.some(({ type }) => type !== 'paragraph') ? MARKERS : '', ids)
-  for (const { text, look } of looksIn(words))
-    filesNeeded(
-      look.code ? CODE_FAMILY : fontFamily,
-      look.italic ?? italic!,
-      transformCase(text, look.case ?? textCase),
-      ids,
-    )
+  for (const { text, look } of looksIn(words)) {
+    const slanted = look.italic ?? italic!
+    const shown = transformCase(text, look.case ?? textCase)
+    filesNeeded(look.code ? CODE_FAMILY : fontFamily, slanted, shown, ids)
+    // The box of what is emphasised around code counts on its line, though not a letter is set in its font.
+    if (look.code) filesNeeded(fontFamily, slanted, '', ids)
+  }
 }
 
 /** What may stand before the items of a list. */

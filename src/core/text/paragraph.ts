@@ -95,9 +95,11 @@ export class Paragraph extends ShapedText {
   private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
     const { start, end, style } = piece
     const inner = this.extent(height, style.family, style.italic, style.weight, style.size)
-    const own = style.familyAround
-      ? unite(inner, this.extent(height, style.familyAround, style.italic, style.weight, style.size))
-      : inner
+    const own = (style.around ?? []).reduce(
+      (extent, { family, italic, weight, size }) =>
+        unite(extent, this.extent(height, family, italic, weight, size)),
+      inner,
+    )
     const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({

@@ -13,9 +13,11 @@ export type PieceStyle = TextStyle & {
   link?: string
   underline?: boolean
   strike?: boolean
-  /** Of an element of the same size around it, whose box counts on the line too. */
-  familyAround?: string
+  /** Of the elements around it, whose boxes count on the line too. */
+  around?: readonly Boxed[]
 }
+/** What an element's box on a line is made of. */
+export type Boxed = Pick<TextStyle, 'family' | 'size' | 'weight' | 'italic'>
 /** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
@@ -209,6 +211,27 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   color: style.color,
 })
 
+/** The elements that the words of a span stand in when they are handed off, from the outermost in, but for the last. */
+function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
+  const boxes: Boxed[] = []
+  let box = base
+  const within = (own: Partial<Boxed>) => {
+    box = { ...box, ...own }
+    boxes.push(box)
+  }
+  const { size: share, weight, italic } = span
+  const size = base.size * (share ?? 1)
+  const isLink = span.link !== undefined
+  const isStrong = weight !== undefined && weight >= 600
+  if (isLink) within({ size })
+  if (isStrong) within({ weight })
+  if (italic) within({ italic })
+  if ((share !== undefined && !isLink) || italic === false || (weight !== undefined && !isStrong))
+    within({ size, italic: italic ?? box.italic, weight: weight ?? box.weight })
+  if (!span.code) boxes.pop()
+  return boxes.length > 0 ? boxes : undefined
+}
+
 function pieceStyle(style: Resolved, span: Span): PieceStyle {
   const base = baseStyle(style)
   return {
@@ -221,7 +244,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     link: span.link,
     underline: span.underline,
     strike: span.strike,
-    ...(span.code && span.size !== undefined ? { familyAround: base.family } : {}),
+    around: elementsAround(base, span),
   }
 }
 
