@@ -2,7 +2,7 @@
 import type { ProjectFile } from '../../core/document/schema'
 import type { Props } from '../../core/properties/table'
 import { list } from '../../core/words/words'
-import { box, node, project, px, text } from './pieces'
+import { box, node, project, px, snug, text } from './pieces'
 
 const anywhere = (props: Props): Props => ({ overflowWrap: 'anywhere', ...props })
 const capitals = { fontFamily: 'Outfit', fontWeight: 700, fontSize: 32, letterSpacing: 2 } as const
@@ -81,5 +81,17 @@ export const BREAK_CASES: Record<string, ProjectFile> = {
         width: px(43.328125),
       }),
     }),
+  ),
+  'breaks: a word that goes on in another style counts for the min-content as it was shaped whole': project(
+    box(
+      { flow: 'row', width: px(10) },
+      text(
+        [
+          { text: 'packet seedlibraryborrowingregulations', case: 'uppercase', size: 2 },
+          { text: 'un\u00adder', weight: 700, size: 2 },
+        ],
+        { fontFamily: 'Caveat', fontSize: 12, width: snug },
+      ),
+    ),
   ),
 }

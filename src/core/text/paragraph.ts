@@ -164,8 +164,14 @@ export class Paragraph extends ShapedText {
     const piece = this.pieces[holding(this.pieces, from)]
     if (at < piece.end) return this.between(piece, from, end)
     if (this.anywhere) return upToUnit(this.lineWidth(from, end))
-    const last = this.lastPart(from, end)
-    return upToUnit(last.before + this.advances[end] - this.advances[last.from])
+    // As it was shaped whole: nothing is shaped again for it.
+    let before = 0
+    let start = from
+    for (let i = holding(this.pieces, from); this.pieces[i].end < end; i++) {
+      before += upToUnit(this.advances[this.pieces[i].end] - this.advances[start])
+      start = this.pieces[i].end
+    }
+    return upToUnit(before + this.advances[end] - this.advances[start])
   }
 
   private between({ start }: Piece, from: number, end: number): number {
