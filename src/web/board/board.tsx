@@ -21,6 +21,7 @@ import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { ScalingPoints } from './tracings'
+import { WidthGrip } from './width-grip'
 
 export function Board() {
   const editor = useBoard()
@@ -261,6 +262,7 @@ export function Board() {
           <Selection {...place} />
           {editor.rulers && <Rulers {...place} />}
           <ColumnHeader {...place} />
+          <WidthGrip {...place} />
         </div>
       ))}
       {onBoard.map((place) => (

@@ -8,6 +8,7 @@ import { originOf, resolve, withOverrides } from '../../core/document/resolve'
 import type { View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
+import { stillOther } from '../../core/lattice/shown-width'
 import type { PageLayout } from '../../core/layout/page'
 import { bounds } from '../../core/layout/rect'
 import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
@@ -126,7 +127,9 @@ export class Editor extends EditorState {
     const page = this.page
     if (!page) return []
     const views = this.doc.viewsOf(page).filter((view) => !this.hiddenViews.has(view.id))
-    return views.length > 0 ? views : this.doc.viewsOf(page).slice(0, 1)
+    const shown = views.length > 0 ? views : this.doc.viewsOf(page).slice(0, 1)
+    if (this.shownWidths.size === 0) return shown
+    return shown.map((view) => ({ ...view, width: this.shownWidths.get(view.id) ?? view.width }))
   }
 
   /** The first that is here, or the first. */
@@ -154,6 +157,7 @@ export class Editor extends EditorState {
     this.selection = []
     this.shared = undefined
     this.editing = undefined
+    this.shownWidths = new Map()
     this.layouts.clear()
     this.fitted = false
     this.refresh()
@@ -197,6 +201,7 @@ export class Editor extends EditorState {
     }
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
+    if (this.shownWidths.size > 0) this.shownWidths = stillOther(this.shownWidths, this.doc.views)
     this.refresh()
     if (this.shared && !this.sharedNode) this.shared = undefined
     ensureFonts(this.doc).then((any) => {
@@ -205,10 +210,10 @@ export class Editor extends EditorState {
   }
 
   /** Brings the layouts of the shown sheets up to the document. */
-  refresh() {
+  refresh(where: 'everywhere' | 'board' = 'everywhere') {
     const all = this.page ? this.layouts.update(this.pageId, this.shownViews, this.view) : true
     if (!all) setTimeout(() => this.refresh())
-    this.changed()
+    this.changed(where)
   }
 
   /** Each shown sheet on the board: its left edge and how tall it is drawn, in the sheets' px. */

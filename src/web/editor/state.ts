@@ -18,6 +18,8 @@ export class EditorState {
   /** Whether a change is made for every view or only for the active one and narrower ones. */
   onlyHere = false
   hiddenViews = new Set<string>()
+  /** Sheets that are shown at another width than their views', px. */
+  shownWidths: ReadonlyMap<string, number> = new Map<string, number>()
   /** The text being edited in place. */
   editing: { id: string; view: string } | undefined
   /** What is written in it, once it is on its sheet. */

@@ -1,0 +1,72 @@
+/** A sheet pulled to other widths: laid out live, as the browser lays out the handed-off page there; nothing of the project changes. */
+import type { Page } from '@playwright/test'
+import { expect, saved, stored, test } from './app'
+
+const grip = (page: Page, view: string) => page.getByRole('slider', { name: `Width of ${view}’s sheet` })
+const sheetWidth = (page: Page, view: string) =>
+  page
+    .locator(`[data-sheet="${view}"]`)
+    .evaluate((sheet) => Number.parseFloat((sheet as HTMLElement).style.width))
+
+async function pull(page: Page, view: string, by: number, letGo = true) {
+  const box = (await grip(page, view).boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let i = 1; i <= 8; i++) await page.mouse.move(x + (by * i) / 8, y)
+  if (letGo) await page.mouse.up()
+}
+
+test('pulled, the page lays itself out on the way; back again nothing has changed', async ({ desk }) => {
+  const before = await stored(desk)
+  const words = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: /^Borrow a packet/ }).last()
+  const id = await words.getAttribute('data-node')
+  const heading = desk.locator(`[data-sheet="desktop"] [data-node="${id}"]`)
+  const high = (await heading.boundingBox())!.height
+  await pull(desk, 'Desktop', -125, false)
+  await expect(grip(desk, 'Desktop')).not.toHaveAttribute('aria-valuenow', '1440')
+  // Narrower, the heading takes another line.
+  await expect.poll(async () => (await heading.boundingBox())!.height).toBeGreaterThan(high * 1.2)
+  await desk.mouse.up()
+  const width = Number(await grip(desk, 'Desktop').getAttribute('aria-valuenow'))
+  expect(width).toBeGreaterThan(1000)
+  expect(width).toBeLessThan(1300)
+  expect(await sheetWidth(desk, 'desktop')).toBe(width)
+  await desk.getByRole('button', { name: 'Back to 1440' }).click()
+  expect(await sheetWidth(desk, 'desktop')).toBe(1440)
+  await expect.poll(async () => (await heading.boundingBox())!.height).toBeCloseTo(high, 0)
+  await saved(desk)
+  expect(await stored(desk)).toEqual(before)
+})
+
+test('Escape puts back what was pulled; keys go by a px, to the stops, to the ends', async ({ desk }) => {
+  await pull(desk, 'Desktop', -60, false)
+  await desk.keyboard.press('Escape')
+  await desk.mouse.up()
+  await expect(grip(desk, 'Desktop')).toHaveAttribute('aria-valuenow', '1440')
+  await grip(desk, 'Mobile').focus()
+  await desk.keyboard.press('ArrowLeft')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuetext', '389 px')
+  await desk.keyboard.press('PageDown')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuetext', '360 px, a common small mobile')
+  await desk.keyboard.press('Home')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuetext', '320 px, the narrowest window')
+  await desk.keyboard.press('ArrowLeft')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', '320')
+  await desk.keyboard.press('End')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuetext', /wider, Desktop takes over/)
+  await desk.keyboard.press('Escape')
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', '390')
+})
+
+test('a width that suits becomes the view’s own, as one step', async ({ desk }) => {
+  await grip(desk, 'Desktop').focus()
+  await desk.keyboard.press('PageDown')
+  await expect(grip(desk, 'Desktop')).toHaveAttribute('aria-valuetext', '1366 px, a common laptop')
+  await desk.getByRole('button', { name: 'Make it 1366' }).click()
+  await saved(desk)
+  expect((await stored(desk)).views[0]).toMatchObject({ id: 'desktop', width: 1366 })
+  await expect(desk.getByRole('button', { name: /^Back to/ })).toHaveCount(0)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(grip(desk, 'Desktop')).toHaveAttribute('aria-valuenow', '1440')
+})
