@@ -161,3 +161,15 @@ test('a ratio is of the size in whole layout units, and cut to one', () => {
   expect(paragraph('seed', { fontSize: 22.4, lineHeight: { ratio: 1.5 } }).height(500)).toBe(2151 / 64)
   expect(paragraph('seed', { fontSize: 12, lineHeight: { ratio: 1.2 } }).height(500)).toBe(921 / 64)
 })
+
+test('the narrowest that words can be, in layout units, as Chromium has it', () => {
+  const least = (words: Span[] | string, props: Props) => paragraph(words, props).minContent / UNIT
+  const newsreader = { fontFamily: 'Newsreader' }
+  // What begins a piece is rounded up; behind that it is the difference of two places, each cut down.
+  expect(least('— return', { fontSize: 28, overflowWrap: 'anywhere' })).toBe(1896)
+  expect(least('ten — ten', { fontSize: 28, overflowWrap: 'anywhere' })).toBe(1896)
+  expect(least('and WAVY', { ...newsreader, fontSize: 17 })).toBe(3165)
+  // A word that goes on in another style is the sum of its parts.
+  const parts = [{ text: 'row wavy' }, { text: 'Mmm it', size: 0.75 }]
+  expect(least(parts, { ...newsreader, fontSize: 20 })).toBe(5365)
+})

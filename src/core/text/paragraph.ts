@@ -145,7 +145,7 @@ export class Paragraph extends ShapedText {
       const end = visible[i]
       min = Math.max(
         min,
-        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end, next) + this.hyphens[i],
+        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end) + this.hyphens[i],
       )
       if (required[i] !== 0 || i === nexts.length - 1) {
         max = Math.max(max, this.lineWidth(lineStart, end))
@@ -157,21 +157,22 @@ export class Paragraph extends ShapedText {
   }
 
   /**
-   * What a word adds to the min-content. Chromium looks at whole pieces first and takes the difference of two places in it, each cut
-   * down to its layout unit; only the last word of a piece, which may go on in the next, counts as in a line.
+   * What a word adds to the min-content, px: as it was shaped whole, nothing is shaped again for it. Chromium takes the difference of two
+   * places in a piece, each cut down to its layout unit, but for what begins the piece; a word that goes on in the next adds up.
    */
-  private word(from: number, end: number, at: number): number {
-    const piece = this.pieces[holding(this.pieces, from)]
-    if (at < piece.end) return this.between(piece, from, end)
-    if (this.anywhere) return upToUnit(this.lineWidth(from, end))
-    // As it was shaped whole: nothing is shaped again for it.
-    let before = 0
+  private word(from: number, end: number): number {
+    let width = 0
     let start = from
-    for (let i = holding(this.pieces, from); this.pieces[i].end < end; i++) {
-      before += upToUnit(this.advances[this.pieces[i].end] - this.advances[start])
-      start = this.pieces[i].end
+    for (let i = holding(this.pieces, from); start < end; i++) {
+      const piece = this.pieces[i]
+      const to = Math.min(end, piece.end)
+      width +=
+        start > piece.start
+          ? this.between(piece, start, to)
+          : upToUnit(this.advances[to] - this.advances[start])
+      start = to
     }
-    return upToUnit(before + this.advances[end] - this.advances[start])
+    return width
   }
 
   private between({ start }: Piece, from: number, end: number): number {
@@ -185,7 +186,7 @@ export class Paragraph extends ShapedText {
     let last = from
     for (let at = from + 1; at <= to; at++) {
       if (this.graphemeFrom(at) !== at) continue
-      widest = Math.max(widest, this.word(last, at, at))
+      widest = Math.max(widest, this.word(last, at))
       last = at
     }
     return widest
