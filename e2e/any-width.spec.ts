@@ -70,3 +70,26 @@ test('a width that suits becomes the view’s own, as one step', async ({ desk }
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(grip(desk, 'Desktop')).toHaveAttribute('aria-valuenow', '1440')
 })
+
+test('tried at another width, it says what breaks at which widths, and goes there', async ({ desk }) => {
+  await desk
+    .locator('[data-sheet="desktop"] [data-node]', { hasText: /^Borrow a packet/ })
+    .last()
+    .dblclick()
+  await expect(desk.getByRole('textbox', { name: /^Text of/ })).toBeFocused()
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.type('Heirloomtomatoes')
+  await desk.keyboard.press('Escape')
+  await grip(desk, 'Mobile').focus()
+  await desk.keyboard.press('ArrowLeft')
+  const bar = desk.getByRole('region', { name: 'What breaks on Mobile' })
+  const breaks = bar.getByRole('button', { name: /^Heading .*, from \d+ px down$/ })
+  await expect(breaks).toBeVisible()
+  const from = /from (\d+) px down/.exec((await breaks.textContent())!)![1]
+  await breaks.click()
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', from)
+  await expect(desk.getByLabel('Spec').getByRole('heading').first()).toHaveText('Heading')
+  // A px wider it does not.
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(bar.getByText('nothing breaks at any width')).toBeVisible()
+})

@@ -69,6 +69,10 @@ test('a picture is placed without a network, kept, sent when there is one, and s
   desk,
 }) => {
   await row(desk, 'Quote').click()
+  // What checks pictures comes behind the board.
+  await desk.waitForFunction(() =>
+    performance.getEntriesByType('resource').some(({ name }) => name.includes('purify')),
+  )
   await desk.context().setOffline(true)
   await desk.getByRole('tab', { name: /Pictures/ }).click()
   await desk

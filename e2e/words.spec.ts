@@ -14,6 +14,12 @@ async function open(page: Page, text: string | RegExp) {
   await expect(field(page)).toBeFocused()
 }
 
+/** Opens the board anew: what comes behind it is asked for again. */
+async function reopen(page: Page) {
+  await page.reload()
+  await page.locator('[data-sheet="desktop"] [data-node]').first().waitFor()
+}
+
 async function write(page: Page, text: string) {
   await page.keyboard.press('ControlOrMeta+a')
   await page.keyboard.type(text)
@@ -87,6 +93,7 @@ test('what is typed while the writing is fetched is kept, in order', async ({ de
     await opened
     await route.continue()
   })
+  await reopen(desk)
   await open(desk, LEAD)
   await desk.keyboard.type('Seedss')
   await desk.keyboard.press('Backspace')
@@ -105,6 +112,7 @@ test('what is typed while the writing is fetched is kept, in order', async ({ de
 
 test('when the writing cannot be fetched the text stays as it is, which is said', async ({ desk }) => {
   await desk.route('**/assets/typing-*.js', (route) => route.abort())
+  await reopen(desk)
   await desk.locator('[data-sheet="desktop"] [data-node]', { hasText: LEAD }).last().dblclick()
   await expect(desk.getByRole('alert')).toContainText('cannot be fetched; try again')
   await expect(field(desk)).toHaveCount(0)

@@ -25,7 +25,7 @@ async function tour(page: Page, address: string) {
   await page.getByRole('button', { name: 'Heroes' }).click()
   await page.waitForFunction(() =>
     [...document.querySelectorAll<HTMLImageElement>('[data-shelf-item] img')].every(
-      (image) => image.complete,
+      (image) => image.naturalWidth > 0,
     ),
   )
   await shot('lattice-bench-and-shelf')
@@ -41,9 +41,24 @@ async function tour(page: Page, address: string) {
   await page.getByRole('button', { name: 'Hand off' }).click()
   await shot('handoff')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('n')
-  await page.getByLabel('Name').fill('Workshops')
-  await shot('new-page')
+  await anyWidth(page)
+  await shot('any-width')
+}
+
+/** Desktop tried at the widest at which its heading's longest word has no room. */
+async function anyWidth(page: Page) {
+  await page.keyboard.press('f')
+  await page
+    .locator('[data-sheet="desktop"] [data-node]', { hasText: /^Borrow a packet/ })
+    .last()
+    .dblclick()
+  await page.getByRole('textbox', { name: /^Text of/ }).waitFor()
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('Borrow a packet of heirloom tomatoes')
+  await page.keyboard.press('Escape')
+  await page.getByRole('slider', { name: /^Width of Mobile/ }).focus()
+  await page.keyboard.press('Home')
+  await page.getByRole('region', { name: 'What breaks on Mobile' }).getByText(/break/).first().waitFor()
 }
 
 /** Blocks placed loosely on an empty page, pasted as the board copies them. */

@@ -1,7 +1,9 @@
 /** Layout off the main thread: the same core, with fonts of its own. */
+import { breakagesOver } from '../core/adapt/breakages'
 import { Document } from '../core/document/document'
 import type { ProjectFile, View } from '../core/document/schema'
 import { newMisfits } from '../core/lattice/fit'
+import type { WidthRange } from '../core/lattice/shown-width'
 import { PageLayout } from '../core/layout/page'
 import type { Rect } from '../core/layout/rect'
 import { FontLibrary } from '../core/text/fonts'
@@ -11,6 +13,7 @@ import { fontBytes } from './font-bytes'
 
 export type LayoutRequest =
   | { ask: 'misfits'; file: ProjectFile; views: View[] }
+  | { ask: 'breakages'; file: ProjectFile; page: string; view: string; range: WidthRange }
   | { ask: 'layout'; file: ProjectFile; page: string; view: string; width: number }
 export type LayoutResult = { boxes: Record<string, Rect>; lines: Record<string, string[]> }
 
@@ -36,15 +39,25 @@ function layOut(file: ProjectFile, page: string, view: string, width: number): L
   return result
 }
 
+function answerTo(request: LayoutRequest) {
+  switch (request.ask) {
+    case 'misfits':
+      return newMisfits(request.file, request.views, paragraphs)
+    case 'breakages': {
+      const { file, page, view, range } = request
+      const doc = Document.fromFile(file)
+      return breakagesOver(new PageLayout(doc, page, view, range.most, paragraphs), range)
+    }
+    case 'layout':
+      return layOut(request.file, request.page, request.view, request.width)
+  }
+}
+
 addEventListener('message', async (event: MessageEvent<{ id: number; request: LayoutRequest }>) => {
   const { id, request } = event.data
   try {
     await loadFonts(request.file)
-    const answer =
-      request.ask === 'misfits'
-        ? newMisfits(request.file, request.views, paragraphs)
-        : layOut(request.file, request.page, request.view, request.width)
-    postMessage({ id, answer })
+    postMessage({ id, answer: answerTo(request) })
   } catch (error) {
     postMessage({ id, problem: error instanceof Error ? error.message : String(error) })
   }

@@ -9,6 +9,7 @@ import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
 import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
+import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
 import { ContextMenu, type MenuPlace } from './context-menu'
 import { Gauge, PinnedGauges } from './gauges'
@@ -274,6 +275,7 @@ export function Board() {
         </div>
       ))}
       <ScalingBar />
+      <BreakagesBar />
       {editor.drawing && (
         <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-[13px]">
           <span>Drag over the columns to draw areas.</span>

@@ -10,7 +10,6 @@ import { useBoard } from '../editor/use-editor'
 import { followPointer } from '../parts/follow-pointer'
 import type { SheetPlace } from './sheet-place'
 import { RULER } from './sheet-place'
-import { OtherWidth } from './width-grip'
 
 export function latticeWords(used: UsedLattice): string {
   return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`
@@ -105,7 +104,7 @@ export function ColumnHeader(place: SheetPlace) {
         <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
         <span className="soft">
           {editor.doc.view(view.id).width === view.width ? '' : 'at '}
-          {view.width} <OtherWidth view={view} />· {own && 'section’s own · '}
+          {view.width} · {own && 'section’s own · '}
           {view.width * zoom > 300 ? latticeWords(used) : `${used.columns} of ${formatPx(used.columnWidth)}`}
         </span>
       </div>

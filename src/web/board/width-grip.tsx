@@ -1,7 +1,7 @@
 /** The right edge of a sheet, to pull: the page lays itself out at every width on the way. */
 import { useRef, useState } from 'react'
 import { pulledTo, type WidthRange, type WidthStop } from '../../core/lattice/shown-width'
-import { keepWidth, showAt, stopAt, widthsFor } from '../editor/shown-width'
+import { showAt, stopAt, widthsFor } from '../editor/shown-width'
 import { useBoard } from '../editor/use-editor'
 import { followPointer } from '../parts/follow-pointer'
 import type { SheetPlace } from './sheet-place'
@@ -67,7 +67,7 @@ export function WidthGrip({ view, left, top, zoom, tall }: SheetPlace) {
       aria-valuetext={`${view.width} px${stop ? `, ${stop.words}` : ''}`}
       title={`Pull to see ${view.name} at other widths`}
       data-width-grip={view.id}
-      className="group absolute flex cursor-ew-resize touch-none items-center justify-center"
+      className="group absolute flex cursor-ew-resize touch-none items-center justify-center outline-none"
       style={{ left: left + view.width * zoom + 2, top: from, width: GRIP, height }}
       onPointerDown={down}
       onDoubleClick={(event) => {
@@ -78,7 +78,7 @@ export function WidthGrip({ view, left, top, zoom, tall }: SheetPlace) {
     >
       <i
         aria-hidden
-        className={`h-9 w-[3px] rounded-full group-hover:bg-primary group-focus-visible:bg-primary ${isPulled ? 'bg-primary' : 'bg-(--soft) opacity-55 group-hover:opacity-100'}`}
+        className={`h-9 w-[3px] rounded-full outline-offset-2 outline-primary group-hover:bg-primary group-focus-visible:bg-primary group-focus-visible:outline-2 ${isPulled ? 'bg-primary' : 'bg-(--soft) opacity-55 group-hover:opacity-100'}`}
       />
       {isPulled && (
         <span
@@ -120,23 +120,4 @@ function pressedTo(
     default:
       return undefined
   }
-}
-
-/** In a sheet's header, while it is not at its view's own width: what that is, and the ways on from there. */
-export function OtherWidth({ view }: Pick<SheetPlace, 'view'>) {
-  const editor = useBoard()
-  const own = editor.doc.view(view.id).width
-  if (own === view.width) return null
-  const button =
-    'inline-block h-5 cursor-pointer rounded-[3px] px-1 text-[12px] leading-5 font-semibold text-primary hover:bg-base-300'
-  return (
-    <span className="inline-flex h-5 gap-1 align-top">
-      <button type="button" className={button} onClick={() => showAt(editor, view.id, undefined)}>
-        Back to {own}
-      </button>
-      <button type="button" className={button} onClick={() => keepWidth(editor, view.id)}>
-        Make it {view.width}
-      </button>
-    </span>
-  )
 }

@@ -12,6 +12,7 @@ import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
 import { AboutDialog } from './about-dialog'
+import { fetchAhead } from './ahead'
 import { AreasDialog } from './areas-dialog'
 import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { listenToClipboard } from './clipboard'
@@ -90,6 +91,7 @@ function Desk() {
   }, [editor])
   useEffect(() => listenToClipboard(editor), [editor])
   useEffect(() => rememberView(editor), [editor])
+  useEffect(fetchAhead, [])
   useEffect(() => {
     document.title = `${editor.doc.name} · Just Lattice`
   })

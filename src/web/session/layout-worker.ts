@@ -1,4 +1,5 @@
 /** Asking the layout worker; it is started when first asked. */
+import type { Breakage } from '../../core/adapt/breakages'
 import type { Misfit } from '../../core/lattice/fit'
 import type { LayoutRequest, LayoutResult } from '../../workers/layout.worker'
 
@@ -31,8 +32,9 @@ function start(): Worker {
 }
 
 export function askLayout(request: Extract<LayoutRequest, { ask: 'misfits' }>): Promise<Misfit[]>
+export function askLayout(request: Extract<LayoutRequest, { ask: 'breakages' }>): Promise<Breakage[]>
 export function askLayout(request: Extract<LayoutRequest, { ask: 'layout' }>): Promise<LayoutResult>
-export function askLayout(request: LayoutRequest): Promise<Misfit[] | LayoutResult> {
+export function askLayout(request: LayoutRequest): Promise<Misfit[] | Breakage[] | LayoutResult> {
   worker ??= start()
   const id = ++last
   return new Promise((resolve, reject) => {
