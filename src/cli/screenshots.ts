@@ -45,7 +45,7 @@ async function tour(page: Page, address: string) {
   await shot('any-width')
 }
 
-/** Desktop tried at the widest at which its heading's longest word has no room. */
+/** Mobile tried at its narrowest, where a word of the heading has no room. */
 async function anyWidth(page: Page) {
   await page.keyboard.press('f')
   await page
@@ -54,7 +54,7 @@ async function anyWidth(page: Page) {
     .dblclick()
   await page.getByRole('textbox', { name: /^Text of/ }).waitFor()
   await page.keyboard.press('ControlOrMeta+a')
-  await page.keyboard.type('Borrow a packet of heirloom tomatoes')
+  await page.keyboard.type('Glasshouse-grown heirloomtomatoes')
   await page.keyboard.press('Escape')
   await page.getByRole('slider', { name: /^Width of Mobile/ }).focus()
   await page.keyboard.press('Home')
@@ -220,7 +220,7 @@ async function planning(page: Page) {
   await placeLoosely(page)
   await page.getByRole('treeitem', { name: 'Words', exact: true }).click()
   await page.getByRole('button', { name: 'Pin to the right edge' }).click()
-  await page.getByRole('slider').fill('125')
+  await page.getByRole('slider', { name: /^Try its parent/ }).fill('125')
   await shot('pins')
 }
 
