@@ -1,4 +1,7 @@
-/** A server that is measured, in a process of its own: the app's, or an Express with one route that answers and does nothing. */
+/**
+ * A server that is measured, in a process of its own: the app's, or an Express with two routes: one answers and does nothing, one commits
+ * what it is sent as a row and does nothing else.
+ */
 import express from 'express'
 import { pino } from 'pino'
 import { createApp, listen } from '../../server/app'
@@ -17,6 +20,11 @@ async function appServer() {
 function emptyServer() {
   const app = express()
   app.get('/', (_, response) => {
+    response.json({ ok: true })
+  })
+  const pool = openPool(JSON.parse(address))
+  app.post('/', express.json(), async (request, response) => {
+    await pool.execute('INSERT INTO raw_rows (body) VALUES (?)', [JSON.stringify(request.body)])
     response.json({ ok: true })
   })
   return app

@@ -14,10 +14,12 @@ import { type Further, median } from './statistics'
 const SECONDS = 2
 const ROUNDS = 3
 const CONNECTIONS = [8, 1]
+/** As large as a batch's edits. */
+const ROW = JSON.stringify([{ op: 'page-meta', id: 'a-page', set: { name: 'Page 1' } }])
 const SPEAKING = { 'X-Just-Lattice': 'bench', 'Content-Type': 'application/json' }
 
 /** Requests or commits in a second. */
-type Rates = { empty: number; health: number; durable: number; raw: number }
+type Rates = { empty: number; health: number; durable: number; raw: number; row: number }
 
 export async function benchCommits(): Promise<Further[]> {
   const folder = await mkdtemp(join(tmpdir(), 'just-lattice-bench-'))
@@ -35,6 +37,7 @@ export async function benchCommits(): Promise<Further[]> {
           empty: await rate(`${empty}/`, connections),
           health: await rate(`${app}/api/health`, connections),
           raw: await raw(connections),
+          row: await rate(`${empty}/`, connections, ROW),
           durable: await durable(app, connections),
         }
         // The first warms the engines up.
@@ -63,7 +66,7 @@ function judge(rounds: readonly Rates[], connections: number): Further[] {
       value: toRaw,
       met: !barred || (toRaw >= 0.35 && toEmpty >= 0.5),
       line:
-        `commits           ${connections} connections, a second: empty route ${of('empty')}, health ${of('health')}, raw commits ${of('raw')}, durable batches ${of('durable')}: ` +
+        `commits           ${connections} connections, a second: empty route ${of('empty')}, health ${of('health')}, raw commits ${of('raw')}, a route that commits a row ${of('row')} (${ratio('row', 'empty').toFixed(2)} of the empty one), durable batches ${of('durable')}: ` +
         `${toRaw.toFixed(2)} of raw${barred ? ' (bar 0.35)' : ''}, ${toEmpty.toFixed(2)} of the empty route${barred ? ' (bar 0.5)' : ''}`,
     },
   ]
@@ -93,8 +96,9 @@ async function startServer(
   return `http://127.0.0.1:${port}`
 }
 
-async function rate(url: string, connections: number): Promise<number> {
-  const { requests, non2xx } = await autocannon({ url, connections, duration: SECONDS })
+async function rate(url: string, connections: number, body?: string): Promise<number> {
+  const sent = body === undefined ? {} : ({ method: 'POST', headers: SPEAKING, body } as const)
+  const { requests, non2xx } = await autocannon({ url, connections, duration: SECONDS, ...sent })
   if (non2xx > 0) throw new Error(`${url}: ${non2xx} requests failed`)
   return requests.average
 }
@@ -106,7 +110,6 @@ async function rawTable(address: DatabaseAddress): Promise<(connections: number)
     'CREATE TABLE raw_rows (id BIGINT NOT NULL AUTO_INCREMENT PRIMARY KEY, body VARCHAR(400) NOT NULL)',
   )
   await setUp.end()
-  const body = JSON.stringify([{ op: 'page-meta', id: 'a-page', set: { name: 'Page 1' } }])
   return async (connections) => {
     const until = performance.now() + SECONDS * 1000
     const counts = await Promise.all(
@@ -114,7 +117,7 @@ async function rawTable(address: DatabaseAddress): Promise<(connections: number)
         const connection = await mysql.createConnection(address)
         let count = 0
         for (; performance.now() < until; count++)
-          await connection.execute('INSERT INTO raw_rows (body) VALUES (?)', [body])
+          await connection.execute('INSERT INTO raw_rows (body) VALUES (?)', [ROW])
         await connection.end()
         return count
       }),
