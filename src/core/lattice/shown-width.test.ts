@@ -1,6 +1,7 @@
 /** Which widths a view answers for: together a page's views leave out none. */
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { Document } from '../document/document'
 import type { View } from '../document/schema'
 import { COMMON_WIDTHS, starterProject } from '../shelf/starter'
 import { pulledTo, rangeOf, stopsOf } from './shown-width'
@@ -33,10 +34,13 @@ describe('the widths of a view', () => {
             view(`v${i}`, width, i === 0 ? null : Math.floor((width + sorted[i - 1]) / 2)),
           )
           const ranges = views.map(({ id }) => rangeOf(views, id))
+          const doc = Document.fromFile({ ...starterProject('Test', 'home'), views })
           for (const [i, { width }] of views.entries()) {
             expect(ranges[i].least).toBeLessThanOrEqual(width)
             expect(ranges[i].most).toBeGreaterThanOrEqual(width)
             if (i > 0) expect(ranges[i].most + 1).toBe(ranges[i - 1].least)
+            // As the handed-off page chooses.
+            for (const at of [ranges[i].least, ranges[i].most]) expect(doc.viewAt(at).id).toBe(views[i].id)
           }
         },
       ),

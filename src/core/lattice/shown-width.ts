@@ -1,4 +1,4 @@
-/** The widths that a page's view is for: between its breakpoint and the next view's, and those among them worth stopping at. All px. */
+/** The widths that a view is for: between its breakpoint and the next view's, and those among them worth stopping at. All px. */
 import type { View } from '../document/schema'
 
 /** Window widths, both included. */
@@ -8,7 +8,7 @@ export type WidthRange = { least: number; most: number }
 const LEAST = 320
 const MOST = 2560
 
-/** @param views those of the page, widest first */
+/** @param views all of the project, widest first: a page that is not drawn at one ships with its breakpoint all the same */
 export function rangeOf(views: readonly View[], id: string): WidthRange {
   const at = views.findIndex((view) => view.id === id)
   const { width, breakpoint } = views[at]

@@ -6,7 +6,7 @@ import type { Editor } from './editor-state'
 
 /** What a view's sheet can be pulled to. */
 export function widthsFor(editor: Editor, view: string) {
-  const views = editor.page ? editor.doc.viewsOf(editor.page) : editor.doc.views
+  const { views } = editor.doc
   return { range: rangeOf(views, view), stops: stopsOf(views, view, COMMON_WIDTHS) }
 }
 
