@@ -8,7 +8,7 @@ import { defineConfig, type Plugin } from 'vite'
 const MADE = join(import.meta.dirname, 'node_modules/.cache/just-lattice')
 
 /**
- * The font unpacker holds its WebAssembly as base64 text, which hardly compresses (107 KB over the wire, 63 as a file of its own): it is
+ * The font unpacker holds its WebAssembly as base64 text, which hardly compresses: it is
  * taken out and fetched. @throws when the package no longer looks so, rather than building what would not run
  */
 function wasmAsFile(): Plugin {

@@ -294,7 +294,8 @@ export function Board() {
         editor.doc.node(editor.pageId).children.length === 0 &&
         !editor.page.template &&
         !editor.drawing &&
-        !editor.scaling && <EmptyPage />}
+        !editor.scaling &&
+        editor.shownWidths.size === 0 && <EmptyPage />}
     </div>
   )
 }

@@ -56,6 +56,8 @@ function useBreakages(editor: Editor, view: string, range: WidthRange): Breakage
 export function BreakagesBar() {
   const editor = useBoard()
   const tried = [...editor.shownWidths.keys()]
+  // Whatever is said of a gesture on the board stands in the same place, and comes first.
+  if (editor.drawing || editor.scaling) return null
   const view = tried.includes(editor.viewId) ? editor.viewId : tried.at(-1)
   if (view === undefined || !editor.shownViews.some(({ id }) => id === view)) return null
   return <Breakages key={view} view={view} />
@@ -121,7 +123,8 @@ function Breakages({ view }: { view: string }) {
 /** Goes to the widest width at which it breaks, and selects what does. */
 function go(editor: Editor, view: string, { node, to }: Breakage) {
   showAt(editor, view, to)
-  editor.select(node, view)
+  // It may have been taken away since this was found.
+  if (editor.layoutOf(view)?.boxes.get(node)) editor.select(node, view)
 }
 
 /** px */

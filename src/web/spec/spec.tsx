@@ -1,14 +1,13 @@
 /** The spec: what is selected, as short statements whose values are changed in place. */
 
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
-import { lazy, Suspense, useEffect } from 'react'
+import { lazy, Suspense } from 'react'
 import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { holdsBlocks, isText } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
 import { LatticeBench } from '../lattice-bench/lattice-bench'
 import { NumberChip } from '../parts/number-chip'
-import { writing } from '../text/writing'
 import { Arrange } from './arrange'
 import { Inside } from './inside'
 import { Group, Line } from './line'
@@ -79,11 +78,6 @@ function BlockSpec({ node }: { node: Node }) {
   const hidden = editor.resolved(node).hidden === true
   // On a lattice the width is the columns, which Place has said already.
   const onLattice = editor.layout !== undefined && isOnLattice(editor.layout, node)
-  const mayBeWritten = isText(node.kind)
-  useEffect(() => {
-    // Where it cannot be had, the one who begins to write is told.
-    if (mayBeWritten) writing().catch(() => {})
-  }, [mayBeWritten])
   return (
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">

@@ -1,4 +1,4 @@
-/** What texts are written with is a part of its own: fetched when a text is about to be written, not with the board. */
+/** What texts are written with is a part of its own: fetched behind the board, or when a text is about to be written. */
 
 const fetchWriting = () =>
   Promise.all([import('./typing'), import('../spec/selected-words')]).then(([typing]) => typing)
