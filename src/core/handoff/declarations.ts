@@ -1,10 +1,11 @@
 /** The CSS of one block in one view: the right-hand side of the document's meaning. */
 import type { Document, Node } from '../document/document'
-import { cascaded, resolve } from '../document/resolve'
+import { cascaded, resolve, resolved as withValues } from '../document/resolve'
 import type { Instances } from '../expand/instances'
+import { type Carrying, placeColumns } from '../lattice/carrying'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
-import { flowOf, isLifted, placeColumns, shapesHeight } from '../layout/style'
+import { flowOf, isLifted, shapesHeight } from '../layout/style'
 import { stackingDeclarations, stackingOf } from '../paint/stacking'
 import { num, percent, px, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
@@ -41,10 +42,18 @@ export type Place = {
   doc: Document
   /** What the page shows. */
   instances: Instances
+  carrying: Carrying
   view: string
   /** In this view; undefined for a section. */
   parent: { node: Node; resolved: Resolved; flow: Flow; columns: number } | undefined
 }
+
+const setIn = ({ doc, carrying, view }: Pick<Place, 'doc' | 'carrying' | 'view'>, node: Node): Props =>
+  carrying.setIn(node, view, cascaded(doc, node, view))
+
+/** Everything a block is in a view, carried where the view does not say. */
+export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node: Node): Resolved =>
+  withValues(place.doc.tokenTable, node, setIn(place, node))
 
 /** Column count of a lattice as its children see it. */
 export function columnsOf(place: Place, node: Node, resolved: Resolved): number {
@@ -57,8 +66,8 @@ export function columnsOf(place: Place, node: Node, resolved: Resolved): number 
 }
 
 export function declarationsOf(place: Place, node: Node): Declarations {
-  const raw = cascaded(place.doc, node, place.view)
-  const resolved = resolve(place.doc, node, place.view)
+  const raw = setIn(place, node)
+  const resolved = resolvedIn(place, node)
   const writer = new Writer(raw, resolved, writingFor(place.doc.tokenTable))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack

@@ -3,6 +3,7 @@ import type { Document, Node, Page } from '../document/document'
 import { cascaded, resolve } from '../document/resolve'
 import type { View } from '../document/schema'
 import { Instances } from '../expand/instances'
+import { Carrying } from '../lattice/carrying'
 import { flowOf } from '../layout/style'
 import { areReordered } from '../paint/layers'
 import { num, px, unit } from '../properties/css-text'
@@ -14,7 +15,7 @@ import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
 import { fontStack, INITIAL } from './css'
-import { columnsOf, declarationsOf, type Place } from './declarations'
+import { columnsOf, declarationsOf, type Place, resolvedIn } from './declarations'
 import { cssColor, cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
@@ -39,20 +40,21 @@ function eachBlock(
   view: string,
   visit: (node: Node, declarations: Declarations) => void,
 ) {
+  const carrying = new Carrying(doc, instances)
   const walk = (node: Node, place: Place) => {
     visit(node, declarationsOf(place, node))
     if (node.children.length === 0) return
-    const resolved = resolve(doc, node, view)
+    const resolved = resolvedIn(place, node)
     const parent = {
       node,
       resolved,
       flow: flowOf(node.kind, resolved.flow),
       columns: columnsOf(place, node, resolved),
     }
-    for (const child of node.children) walk(instances.node(child), { doc, instances, view, parent })
+    for (const child of node.children) walk(instances.node(child), { doc, instances, carrying, view, parent })
   }
   for (const section of instances.node(instances.page).children)
-    walk(instances.node(section), { doc, instances, view, parent: undefined })
+    walk(instances.node(section), { doc, instances, carrying, view, parent: undefined })
 }
 
 function difference(wide: Declarations, narrow: Declarations): Declarations {

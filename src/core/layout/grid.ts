@@ -1,11 +1,11 @@
 /** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
 
+import { placeItems } from '../lattice/cells'
 import { percentOf } from '../text/unit'
 import { alignOffset, spread } from './alignment'
 import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
 import { fitContent, heightIn } from './intrinsic'
-import { placeItems } from './lattice-items'
 import { layoutBox, measureHeight } from './place'
 
 function ownTracks(box: LayoutBox, width: number): Tracks {

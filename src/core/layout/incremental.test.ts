@@ -34,6 +34,9 @@ function change(file: ProjectFile, doc: Document, seed: number): Edit {
     { op: 'set', node: one.id, props: { height: { kind: 'percent', percent: 10 + (seed % 90) } } },
     { op: 'set', node: one.id, view: 'narrow', props: { hidden: seed % 2 === 0 } },
     { op: 'set', node: one.id, props: { flow: (['row', 'column', 'lattice', 'free'] as const)[seed % 4] } },
+    { op: 'set', node: one.id, props: { width: { kind: 'columns', span: 1 + (seed % 9) } } },
+    { op: 'set', node: one.id, view: 'middle', props: { width: { kind: 'columns', span: 1 + (seed % 5) } } },
+    { op: 'set', node: one.id, props: { order: (seed % 5) - 2, lifted: seed % 3 === 0 } },
     { op: 'remove', node: one.id },
     { op: 'move', node: one.id, parent: other.id, order: `a${seed % 10}` },
     ...viewEdits(

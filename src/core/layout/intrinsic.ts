@@ -1,7 +1,8 @@
 /** Intrinsic inline sizes (CSS Sizing 3 §5, Flexbox §9.9, Grid 2 §11). Border boxes, px. */
+
+import { placeItems } from '../lattice/cells'
 import { cutToUnit, percentOf } from '../text/unit'
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
-import { placeItems } from './lattice-items'
 import { layoutBox } from './place'
 
 /** Lattices, one in another, through which a width follows a height: each has to be laid out twice to know its own. */

@@ -3,6 +3,7 @@ import type { Document, Node } from '../document/document'
 import { resolved, withOverrides } from '../document/resolve'
 import type { View } from '../document/schema'
 import { Instances } from '../expand/instances'
+import { Carrying, carriesOthers } from '../lattice/carrying'
 import { type UsedLattice, usedLattice } from '../lattice/used'
 import { isText } from '../properties/kinds'
 import type { Props } from '../properties/table'
@@ -11,7 +12,7 @@ import { shownText } from '../text/paragraph'
 import type { ParagraphCache } from '../text/paragraph-cache'
 import type { SetAt } from '../text/typeset'
 import { layoutBox } from './algorithms'
-import { LayoutBox, NO_BOXES } from './box'
+import { Flow, LayoutBox, NO_BOXES } from './box'
 import { BoxTable } from './box-table'
 import { type Rect, seenRect } from './rect'
 import { applyStyle, type Surroundings } from './style'
@@ -19,6 +20,8 @@ import { applyStyle, type Surroundings } from './style'
 export class PageLayout {
   /** What the page shows: its own blocks, and its templates'. */
   readonly instances: Instances
+  /** What this view makes of blocks that wider ones place. */
+  readonly carrying: Carrying
   readonly boxes: BoxTable
   root: LayoutBox
   used: UsedLattice
@@ -45,6 +48,7 @@ export class PageLayout {
     private readonly fontsVersion: () => number = () => 0,
   ) {
     this.instances = new Instances(doc, page)
+    this.carrying = new Carrying(doc, this.instances)
     this.boxes = new BoxTable(this.instances)
     this.view = doc.view(viewId)
     this.used = usedLattice(this.view.lattice, width)
@@ -52,8 +56,13 @@ export class PageLayout {
     this.update()
   }
 
-  private readonly resolve = (node: Node) =>
-    resolved(this.doc.tokenTable, node, withOverrides(node, this.cascade))
+  /** What the view sets for a block, or carries to it. */
+  private setOf(node: Node): Props {
+    const set = withOverrides(node, this.cascade)
+    return this.cascade.length > 1 ? this.carrying.setIn(node, this.viewId, set) : set
+  }
+
+  private readonly resolve = (node: Node) => resolved(this.doc.tokenTable, node, this.setOf(node))
 
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
@@ -76,6 +85,7 @@ export class PageLayout {
     }
     if (!restyle && !resized && touched?.size === 0) return
     this.version++
+    this.carrying.forget()
     const around: Surroundings = { doc, view: this.view, used: this.used }
     if (touched) {
       if (resized) this.follow(around)
@@ -97,7 +107,7 @@ export class PageLayout {
   /** Restyles what follows the window directly; everything else is found by its new width. */
   private follow(around: Surroundings) {
     const restyle = (box: LayoutBox, on: Surroundings) => {
-      applyStyle(box, withOverrides(box.node, this.cascade), on)
+      applyStyle(box, this.setOf(box.node), on)
       box.invalidate()
     }
     // Hidden blocks stand in nobody's lists: that one was removed is found here.
@@ -125,6 +135,10 @@ export class PageLayout {
     // Gone, of another page, or new: new ones come with their parent.
     if (!node || !box) return
     const { parent } = box
+    if (parent?.flow === Flow.Lattice && this.cascade.length > 1 && carriesOthers(box.node, node)) {
+      this.sync(parent.parent, parent.node, parent, this.surroundings(parent), true, false)
+      return
+    }
     this.sync(parent, node, box, this.surroundings(box), false, false)
     if (this.placeChanged && parent)
       this.arrange(
@@ -170,9 +184,10 @@ export class PageLayout {
       const { flow, columns, align, colGap, hidden, order, lattice } = box
       const out = box.pins !== null
       regroup ||= box.node.children !== node.children
+      inherited ||= this.cascade.length > 1 && carriesOthers(box.node, node)
       const repaint = !fresh && !restyle && this.differsInPaintOnly(box.node, node)
       box.node = node
-      applyStyle(box, withOverrides(node, this.cascade), around)
+      applyStyle(box, this.setOf(node), around)
       if (box.followsWindow) this.followers.add(box)
       else this.followers.delete(box)
       box.resolveWith(this.resolve)

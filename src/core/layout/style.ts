@@ -2,6 +2,7 @@
 import type { Document } from '../document/document'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
+import { placeColumns } from '../lattice/carrying'
 import { sectionLattice } from '../lattice/section-lattice'
 import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
 import { isText, type Kind } from '../properties/kinds'
@@ -221,16 +222,6 @@ function applyWidth(
  */
 export const shapesHeight = (kind: Kind, ratio: number | undefined, width: Size, height: Size): boolean =>
   ratio !== undefined && !isText(kind) && height.kind === 'snug' && width.kind !== 'snug'
-
-/** A columns size fitted into a lattice of `columns`; `from` 0: automatic. The handoff writes the same numbers. */
-export function placeColumns(
-  width: { span: number; from?: number },
-  columns: number,
-): { from: number; span: number } {
-  if (width.from === undefined) return { from: 0, span: Math.min(width.span, columns) }
-  const from = Math.min(width.from, columns)
-  return { from, span: Math.min(width.span, columns - from + 1) }
-}
 
 function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
   switch (height.kind) {

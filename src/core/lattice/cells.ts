@@ -1,8 +1,10 @@
 /** Which cells a lattice's items take (CSS Grid 2 §8.5). */
-import type { LayoutBox } from './box'
+
+/** What stands in a lattice; `from` counts from 1, 0: placed automatically. */
+export type Cell = { readonly span: number; readonly from: number; row: number; column: number }
 
 /** Column and row of every child, both from 0. Returns the number of rows. */
-export function placeItems(items: readonly LayoutBox[], columns: number, dense: boolean): number {
+export function placeItems(items: readonly Cell[], columns: number, dense: boolean): number {
   const taken: Uint8Array[] = []
   const free = (row: number, column: number, span: number) => {
     const line = taken[row]
