@@ -16,7 +16,7 @@ import { IdSchema } from '../properties/values'
 import type { ChangeEdit, PropChanges } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn, pageIn } from './need'
-import { nameOf, placeOf, propWords, valueWords } from './words'
+import { nameOf, placeOf, setWords } from './words'
 
 const same = (one: ChangeEdit, other: { op: string }): other is ChangeEdit => {
   const over = other as ChangeEdit
@@ -104,7 +104,7 @@ export const change: EditModule<ChangeEdit> = {
   blocks: ({ page }) => [page],
 
   words({ page, node, props }, tree) {
-    const values = Object.entries(props).map(([key, value]) => `${propWords(key)} ${valueWords(value)}`)
+    const values = setWords(props)
     return `${nameOf(tree, node)} on ${nameOf(tree, page)} alone: ${values.join(', ')}`
   },
 }

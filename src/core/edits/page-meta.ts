@@ -9,7 +9,7 @@ import { IdSchema } from '../properties/values'
 import type { PageMetaEdit, PageValues } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { pageIn } from './need'
-import { nameOf, propWords, valueWords } from './words'
+import { nameOf, plainlySet } from './words'
 
 /** @throws EditError when a path is another page's, a view is not there, or it cannot stand on its template */
 export function checkPlace(tree: Tree, page: Omit<Page, 'sections'>) {
@@ -68,8 +68,5 @@ export const pageMeta: EditModule<PageMetaEdit> = {
   merge: (first, second) =>
     first.id === second.id ? { ...first, set: { ...first.set, ...second.set } } : undefined,
   blocks: ({ id }) => [id],
-  words: ({ id, set }, tree) =>
-    `Page ${nameOf(tree, id)}: ${Object.entries(set)
-      .map(([key, value]) => `${propWords(key)} ${valueWords(value)}`)
-      .join(', ')}`,
+  words: ({ id, set }, tree) => `Page ${nameOf(tree, id)}: ${plainlySet(set)}`,
 }

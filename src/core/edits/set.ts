@@ -14,7 +14,7 @@ import { IdSchema } from '../properties/values'
 import type { PropChanges, SetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
-import { nameOf, placeOf, propWords, valueWords } from './words'
+import { nameOf, placeOf, setWords } from './words'
 
 const same = (one: SetEdit, other: { op: string }): other is SetEdit =>
   other.op === 'set' && (other as SetEdit).node === one.node && (other as SetEdit).view === one.view
@@ -122,7 +122,7 @@ export const set: EditModule<SetEdit> = {
   blocks: ({ node }) => [node],
 
   words({ node, view, props }, tree) {
-    const values = Object.entries(props).map(([key, value]) => `${propWords(key)} ${valueWords(value)}`)
+    const values = setWords(props)
     const where =
       view === undefined ? '' : ` on ${tree.views.find((each) => each.id === view)?.name ?? 'a view'}`
     return `${nameOf(tree, node)}${where}: ${values.slice(0, 4).join(', ')}${values.length > 4 ? ' …' : ''}`

@@ -9,6 +9,7 @@ import { check } from '../document/check'
 import type { Draft } from '../document/draft'
 import type { Tree } from '../document/tree'
 import { hasProperty } from '../properties/table'
+import { cut } from '../properties/value-words'
 import { IdSchema } from '../properties/values'
 import { fromDoc, schema, toDoc } from '../words/model'
 import { type Words, WordsSchema } from '../words/words'
@@ -16,7 +17,7 @@ import { withChange } from './change'
 import type { Edit, TextEdit, WordsPlace } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn, pageIn } from './need'
-import { nameOf, placeOf, quoted, valueWords } from './words'
+import { nameOf, placeOf, quoted } from './words'
 
 /** Most steps of one edit. */
 const MOST_STEPS = 20_000
@@ -128,7 +129,7 @@ function changeWords(edit: TextEdit): string {
     .map((json) => (json.slice as { content?: Words } | undefined)?.content)
     .map((content) => (content ? textIn(content) : ''))
     .join('')
-  return put.trim() ? quoted(valueWords(put)) : 'changed'
+  return put.trim() ? quoted(cut(put, 40)) : 'changed'
 }
 
 const textIn = (content: unknown): string =>

@@ -7,7 +7,7 @@ import type { Tree } from '../document/tree'
 import { IdSchema } from '../properties/values'
 import type { ViewsEdit, ViewValues } from './edit'
 import { type EditModule, refuse } from './edit-module'
-import { propWords, quoted, valueWords } from './words'
+import { plainlySet, quoted } from './words'
 
 const Values = v.strictObject({
   ...v.partial(v.omit(ViewSchema, ['id'])).entries,
@@ -116,8 +116,7 @@ export const views: EditModule<ViewsEdit> = {
         const view = tree.views.find((each) => each.id === id)
         if (values === null) return `Remove the view ${quoted(view?.name ?? id)}`
         if (!view) return `New view ${quoted(values.name ?? id)}`
-        const parts = Object.entries(values).map(([key, value]) => `${propWords(key)} ${valueWords(value)}`)
-        return `View ${quoted(view.name)}: ${parts.join(', ')}`
+        return `View ${quoted(view.name)}: ${plainlySet(values)}`
       })
       .join('; '),
 }
