@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { PageLayout } from '../layout/page'
 import { allCorners, oneFill } from '../properties/items'
 import { LOOK_PARTS } from '../properties/property'
 import { said } from '../words/words'
@@ -10,7 +11,7 @@ import { insertEdits, insertionAt } from './insertion'
 import { lookFor, lookOf } from './look'
 import { mirrorEdits, repeatEdits } from './repeat'
 import { SNAP_KINDS, snapLines, snapRect } from './snap'
-import { at, box, exactly, lay, makeId, set } from './test-page'
+import { at, box, exactly, lay, makeId, paragraphs, set } from './test-page'
 
 const loose = () => lay({ flow: 'free' }, [at('a', 10, 10), at('b', 200, 60, 60), at('c', 500, 200, 30, 90)])
 
@@ -194,7 +195,7 @@ describe('where a dragged block would go', () => {
     const x = layout.rect('b')!.x
     const first = insertionAt(doc, layout, ['a'], x + 80, layout.rect('b')!.y + 10)!
     expect(first).toMatchObject({ parent: 's', index: 1, words: 'before host in Section' })
-    expect(insertEdits(doc, ['a'], first)).toHaveLength(1)
+    expect(insertEdits(layout, doc, ['a'], first, set)).toHaveLength(1)
     const empty = insertionAt(doc, layout, ['a'], layout.rect('host')!.x + 150, layout.rect('host')!.y + 100)!
     expect(empty).toMatchObject({ parent: 'host', index: 0, empty: true })
     expect(insertionAt(doc, layout, ['s'], 10, 460)).toMatchObject({ index: 1, words: 'last in the page' })
@@ -206,14 +207,14 @@ describe('where a dragged block would go', () => {
     )
     const end = insertionAt(doc, layout, ['a', 'c'], layout.rect('d')!.x + 4, 195)!
     expect(end).toMatchObject({ parent: 's', index: 2, words: 'last in Section' })
-    run(insertEdits(doc, ['a', 'c'], end))
+    run(insertEdits(layout, doc, ['a', 'c'], end, set))
     expect(doc.node('s').children).toEqual(['b', 'd', 'a', 'c'])
-    expect(insertEdits(doc, ['a', 'c'], end)).toEqual([])
+    expect(insertEdits(layout, doc, ['a', 'c'], end, set)).toEqual([])
   })
   test('where it already is there is nothing to do', () => {
     const { doc, layout } = lay({ flow: 'column' }, [box('a', exactly(100, 50)), box('b', exactly(100, 50))])
     const there = insertionAt(doc, layout, ['a'], layout.rect('a')!.x + 4, 5)!
-    expect(insertEdits(doc, ['a'], there)).toEqual([])
+    expect(insertEdits(layout, doc, ['a'], there, set)).toEqual([])
   })
 })
 
@@ -225,9 +226,9 @@ describe('mirror and repeat', () => {
       box('c', exactly(20, 50)),
     ])
     const before = ['a', 'b', 'c'].map((id) => rect(id).x)
-    run(mirrorEdits(layout, 's', false, set))
+    run(mirrorEdits(layout, doc, 's', false, set))
     expect(doc.node('s').children).toEqual(['c', 'b', 'a'])
-    run(mirrorEdits(layout, 's', false, set))
+    run(mirrorEdits(layout, doc, 's', false, set))
     expect(['a', 'b', 'c'].map((id) => rect(id).x)).toEqual(before)
   })
   test('columns of a lattice change sides', () => {
@@ -235,9 +236,40 @@ describe('mirror and repeat', () => {
       box('a', { width: { kind: 'columns', span: 7, from: 1 } }),
       box('b', { width: { kind: 'columns', span: 4, from: 9 } }),
     ])
-    run(mirrorEdits(layout, 's', false, set))
+    run(mirrorEdits(layout, doc, 's', false, set))
     expect(doc.node('a').props.width).toEqual({ kind: 'columns', span: 7, from: 6 })
     expect(doc.node('b').props.width).toEqual({ kind: 'columns', span: 4, from: 1 })
+    // Still one row: the right one comes second.
+    expect(doc.node('s').children).toEqual(['b', 'a'])
+    expect(layout.rect('a')!.y).toBe(layout.rect('b')!.y)
+  })
+  test('blocks that a lattice places by itself change sides by their order', () => {
+    const spans = (id: string, span: number) =>
+      box(id, { width: { kind: 'columns', span }, ...{ height: { kind: 'exact', px: 40 } } })
+    const { doc, layout, run, rect } = lay({ flow: 'lattice' }, [spans('a', 7), spans('b', 5), spans('c', 4)])
+    run(mirrorEdits(layout, doc, 's', false, set))
+    expect(doc.node('s').children).toEqual(['b', 'a', 'c'])
+    expect(doc.node('a').props.width).toEqual({ kind: 'columns', span: 7 })
+    // A row that is not full keeps its distance from the side.
+    expect(doc.node('c').props.width).toEqual({ kind: 'columns', span: 4, from: 9 })
+    expect(rect('a').x).toBeGreaterThan(rect('b').x)
+    expect(rect('a').y).toBe(rect('b').y)
+  })
+  test('on one view alone nothing moves on the others', () => {
+    const { doc, layout, run } = lay({ flow: 'row' }, [box('a', exactly(100, 50)), box('b', exactly(60, 50))])
+    const narrow = new PageLayout(doc, layout.page, 'mobile', 390, paragraphs)
+    run(
+      mirrorEdits(narrow, doc, 's', true, (node, props) => ({
+        op: 'set',
+        node: node.id,
+        view: 'mobile',
+        props,
+      })),
+    )
+    narrow.update()
+    expect(doc.node('s').children).toEqual(['a', 'b'])
+    expect(layout.rect('a')!.x).toBeLessThan(layout.rect('b')!.x)
+    expect(narrow.rect('a')!.x).toBeGreaterThan(narrow.rect('b')!.x)
   })
   test('copies along the lattice, and with a gap', () => {
     const onLattice = lay({ flow: 'lattice' }, [box('a', { width: { kind: 'columns', span: 4, from: 1 } })])

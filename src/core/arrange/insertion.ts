@@ -4,12 +4,16 @@ import type { Edit } from '../edits/edit'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
+import type { SetEdit } from './align'
 import { mayHold, ordersAt } from './order'
+import { placesAlong, shownChildren, viewOrderEdits } from './view-order'
 
 export type Insertion = {
   parent: string
   /** Among the parent's children without the dragged blocks. */
   index: number
+  /** The block it would stand before, as the view shows them; undefined: last. */
+  next: string | undefined
   /** A thin rect between two blocks, or the outline of an empty box. */
   mark: Rect
   empty: boolean
@@ -83,15 +87,19 @@ function mark(host: LayoutBox, around: Rect, previous: Rect | undefined, next: R
   return { x, y: beside.y, width: 0, height: beside.height }
 }
 
-/** Where blocks would go if they were let go at a point; undefined where nothing can hold them. */
+/**
+ * Where blocks would go if they were let go at a point; undefined where nothing can hold them.
+ * @param only the parent that they stay in
+ */
 export function insertionAt(
   doc: Document,
   layout: PageLayout,
   ids: readonly string[],
   x: number,
   y: number,
+  only?: string,
 ): Insertion | undefined {
-  const host = hostAt(doc, layout, ids, x, y)
+  const host = only === undefined ? hostAt(doc, layout, ids, x, y) : layout.boxes.get(only)
   if (!host) return undefined
   const around =
     host === layout.root
@@ -106,7 +114,8 @@ export function insertionAt(
       const rect = layout.rect(kid.id)
       return rect ? [{ kid, rect }] : []
     })
-  if (kids.length === 0) return { parent, index: 0, mark: around, empty: true, words: `into ${name}` }
+  if (kids.length === 0)
+    return { parent, index: 0, next: undefined, mark: around, empty: true, words: `into ${name}` }
   let at = kids.findIndex(({ rect }) => before(host, rect, x, y))
   if (at < 0) at = kids.length
   const next = kids[at]
@@ -116,18 +125,40 @@ export function insertionAt(
   return {
     parent,
     index,
+    next: next?.kid.id,
     mark: mark(host, around, previous?.rect, next?.rect),
     empty: false,
     words: next ? `before ${next.kid.node.name} in ${name}` : `last in ${name}`,
   }
 }
 
-/** The edits that put blocks where an insertion says, one behind the other; empty when they are there already. */
-export function insertEdits(doc: Document, ids: readonly string[], { parent, index }: Insertion): Edit[] {
+/**
+ * The edits that put blocks where an insertion says, one behind the other; empty when they are there already.
+ * @param view the only one to show them there: they stay where they are in the document
+ * @param set what gives them other columns, where their lattice has places
+ */
+export function insertEdits(
+  layout: PageLayout,
+  doc: Document,
+  ids: readonly string[],
+  { parent, index, next }: Insertion,
+  set: SetEdit,
+  view?: string,
+): Edit[] {
+  const host = parent === layout.page ? layout.root : layout.boxes.get(parent)
+  const shown = shownChildren(doc, parent, layout.viewId)
+  const wanted = shown.filter((id) => !ids.includes(id))
+  wanted.splice(next === undefined ? wanted.length : wanted.indexOf(next), 0, ...ids)
+  const places = host ? placesAlong(host, wanted, set) : []
+  if (view !== undefined) {
+    const edits = viewOrderEdits(doc, wanted, view)
+    return edits.length > 0 ? [...edits, ...places] : []
+  }
   const { children } = doc.node(parent)
   const there = children.filter((id) => !ids.includes(id))
-  const wanted = [...there.slice(0, index), ...ids, ...there.slice(index)]
-  if (wanted.length === children.length && wanted.every((id, i) => id === children[i])) return []
+  const inOrder = [...there.slice(0, index), ...ids, ...there.slice(index)]
+  if (inOrder.length === children.length && inOrder.every((id, i) => id === children[i])) return []
   const keys = ordersAt(doc, parent, index, ids.length, ids)
-  return ids.map((node, i) => ({ op: 'move', node, parent, order: keys[i] }))
+  const moves = ids.map((node, i): Edit => ({ op: 'move', node, parent, order: keys[i] }))
+  return [...moves, ...places]
 }

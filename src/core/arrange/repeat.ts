@@ -5,14 +5,14 @@ import type { Edit } from '../edits/edit'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { PropKey } from '../properties/table'
-import type { Size } from '../properties/values'
 import type { SetEdit } from './align'
 import { ordersAt, withNewIds } from './order'
+import { viewOrderEdits } from './view-order'
 
 type Props = Partial<Record<PropKey, unknown>>
 const FLIPPED: Record<string, string> = { start: 'end', end: 'start', left: 'right', right: 'left' }
 
-function mirrorOne(box: LayoutBox, columns: number): Props {
+function mirrorOne(box: LayoutBox): Props {
   const { resolved, node } = box
   const props: Props = {}
   if (resolved.paddingLeft !== resolved.paddingRight) {
@@ -24,23 +24,59 @@ function mirrorOne(box: LayoutBox, columns: number): Props {
     props.pinRight = resolved.pinLeft ?? null
     if (resolved.pinCenterX) props.pinCenterX = -resolved.pinCenterX
   }
-  const width = resolved.width as Size
-  if (box.parent?.flow === Flow.Lattice && width.kind === 'columns' && width.from !== undefined)
-    props.width = { ...width, from: Math.max(1, columns - width.from - width.span + 2) }
   if (node.kind === 'text' && (resolved.textAlign === 'left' || resolved.textAlign === 'right'))
     props.textAlign = FLIPPED[resolved.textAlign]
   return props
+}
+
+/** A lattice's blocks from right to left, row by row, and the columns that this comes to where order alone does not say them. */
+function mirroredRows(host: LayoutBox): { order: string[]; places: Map<LayoutBox, number> } {
+  const rows = new Map<number, LayoutBox[]>()
+  for (const kid of host.kids) rows.set(kid.row, [kid, ...(rows.get(kid.row) ?? [])])
+  const order: string[] = []
+  const places = new Map<LayoutBox, number>()
+  for (const [, row] of [...rows].sort(([a], [b]) => a - b)) {
+    row.sort((a, b) => b.column - a.column)
+    order.push(...row.map(({ id }) => id))
+    const filled = row.reduce((sum, { span }) => sum + span, 0) === host.columns
+    for (const kid of row)
+      if (kid.from > 0 || !filled) places.set(kid, Math.max(1, host.columns - kid.column - kid.span + 1))
+  }
+  return { order, places }
+}
+
+/** The edits that put what flows in a box into an order; what does not flow keeps its place among its siblings. */
+function reordered(
+  doc: Document,
+  host: LayoutBox,
+  order: readonly string[],
+  view: string | undefined,
+): Edit[] {
+  const flowing = new Set(order)
+  const next = order.values()
+  const wanted = host.node.children.map((id) => (flowing.has(id) ? next.next().value! : id))
+  if (view !== undefined) return viewOrderEdits(doc, wanted, view)
+  if (wanted.every((id, i) => id === host.node.children[i])) return []
+  const keys = generateNKeysBetween(null, null, wanted.length)
+  return wanted.map((node, i) => ({ op: 'move', node, parent: host.id, order: keys[i] }))
 }
 
 /**
  * Turns a row, a lattice or a free box round: what was left is right. In a column every block in it is turned. With `here` only
  * this view changes: blocks change places by their visual order there.
  */
-export function mirrorEdits(layout: PageLayout, id: string, here: boolean, set: SetEdit): Edit[] | string {
+export function mirrorEdits(
+  layout: PageLayout,
+  doc: Document,
+  id: string,
+  here: boolean,
+  set: SetEdit,
+): Edit[] | string {
   const box = layout.boxes.get(id)
   if (!box || (box.kids.length === 0 && box.lifted.length === 0))
     return 'select a section or a box that holds blocks'
   const edits: Edit[] = []
+  const view = here ? layout.viewId : undefined
   const change = (node: Node, props: Props) => {
     if (Object.keys(props).length > 0) edits.push(set(node, props))
   }
@@ -48,17 +84,20 @@ export function mirrorEdits(layout: PageLayout, id: string, here: boolean, set: 
     if (host.flow === Flow.Column || host.flow === Flow.Stack) {
       for (const kid of host.kids) if (kid.kids.length > 0 || kid.lifted.length > 0) turn(kid)
     } else if (host.flow === Flow.Row) {
-      if (here) for (const [i, kid] of host.kids.entries()) change(kid.node, { order: host.kids.length - i })
-      else {
-        const keys = generateNKeysBetween(null, null, host.node.children.length)
-        ;[...host.node.children].reverse().forEach((child, i) => {
-          edits.push({ op: 'move', node: child, parent: host.id, order: keys[i] })
-        })
-      }
+      edits.push(...reordered(doc, host, host.kids.map(({ id }) => id).reverse(), view))
       const { justify } = host.resolved
       if (justify === 'start' || justify === 'end') change(host.node, { justify: FLIPPED[justify] })
-    } else for (const kid of host.kids) change(kid.node, mirrorOne(kid, host.columns))
-    for (const kid of host.lifted) change(kid.node, mirrorOne(kid, host.columns))
+    } else if (host.flow === Flow.Lattice) {
+      const { order, places } = mirroredRows(host)
+      edits.push(...reordered(doc, host, order, view))
+      for (const kid of host.kids) {
+        const from = places.get(kid)
+        const { width } = kid.resolved
+        const placed = from !== undefined && width.kind === 'columns' && (width.from ?? 0) !== from
+        change(kid.node, { ...mirrorOne(kid), ...(placed ? { width: { ...width, from } } : {}) })
+      }
+    } else for (const kid of host.kids) change(kid.node, mirrorOne(kid))
+    for (const kid of host.lifted) change(kid.node, mirrorOne(kid))
   }
   turn(box)
   if (edits.length === 0) return 'there is nothing to turn round in it'

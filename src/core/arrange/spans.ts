@@ -72,9 +72,22 @@ export function slideOnColumns(
   if (box.from === 0 && !(box.resolved.width.kind === 'columns' && isFreeBehind(layout, box, from)))
     return undefined
   const to = from + span - 1
+  if (!isFree(layout, box, from, to)) return undefined
   const size = sizeOnColumns(layout, box.node, from, to)
   const x = columnLeft(used, from)
   return { size, from, to, rect: { ...rect, x } }
+}
+
+/** Whether nothing else in a block's row stands on columns `from`–`to` of the view's lattice: it would have to leave the row. */
+function isFree(layout: PageLayout, box: LayoutBox, from: number, to: number): boolean {
+  const before = columnsBefore(layout, box.node)
+  return box.parent!.kids.every(
+    (kid) =>
+      kid === box ||
+      kid.row !== box.row ||
+      kid.column + kid.span <= from - 1 - before ||
+      kid.column >= to - before,
+  )
 }
 
 /** Whether what stands in a block's row stands before it, and ends before column `from` of the view's lattice. */
