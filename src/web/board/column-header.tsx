@@ -6,6 +6,7 @@ import { formatPx } from '../../core/lattice/solve'
 import { columnLeft, type UsedLattice, usedLattice } from '../../core/lattice/used'
 import { changeViews } from '../editor/change-views'
 import { makeId } from '../editor/editor-state'
+import { ScopeMark } from '../editor/scope-switch'
 import { useBoard } from '../editor/use-editor'
 import { followPointer } from '../parts/follow-pointer'
 import type { SheetPlace } from './sheet-place'
@@ -97,16 +98,20 @@ export function ColumnHeader(place: SheetPlace) {
       }}
     >
       <div
-        className="truncate whitespace-nowrap text-[12px] leading-5"
-        style={{ maxWidth: Math.max(90, view.width * zoom) }}
-        title={`${view.name} ${view.width} · ${latticeWords(used)}`}
+        className="flex items-center text-[12px] leading-5 whitespace-nowrap"
+        style={{ maxWidth: Math.max(active ? 230 : 90, view.width * zoom) }}
       >
-        <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
-        <span className="soft">
-          {editor.doc.view(view.id).width === view.width ? '' : 'at '}
-          {view.width} · {own && 'section’s own · '}
-          {view.width * zoom > 300 ? latticeWords(used) : `${used.columns} of ${formatPx(used.columnWidth)}`}
+        <span className="truncate" title={`${view.name} ${view.width} · ${latticeWords(used)}`}>
+          <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
+          <span className="soft">
+            {editor.doc.view(view.id).width === view.width ? '' : 'at '}
+            {view.width} · {own && 'section’s own · '}
+            {view.width * zoom > 300
+              ? latticeWords(used)
+              : `${used.columns} of ${formatPx(used.columnWidth)}`}
+          </span>
         </span>
+        <ScopeMark view={view} />
       </div>
       <div
         ref={bar}

@@ -55,6 +55,12 @@ export class BoardGesture {
     return this.ids.length === 1 ? this.editor.doc.node(this.ids[0]).name : `${this.ids.length} blocks`
   }
 
+  /** What holds all that move; undefined where they lie in several. */
+  private get commonParent(): string | undefined {
+    const parents = new Set(this.ids.map((id) => this.editor.doc.node(id).parent))
+    return parents.size === 1 ? ([...parents][0] ?? undefined) : undefined
+  }
+
   private stop() {
     this.ended(this.dragging)
     this.editor.set({ drag: undefined })
@@ -144,7 +150,11 @@ export class BoardGesture {
       } as const
       return editor.set({ drag })
     }
-    const insertion = point && insertionAt(editor.doc, point.layout, this.ids, point.x, point.y)
+    // For one view alone only the order there changes: what holds the block is the same on all.
+    const only = editor.scopedView === undefined ? undefined : this.commonParent
+    const may = editor.scopedView === undefined || (only !== undefined && point?.view === this.start.view)
+    const insertion =
+      point && may ? insertionAt(editor.doc, point.layout, this.ids, point.x, point.y, only) : undefined
     editor.set({
       drag: {
         kind: 'flow',
@@ -159,9 +169,13 @@ export class BoardGesture {
     const { editor } = this
     const { drag } = editor
     if (drag?.kind === 'flow' && drag.insertion) {
-      const edits = insertEdits(editor.doc, this.ids, drag.insertion)
-      if (edits.length > 0 && editor.commit(edits, `Move ${this.what}`))
-        editor.announce(`${this.what} moved ${drag.insertion.words}`)
+      const { scopedView } = editor
+      const layout = this.start.view.id === drag.view ? this.start.layout : editor.layoutOf(drag.view)
+      const set = editor.setEdit.bind(editor)
+      const edits = layout ? insertEdits(layout, editor.doc, this.ids, drag.insertion, set, scopedView) : []
+      const where = scopedView === undefined ? '' : ` on ${editor.view.name} alone`
+      if (edits.length > 0 && editor.commit(edits, `Move ${this.what}${where}`))
+        editor.announce(`${this.what} moved ${drag.insertion.words}${where}`)
     }
     if (drag?.kind === 'slide') {
       const node = editor.doc.node(this.ids[0])

@@ -3,8 +3,9 @@
 import { nanoid } from 'nanoid'
 import { sectionOf } from '../../core/arrange/order'
 import { tracedHeight } from '../../core/arrange/trace'
+import { stepOn } from '../../core/arrange/view-order'
 import type { Node } from '../../core/document/document'
-import { originOf, resolve, withOverrides } from '../../core/document/resolve'
+import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
 import type { View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
@@ -341,7 +342,10 @@ export class Editor extends EditorState {
 
   /** A new section or block goes after this one. */
   resolved(node: Node): Resolved {
-    return resolve(this.doc, node, this.view.id)
+    const set = cascaded(this.doc, node, this.view.id)
+    const { layout } = this
+    const carried = layout ? layout.carrying.setIn(node, this.view.id, set) : set
+    return resolved(this.doc.tokenTable, node, carried)
   }
 
   origin(node: Node, key: PropKey): string | undefined {
@@ -357,6 +361,12 @@ export class Editor extends EditorState {
   /** The view that changes are made for alone; undefined: they are made for all. */
   get scopedView(): string | undefined {
     return this.onlyHere && this.view.id !== this.doc.views[0].id ? this.view.id : undefined
+  }
+
+  /** @param only changes are made for the active view alone */
+  setScope(only: boolean) {
+    this.set({ onlyHere: only })
+    this.announce(only ? `Changes apply to ${this.view.name} alone` : 'Changes apply to every view')
   }
 
   /** What a block is in the active view before what that view sets itself. */
@@ -388,6 +398,18 @@ export class Editor extends EditorState {
       return own.length > 0 ? [this.setEdit(node, Object.fromEntries(own))] : []
     })
     return this.commit(edits, label, gesture)
+  }
+
+  /** Moves a block one step among its siblings: for every view, or as the active one alone shows them. */
+  moveBy(node: Node, by: -1 | 1): boolean {
+    const view = this.scopedView
+    const where = view === undefined ? '' : ` on ${this.view.name} alone`
+    const { layout } = this
+    if (!layout) return false
+    const edits = stepOn(layout, this.doc, node.id, by, (each, props) => this.setEdit(each, props), view)
+    const moved = edits.length > 0 && this.commit(edits, `Move ${node.name}${where}`)
+    if (moved) this.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}${where}`)
+    return moved
   }
 
   /** Changes what the page shows of a block of its template, for every view or from the active one on. */

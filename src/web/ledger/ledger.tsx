@@ -1,7 +1,8 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
 
 import { useEffect, useRef, useState } from 'react'
-import { mayHold, orderAt, stepEdits } from '../../core/arrange/order'
+import { mayHold, orderAt } from '../../core/arrange/order'
+import { shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
 import { formatPx } from '../../core/lattice/solve'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
@@ -24,7 +25,7 @@ export function Ledger() {
   const selected = editor.selected
 
   const { instances } = editor
-  const rows = instances?.page === editor.pageId ? rowsOf(instances, open) : []
+  const rows = instances?.page === editor.pageId ? rowsOf(instances, doc, editor.viewId, open) : []
   const shown = useRowWindow(tree, rows.length)
   const latestRows = useRef(rows)
   latestRows.current = rows
@@ -56,9 +57,7 @@ export function Ledger() {
     reveal(id, () => tree.current?.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus())
   }
   const step = (id: string, by: -1 | 1) => {
-    const node = doc.node(id)
-    if (editor.commit(stepEdits(doc, id, by), `Move ${node.name}`))
-      editor.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}`)
+    editor.moveBy(doc.node(id), by)
     focusRow(id)
   }
 
@@ -108,6 +107,11 @@ export function Ledger() {
     const target = rows[row]
     if (!target || target.node.source) return undefined
     const share = down / ROW_HEIGHT - row
+    // For one view alone only the order there changes: what holds the block is the same on all.
+    if (editor.scopedView !== undefined)
+      return target.parent === doc.node(id).parent && target.node.id !== id
+        ? { row, where: share < 0.5 ? 'before' : 'after' }
+        : undefined
     if (share > 0.3 && share < 0.7 && holdsBlocks(target.node.kind) && mayHold(doc, target.node.id, id))
       return { row, where: 'inside' }
     return mayHold(doc, target.parent, id) && target.node.id !== id
@@ -131,16 +135,22 @@ export function Ledger() {
     if (!now?.moving || !drop) return
     const target = rows[drop.row]
     const parent = drop.where === 'inside' ? target.node.id : target.parent
-    const siblings = doc.node(parent).children.filter((id) => id !== now.id)
+    const view = editor.scopedView
+    const all = view === undefined ? doc.node(parent).children : shownChildren(doc, parent, view)
+    const siblings = all.filter((id) => id !== now.id)
     const index =
       drop.where === 'inside'
         ? siblings.length
         : siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
     const node = doc.node(now.id)
-    editor.commit(
-      [{ op: 'move', node: now.id, parent, order: orderAt(doc, parent, index, now.id) }],
-      `Move ${node.name}`,
-    )
+    if (view !== undefined) {
+      siblings.splice(index, 0, now.id)
+      editor.commit(viewOrderEdits(doc, siblings, view), `Move ${node.name} on ${editor.view.name} alone`)
+    } else
+      editor.commit(
+        [{ op: 'move', node: now.id, parent, order: orderAt(doc, parent, index, now.id) }],
+        `Move ${node.name}`,
+      )
     if (drop.where === 'inside') setOpen(new Set([...open, parent]))
   }
 

@@ -2,7 +2,7 @@
 
 import { coverOf, isOnLattice } from '../../core/arrange/spans'
 import type { Document, Node } from '../../core/document/document'
-import { resolve } from '../../core/document/resolve'
+import { cascaded, resolve } from '../../core/document/resolve'
 import type { Instances } from '../../core/expand/instances'
 import type { PageLayout } from '../../core/layout/page'
 import type { Resolved } from '../../core/properties/table'
@@ -16,20 +16,23 @@ export type Row = {
   siblings: number
 }
 
-/** @param instances what the page shows */
-export function rowsOf(instances: Instances, open: ReadonlySet<string>): Row[] {
+/** Siblings as a view shows them. @param instances what the page shows */
+export function rowsOf(instances: Instances, doc: Document, view: string, open: ReadonlySet<string>): Row[] {
   const { page } = instances
+  const orderOf = (id: string) => cascaded(doc, instances.node(id), view).order ?? 0
+  const shown = (ids: readonly string[]) =>
+    ids.some((id) => orderOf(id) !== 0) ? [...ids].sort((a, b) => orderOf(a) - orderOf(b)) : ids
   const rows: Row[] = []
   const visit = (id: string, depth: number, position: number, siblings: number) => {
     const node = instances.node(id)
     const isOpen = open.has(id) && node.children.length > 0
     rows.push({ node, depth, open: isOpen, parent: node.parent ?? page, position, siblings })
     if (isOpen)
-      node.children.forEach((child, i) => {
+      shown(node.children).forEach((child, i) => {
         visit(child, depth + 1, i, node.children.length)
       })
   }
-  const sections = instances.node(page).children
+  const sections = shown(instances.node(page).children)
   sections.forEach((id, i) => {
     visit(id, 0, i, sections.length)
   })

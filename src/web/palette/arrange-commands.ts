@@ -218,12 +218,7 @@ export const ARRANGE: Command[] = [
     when: (editor) => editor.selected !== undefined && editor.selected.children.length > 0,
     run: (editor) =>
       arrange(editor, `Mirror ${editor.selected!.name}`, (layout, set) =>
-        mirrorEdits(
-          layout,
-          editor.selected!.id,
-          editor.onlyHere && editor.view.id !== editor.doc.views[0].id,
-          set,
-        ),
+        mirrorEdits(layout, editor.doc, editor.selected!.id, editor.scopedView !== undefined, set),
       ),
   },
   {

@@ -2,7 +2,7 @@
 
 import { blocksAlike } from '../../core/arrange/find'
 import { lookOf } from '../../core/arrange/look'
-import { duplicateEdits, outermost, stepEdits } from '../../core/arrange/order'
+import { duplicateEdits, outermost } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { cascaded } from '../../core/document/resolve'
 import { isText } from '../../core/properties/kinds'
@@ -60,7 +60,7 @@ function duplicate(editor: Editor) {
 
 const step = (by: -1 | 1) => (editor: Editor) => {
   const node = editor.selected
-  if (node) editor.commit(stepEdits(editor.doc, node.id, by), `Move ${node.name}`)
+  if (node) editor.moveBy(node, by)
 }
 
 function selectSame(editor: Editor) {

@@ -4,6 +4,7 @@ import { Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Node } from '../../core/document/document'
 import { PROPERTIES, type PropKey } from '../../core/properties/table'
+import { saidWords } from '../../core/properties/value-words'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 
@@ -27,10 +28,14 @@ export function Line({
   const own = editor.overridden(node).filter((key) => keys.includes(key))
   const mixed = keys.some((key) => isMixed(editor, key))
   const { views } = editor.doc
-  const narrower = views.slice(views.findIndex((view) => view.id === editor.view.id) + 1)
-  const differing = narrower.filter((view) =>
-    keys.some((key) => node.overrides[view.id]?.[key] !== undefined),
-  )
+  const here = views.findIndex((view) => view.id === editor.view.id)
+  // Views that the page is not drawn at say nothing of it.
+  const drawn = editor.page ? editor.doc.viewsOf(editor.page) : views
+  const differing = drawn.flatMap((view) => {
+    const differs = keys.filter((key) => node.overrides[view.id]?.[key] !== undefined)
+    const narrower = views.findIndex(({ id }) => id === view.id) > here
+    return narrower && differs.length > 0 ? [{ view, differs }] : []
+  })
   return (
     <div
       className={`relative flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`}
@@ -64,7 +69,7 @@ export function Line({
           <Undo2 size={13} strokeWidth={1.75} aria-hidden />
         </button>
       )}
-      {differing.map((view) => (
+      {differing.map(({ view, differs }) => (
         <button
           key={view.id}
           type="button"
@@ -72,7 +77,8 @@ export function Line({
           title={`Show what it is on ${view.name}`}
           onClick={() => editor.select(node.id, view.id)}
         >
-          differs on {view.name}
+          differs on {view.name}:{' '}
+          {differs.map((key) => saidWords(key, node.overrides[view.id]?.[key])).join(', ')}
         </button>
       ))}
     </div>

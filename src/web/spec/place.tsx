@@ -1,7 +1,7 @@
 /** Where a block is: its turn in the parent's flow, its columns, or its pins. */
 
-import { stepEdits } from '../../core/arrange/order'
 import { coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
+import { seenElsewhere, shownChildren } from '../../core/arrange/view-order'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
@@ -10,6 +10,7 @@ import type { Pin } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice } from '../parts/popover'
+import { CarriedMark } from './carried-mark'
 import { Line } from './line'
 import { PinsPicture } from './pins-picture'
 
@@ -31,7 +32,8 @@ export function Place({ node }: { node: Node }) {
   const editor = useEditor()
   const { doc, layout } = editor
   const parent = doc.node(node.parent!)
-  const index = parent.children.indexOf(node.id)
+  const index = shownChildren(doc, parent.id, editor.view.id).indexOf(node.id)
+  const elsewhere = seenElsewhere(doc, node.id, editor.view.id)
   const total = parent.children.length
   const resolved = editor.resolved(node)
   const free = layout?.boxes.get(parent.id)?.flow === Flow.Free
@@ -62,7 +64,7 @@ export function Place({ node }: { node: Node }) {
             aria-label="Move towards the front of its row or column"
             title="Earlier (Alt ↑ in the ledger)"
             disabled={index === 0}
-            onClick={() => editor.commit(stepEdits(doc, node.id, -1), `Move ${node.name}`)}
+            onClick={() => editor.moveBy(node, -1)}
           >
             ↑
           </button>
@@ -72,12 +74,21 @@ export function Place({ node }: { node: Node }) {
             aria-label="Move towards the end of its row or column"
             title="Later (Alt ↓ in the ledger)"
             disabled={index === total - 1}
-            onClick={() => editor.commit(stepEdits(doc, node.id, 1), `Move ${node.name}`)}
+            onClick={() => editor.moveBy(node, 1)}
           >
             ↓
           </button>
         </span>
       </div>
+      {elsewhere && (
+        <Line node={node} keys={['order']}>
+          <p className="text-[12px] leading-4 text-(--gold-text)" data-read-order>
+            {ORDINALS[elsewhere.seen - 1] ?? `${elsewhere.seen}th`} to see on {editor.view.name}, but read{' '}
+            {(ORDINALS[elsewhere.read - 1] ?? `${elsewhere.read}th`).toLowerCase()}: keyboards and screen
+            readers follow the order of {editor.doc.views[0].name}.
+          </p>
+        </Line>
+      )}
       {layout && isOnLattice(layout, node) && <Columns node={node} />}
       {!lifted && <Before node={node} />}
       {!free && (
@@ -182,6 +193,7 @@ function Columns({ node }: { node: Node }) {
         onChange={(to) => place(Math.min(cover.from, to), to)}
       />
       <span>of {columns}</span>
+      <CarriedMark node={node} />
     </Line>
   )
 }

@@ -8,6 +8,7 @@ import type { Size } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { Choice, type Option } from '../parts/popover'
+import { CarriedMark } from './carried-mark'
 
 type Kind = Size['kind']
 const WORDS: Record<Kind, string> = {
@@ -123,6 +124,7 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
         />
       )}
       {size.kind !== 'exact' && <span className="soft tabular-nums">{formatPx(now)} px</span>}
+      {side === 'width' && layout && !isOnLattice(layout, node) && <CarriedMark node={node} />}
     </>
   )
 }

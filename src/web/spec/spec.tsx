@@ -5,6 +5,7 @@ import { lazy, Suspense } from 'react'
 import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { holdsBlocks, isText } from '../../core/properties/kinds'
+import { ScopeSwitch } from '../editor/scope-switch'
 import { useEditor } from '../editor/use-editor'
 import { LatticeBench } from '../lattice-bench/lattice-bench'
 import { NumberChip } from '../parts/number-chip'
@@ -168,39 +169,6 @@ function BlockSpec({ node }: { node: Node }) {
         )}
       </div>
     </>
-  )
-}
-
-function ScopeSwitch() {
-  const editor = useEditor()
-  const widest = editor.doc.views[0]
-  const narrower = editor.view.id !== widest.id
-  const button = (only: boolean, words: string) => (
-    <button
-      type="button"
-      role="radio"
-      aria-checked={editor.onlyHere === only}
-      className={`flex-1 rounded-[3px] px-2 py-1 ${editor.onlyHere === only ? 'bg-base-100 font-bold text-primary shadow-sm' : 'soft'}`}
-      onClick={() => editor.set({ onlyHere: only })}
-    >
-      {words}
-    </button>
-  )
-  return (
-    <div className="rule-b px-4 py-2">
-      {narrower ? (
-        <div
-          role="radiogroup"
-          aria-label="A change applies to"
-          className="flex rounded-[4px] bg-base-200 p-0.5 text-[12px]"
-        >
-          {button(true, `Only ${editor.view.name}`)}
-          {button(false, 'Every view')}
-        </div>
-      ) : (
-        <p className="text-[12px] leading-[22px] soft">{editor.view.name} leads; narrower views follow it.</p>
-      )}
-    </div>
   )
 }
 
