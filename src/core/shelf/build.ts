@@ -43,40 +43,34 @@ export class Builder {
     return { kind, name, props, overrides, children }
   }
 
-  /** Puts a block on columns given for a lattice of 12: scaled to each view's own count, full width when narrow. */
+  /** Puts a block on columns given for a lattice of 12; narrower views carry it on. */
   on(draft: Draft, from: number, span: number): Draft {
-    const place = (view: View) => {
-      const { columns } = view.lattice
-      if (view.width <= NARROW) return { from: 1, span: columns }
-      const first = Math.min(columns, Math.round(((from - 1) * columns) / 12) + 1)
-      return {
-        from: first,
-        span: Math.max(1, Math.min(columns - first + 1, Math.round((span * columns) / 12))),
-      }
-    }
-    return this.placed(draft, place)
+    const first = Math.min(this.columns, Math.round(((from - 1) * this.columns) / 12) + 1)
+    const width = Math.max(1, Math.min(this.columns - first + 1, this.share(span)))
+    return { ...draft, props: { ...draft.props, width: { kind: 'columns', span: width, from: first } } }
   }
 
-  /** A span without a start: placed one after the other. `narrowSpan` counts in halves of the lattice. */
+  /** A span without a start: placed one after the other. `narrowHalf`: in pairs on a phone. */
   flowing(draft: Draft, span: number, narrowHalf = false): Draft {
-    return this.placed(draft, (view) => {
-      const { columns } = view.lattice
-      if (view.width <= NARROW) return { span: narrowHalf ? Math.max(1, Math.floor(columns / 2)) : columns }
-      return { span: Math.max(1, Math.round((span * columns) / 12)) }
-    })
+    const { overrides } = draft
+    const phone = this.narrow
+    const half = phone && {
+      width: { kind: 'columns' as const, span: Math.max(1, Math.floor(phone.lattice.columns / 2)) },
+    }
+    return {
+      ...draft,
+      props: { ...draft.props, width: { kind: 'columns', span: this.share(span) } },
+      overrides:
+        narrowHalf && phone ? { ...overrides, [phone.id]: { ...overrides[phone.id], ...half } } : overrides,
+    }
   }
 
-  private placed(draft: Draft, place: (view: View) => { span: number; from?: number }): Draft {
-    const overrides = { ...draft.overrides }
-    let before = place(this.views[0])
-    const props: Props = { ...draft.props, width: { kind: 'columns', ...before } }
-    for (const view of this.views.slice(1)) {
-      const here = place(view)
-      if (here.span === before.span && here.from === before.from) continue
-      overrides[view.id] = { ...overrides[view.id], width: { kind: 'columns', ...here } }
-      before = here
-    }
-    return { ...draft, props, overrides }
+  private get columns(): number {
+    return this.views[0].lattice.columns
+  }
+
+  private share(span: number): number {
+    return Math.max(1, Math.round((span * this.columns) / 12))
   }
 
   text(name: string, text: string | Span[], props: Props = {}, narrow: Props = {}): Draft {
