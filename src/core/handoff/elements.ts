@@ -4,7 +4,8 @@
  */
 import type { Node } from '../document/document'
 import type { Instances } from '../expand/instances'
-import { BOX_TAGS, isText, TEXT_TAGS } from '../properties/kinds'
+import { BOX_TAGS, isText, type Kind, TEXT_TAGS } from '../properties/kinds'
+import type { Meanings } from './meaning'
 
 const OF_BOX: ReadonlySet<string> = new Set(BOX_TAGS)
 const OF_TEXT: ReadonlySet<string> = new Set(TEXT_TAGS)
@@ -12,20 +13,20 @@ const OF_TEXT: ReadonlySet<string> = new Set(TEXT_TAGS)
 /** What lies around a block. */
 type Around = { parent: string; inLink: boolean; inEnds: boolean; hasMain: boolean }
 
-/** What a block would be by itself. */
-function wanted(node: Node): string {
-  const { kind, props } = node
+/** What a block would be by itself: what it says, else what it is taken for. */
+function wanted({ id, kind, props }: Node, meanings: Meanings): string {
   if (kind === 'button') return props.link === undefined ? 'button' : 'a'
   const may = isText(kind) ? OF_TEXT : OF_BOX
-  return props.tag !== undefined && may.has(props.tag) ? props.tag : plainOf(node)
+  const tag = props.tag ?? meanings.get(id)
+  return tag !== undefined && may.has(tag) ? tag : plainOf(kind)
 }
 
 /** What stands for nothing but a block of its kind. */
 const PLAIN: Readonly<Record<string, string>> = { section: 'section', text: 'p', button: 'span' }
-const plainOf = ({ kind }: Node) => PLAIN[kind] ?? 'div'
+const plainOf = (kind: Kind) => PLAIN[kind] ?? 'div'
 
 function allowed(node: Node, tag: string, around: Around): string {
-  const plain = plainOf(node)
+  const plain = plainOf(node.kind)
   if (around.parent === 'ul') return 'li'
   switch (tag) {
     case 'a':
@@ -46,8 +47,8 @@ function allowed(node: Node, tag: string, around: Around): string {
 }
 
 /** Whether everything in a list may be an item of it. */
-const holdsItems = (instances: Instances, node: Node) =>
-  node.children.every((id) => ['li', 'div', 'p', 'span'].includes(wanted(instances.node(id))))
+const holdsItems = (instances: Instances, node: Node, meanings: Meanings) =>
+  node.children.every((id) => ['li', 'div', 'p', 'span'].includes(wanted(instances.node(id), meanings)))
 
 export type Element = {
   tag: string
@@ -58,14 +59,15 @@ export type Element = {
 
 /**
  * @param hasMain whether what is between the page's ends stands in a `main` already
+ * @param meanings what blocks are taken for that say nothing
  * @returns by key
  */
-export function elementsOf(instances: Instances, hasMain: boolean): Map<string, Element> {
+export function elementsOf(instances: Instances, hasMain: boolean, meanings: Meanings): Map<string, Element> {
   const elements = new Map<string, Element>()
   const landmarks = new Map<string, Node[]>()
   const visit = (node: Node, around: Around) => {
-    let tag = allowed(node, wanted(node), around)
-    if (tag === 'ul' && !holdsItems(instances, node)) tag = 'div'
+    let tag = allowed(node, wanted(node, meanings), around)
+    if (tag === 'ul' && !holdsItems(instances, node, meanings)) tag = 'div'
     elements.set(node.id, { tag, inLink: around.inLink })
     if (isLandmark(tag, around.parent)) landmarks.set(tag, [...(landmarks.get(tag) ?? []), node])
     const inside: Around = {

@@ -12,6 +12,7 @@ import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
 import { type Element, elementsOf } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
+import { meaningsOf } from './meaning'
 import { pageFileName, rootOf, slug } from './names'
 import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
@@ -86,11 +87,12 @@ class PageWriter {
       isReordered(this.instances) ? `  <body class="${ORDERED_CLASS}">` : '  <body>',
     )
     const sections = this.instances.node(this.page.id).children.map((id) => this.instances.node(id))
-    const outer = (node: Node) => node.props.tag === 'header' || node.props.tag === 'footer'
+    const meanings = meaningsOf(this.doc, this.instances)
+    const outer = ({ id, props }: Node) => ['header', 'footer'].includes(props.tag ?? meanings.get(id) ?? '')
     const isLead = (i: number) => sections.slice(0, i + 1).every(outer)
     const isTail = (i: number) => sections.slice(i).every(outer)
     const between = sections.map((_, i) => !isLead(i) && !isTail(i))
-    this.elements = elementsOf(this.instances, between.includes(true))
+    this.elements = elementsOf(this.instances, between.includes(true), meanings)
     let open = false
     sections.forEach((section, i) => {
       const inMain = between[i]

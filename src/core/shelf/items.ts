@@ -381,7 +381,7 @@ export const SHELF: ShelfItem[] = [
     ),
   ),
   block('Words', 'heading', 'Heading', 'title h2', (b) =>
-    b.text('Heading', 'A heading', { type: '{type.heading}', tag: 'h2' }),
+    b.text('Heading', 'A heading', { type: '{type.heading}' }),
   ),
   block('Words', 'paragraph', 'Paragraph', 'text body', paragraph),
   block('Words', 'label', 'Small text', 'caption label', (b) =>

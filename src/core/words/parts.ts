@@ -21,7 +21,19 @@ export type Part = {
 }
 
 /** Elements that hold nothing but phrases (HTML): a text that is one has lines, no lists. */
-const PHRASES: ReadonlySet<string> = new Set(['h1', 'h2', 'h3', 'h4', 'span', 'a', 'label', 'small', 'cite'])
+const PHRASES: ReadonlySet<string> = new Set([
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'span',
+  'a',
+  'label',
+  'small',
+  'cite',
+])
 
 /** Whether a text may have lists, and paragraphs apart. */
 export const holdsParagraphs = (kind: Kind, tag: string | undefined): boolean =>

@@ -13,6 +13,7 @@ import { Arrange } from './arrange'
 import { Inside } from './inside'
 import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
+import { MeaningLine } from './meaning'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
 import { SharedSpec } from './shared'
@@ -121,6 +122,7 @@ function BlockSpec({ node }: { node: Node }) {
         {node.kind !== 'section' && (
           <Group title="Place">
             <Place node={node} />
+            <MeaningLine node={node} />
           </Group>
         )}
         {(many > 1 || editor.layout?.boxes.get(node.id)?.pins) && (
@@ -131,6 +133,7 @@ function BlockSpec({ node }: { node: Node }) {
         {node.kind === 'section' && (
           <Group title="Place">
             <SectionLatticeLines node={node} />
+            <MeaningLine node={node} />
           </Group>
         )}
         <Group title="Size">
