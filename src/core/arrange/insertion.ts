@@ -4,8 +4,9 @@ import type { Edit } from '../edits/edit'
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
+import { type Kind, mayHoldKind } from '../properties/kinds'
 import type { SetEdit } from './align'
-import { mayHold, ordersAt } from './order'
+import { ordersAt } from './order'
 import { placesAlong, shownChildren, viewOrderEdits } from './view-order'
 
 export type Insertion = {
@@ -33,10 +34,13 @@ function hostAt(
   doc: Document,
   layout: PageLayout,
   ids: readonly string[],
+  kinds: readonly Kind[],
   x: number,
   y: number,
 ): LayoutBox | undefined {
-  if (ids.every((id) => doc.node(id).kind === 'section')) return layout.root
+  if (kinds.every((kind) => kind === 'section')) return layout.root
+  const mayTake = (host: LayoutBox) =>
+    kinds.every((kind) => mayHoldKind(host.node.kind, kind)) && !ids.some((id) => doc.isInside(host.id, id))
   let host: LayoutBox | undefined
   const search = (box: LayoutBox, left: number, top: number) => {
     for (const kid of [...box.kids, ...box.lifted]) {
@@ -48,7 +52,7 @@ function hostAt(
       const dy = edgeZone(kid, kid.height)
       const within = x >= kx + dx && x < kx + kid.width - dx && y >= ky + dy && y < ky + kid.height - dy
       const takes = kid.node.kind === 'section' || within
-      if (takes && HOLDS(kid) && !kid.node.locked && ids.every((id) => mayHold(doc, kid.id, id))) host = kid
+      if (takes && HOLDS(kid) && !kid.node.locked && mayTake(kid)) host = kid
       search(kid, kx, ky)
     }
   }
@@ -90,6 +94,7 @@ function mark(host: LayoutBox, around: Rect, previous: Rect | undefined, next: R
 /**
  * Where blocks would go if they were let go at a point; undefined where nothing can hold them.
  * @param only the parent that they stay in
+ * @param kinds of what comes new, where nothing is dragged that is there
  */
 export function insertionAt(
   doc: Document,
@@ -98,8 +103,9 @@ export function insertionAt(
   x: number,
   y: number,
   only?: string,
+  kinds: readonly Kind[] = ids.map((id) => doc.node(id).kind),
 ): Insertion | undefined {
-  const host = only === undefined ? hostAt(doc, layout, ids, x, y) : layout.boxes.get(only)
+  const host = only === undefined ? hostAt(doc, layout, ids, kinds, x, y) : layout.boxes.get(only)
   if (!host) return undefined
   const around =
     host === layout.root

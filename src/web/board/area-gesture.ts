@@ -6,8 +6,8 @@ import { formatPx } from '../../core/lattice/solve'
 import { guidesOn, tracedOn } from '../editor/aids'
 import { type Editor, makeId } from '../editor/editor-state'
 import { followPointer } from '../parts/follow-pointer'
+import type { SheetPoint } from './drag'
 import { THRESHOLD } from './drag'
-import type { SheetPoint } from './gesture'
 
 /** Follows a press in drawing mode; let go, the area is there and selected. */
 export function followDrawing(

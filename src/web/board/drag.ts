@@ -2,9 +2,14 @@
 
 import type { Insertion } from '../../core/arrange/insertion'
 import type { SnapLine } from '../../core/arrange/snap'
+import type { View } from '../../core/document/schema'
 import type { UsedLattice } from '../../core/lattice/used'
+import type { PageLayout } from '../../core/layout/page'
 import type { Rect } from '../../core/layout/rect'
 import type { Size } from '../../core/properties/values'
+
+/** A point on a sheet, px from its top left. */
+export type SheetPoint = { view: View; layout: PageLayout; x: number; y: number; id: string | undefined }
 
 /** What was snapped to is said when the pointer rests there: the panels, and with them the announcement, follow then. */
 export function announceSnaps(editor: { announcement: string }, hits: readonly SnapLine[]) {

@@ -8,16 +8,11 @@ import { outermost } from '../../core/arrange/order'
 import { isLiftedBox, pinsAt } from '../../core/arrange/pins'
 import { type SnapLine, snapRect } from '../../core/arrange/snap'
 import { columnWords, slideOnColumns } from '../../core/arrange/spans'
-import type { View } from '../../core/document/schema'
-import type { PageLayout } from '../../core/layout/page'
 import { bounds, type Rect } from '../../core/layout/rect'
 import { snapLinesOn } from '../editor/aids'
 import { type Editor, makeId } from '../editor/editor-state'
 import { followPointer } from '../parts/follow-pointer'
-import { announceSnaps, REACH, THRESHOLD } from './drag'
-
-/** A point on a sheet, px from its top left. */
-export type SheetPoint = { view: View; layout: PageLayout; x: number; y: number; id: string | undefined }
+import { announceSnaps, REACH, type SheetPoint, THRESHOLD } from './drag'
 
 export class BoardGesture {
   private readonly gesture = makeId()

@@ -2,7 +2,7 @@
 import type { LookOf } from '../../core/arrange/look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
 import type { Misfit } from '../../core/lattice/fit'
-import type { Drag } from '../board/drag'
+import type { Drag, SheetPoint } from '../board/drag'
 import type { Typing } from '../text/typing'
 import type { Camera } from './camera'
 
@@ -62,6 +62,8 @@ export class EditorState {
   /** While something is dragged that changes props in many places: its changes are one step of the history. */
   openGesture: string | undefined
   /** What a gesture on the board is doing now. */
+  /** The sheet and the block under a point of the window; set by the board. */
+  locate: ((clientX: number, clientY: number) => SheetPoint | undefined) | undefined
   drag: Drag | undefined
   /** While the gauge's key is held: what the pointer is on. */
   gauge: { view: string; id: string | undefined } | undefined

@@ -8,8 +8,10 @@ import type { Edit } from '../../core/edits/edit'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { linkFrom } from '../../core/properties/links'
 import { Builder, belowTitle, type Draft, plant } from '../../core/shelf/build'
+import { firstSize } from '../../core/shelf/first-size'
 import type { ShelfItem } from '../../core/shelf/items'
 import { type Editor, makeId } from '../editor/editor-state'
+import { goHome } from '../editor/focus-home'
 
 /** Where a new section goes: behind the selected one; a footer stays last. */
 export function sectionIndex(editor: Editor): number {
@@ -36,48 +38,61 @@ export function blockPlace(editor: Editor): { parent: string; index: number } | 
 const planted = (editor: Editor, draft: Draft, order: string): NodeTree =>
   treeWithLinks(plant(draft, makeId, order), (link) => linkFrom(editor.doc.pages.values(), link))
 
-export function placeItem(editor: Editor, item: ShelfItem) {
-  const { doc } = editor
-  if (!editor.page) return
-  const builder = new Builder(doc.views)
+/** What an item would be on this page. */
+export function draftOf(editor: Editor, item: ShelfItem): Draft {
+  const draft = item.build(new Builder(editor.doc.views))
   const titled = [...(editor.layout?.visible() ?? [])].some(({ node }) => node.props.tag === 'h1')
-  const draft = titled ? belowTitle(item.build(builder)) : item.build(builder)
+  return titled ? belowTitle(draft) : draft
+}
+
+export const draftOfPicture = (asset: Asset): Draft => ({
+  kind: 'picture',
+  name: asset.name.slice(0, 60) || 'Picture',
+  props: { asset: asset.id, alt: asset.name },
+  overrides: {},
+  children: [],
+})
+
+/** The edits that put something new at a place, and its id. */
+export function placing(
+  editor: Editor,
+  draft: Draft,
+  { parent, index }: { parent: string; index: number },
+): { edits: Edit[]; tree: NodeTree } {
+  const host = editor.layout?.boxes.get(parent)
+  const sized = { ...draft, props: { ...draft.props, ...firstSize(draft, host) } }
+  const tree = planted(editor, sized, orderAt(editor.doc, parent, index))
+  return { edits: [{ op: 'insert', parent, tree }], tree }
+}
+
+export function placeItem(editor: Editor, item: ShelfItem) {
+  if (!editor.page) return
+  const draft = draftOf(editor, item)
   if (item.shelf === 'sections') {
     const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)
-    const tree = planted(editor, draft, orderAt(doc, editor.pageId, index))
-    insert(editor, [{ op: 'insert', parent: editor.pageId, tree }], tree, `Place ${item.name}`)
+    const { edits, tree } = placing(editor, draft, { parent: editor.pageId, index })
+    insert(editor, edits, tree, `Place ${item.name}`)
     return
   }
-  placeBlock(editor, (order) => planted(editor, draft, order), `Place ${item.name}`)
+  placeBlock(editor, draft, `Place ${item.name}`)
 }
 
 /** Places a picture; one that the project does not have yet is added in the same step. */
 export function placePicture(editor: Editor, asset: Asset) {
   const added: Edit[] = editor.doc.assets.has(asset.id) ? [] : [{ op: 'asset', id: asset.id, asset }]
-  placeBlock(
-    editor,
-    (order) => ({
-      id: makeId(),
-      kind: 'picture',
-      name: asset.name.slice(0, 60) || 'Picture',
-      order,
-      props: { asset: asset.id, alt: asset.name },
-    }),
-    `Place ${asset.name}`,
-    added,
-  )
+  placeBlock(editor, draftOfPicture(asset), `Place ${asset.name}`, added)
 }
 
-function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: string, before: Edit[] = []) {
+export function placeBlock(editor: Editor, draft: Draft, label: string, before: Edit[] = []) {
   const { doc } = editor
   const place = blockPlace(editor)
   if (place) {
-    const tree = make(orderAt(doc, place.parent, place.index))
-    insert(editor, [...before, { op: 'insert', parent: place.parent, tree }], tree, label)
+    const { edits, tree } = placing(editor, draft, place)
+    insert(editor, [...before, ...edits], tree, label)
     return
   }
   // An empty page: the block brings a section to lie in.
-  const block = make('a0')
+  const block = planted(editor, draft, 'a0')
   const section: NodeTree = {
     id: makeId(),
     kind: 'section',
@@ -92,6 +107,7 @@ function placeBlock(editor: Editor, make: (order: string) => NodeTree, label: st
 function insert(editor: Editor, edits: Edit[], tree: NodeTree, label: string) {
   if (editor.commit(edits, label)) {
     editor.select(tree.id)
+    goHome(editor)
     editor.announce(`${tree.name} placed`)
   }
 }

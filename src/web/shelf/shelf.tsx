@@ -1,13 +1,16 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
 import { Image, LayoutPanelTop, Search, Shapes } from 'lucide-react'
 import { useState } from 'react'
-import { SHELF } from '../../core/shelf/items'
+import { SHELF, type ShelfItem } from '../../core/shelf/items'
+import { foundOnShelf } from '../../core/shelf/search'
 import { type Editor, makeId } from '../editor/editor-state'
+import { goHome } from '../editor/focus-home'
 import { useBoard, useEditor } from '../editor/use-editor'
 import { PictureButton } from '../parts/file-button'
 import { pictureUrl } from '../session/pictures'
 import { GuidesList } from './guides-list'
-import { placeItem, placePicture } from './place-item'
+import { followPlacing } from './place-gesture'
+import { draftOf, draftOfPicture, placeItem, placePicture } from './place-item'
 import { readPicture } from './read-picture'
 import { Snapping } from './snapping'
 import { Thumbnail } from './thumbnail'
@@ -24,24 +27,30 @@ export function Shelf() {
   const editor = useEditor()
   const [search, setSearch] = useState('')
   const [category, setCategory] = useState<string>()
+  const [mark, setMark] = useState(0)
   const open = editor.panels.shelf
   const { shelfPart } = editor
-  const count = (part: string) =>
-    part === 'pictures' ? editor.doc.assets.size : SHELF.filter((item) => item.shelf === part).length
   const show = (part: Editor['shelfPart']) => {
     const close = open && shelfPart === part && search === ''
     setSearch('')
     setCategory(undefined)
     editor.set({ shelfPart: part, panels: { ...editor.panels, shelf: !close } })
   }
-  const words = search.trim().toLowerCase()
-  const found = SHELF.filter((item) =>
-    words === ''
-      ? item.shelf === shelfPart
-      : `${item.name} ${item.words} ${item.category}`.toLowerCase().includes(words),
-  )
+  const words = search.trim()
+  const found = words === '' ? SHELF.filter((item) => item.shelf === shelfPart) : foundOnShelf(words)
   const categories = [...new Set(found.map((item) => item.category))]
   const items = found.filter((item) => category === undefined || item.category === category)
+  /** What Enter places. */
+  const marked = words === '' ? undefined : items[Math.min(mark, items.length - 1)]
+  const count = (part: string) => {
+    if (part === 'pictures') return words === '' ? editor.doc.assets.size : 0
+    return (words === '' ? SHELF : found).filter((item) => item.shelf === part).length
+  }
+  const isShown = (part: string) => open && part === (marked?.shelf ?? (words === '' ? shelfPart : ''))
+  const place = (item: ShelfItem) => {
+    setSearch('')
+    placeItem(editor, item)
+  }
   return (
     <section aria-label="Shelf" className="flex-none border-t border-base-300 bg-base-100">
       <div className="flex h-[40px] items-center gap-1 px-3">
@@ -57,13 +66,23 @@ export function Shelf() {
             onChange={(event) => {
               setSearch(event.target.value)
               setCategory(undefined)
+              setMark(0)
             }}
+            role="combobox"
+            aria-expanded={words !== ''}
+            aria-controls="shelf-items"
+            aria-activedescendant={marked ? `shelf-${marked.id}` : undefined}
             onKeyDown={(event) => {
               event.stopPropagation()
-              if (event.key === 'Enter' && items[0]) placeItem(editor, items[0])
+              const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+              if (step !== undefined && marked) {
+                event.preventDefault()
+                setMark(Math.max(0, Math.min(items.length - 1, mark + step)))
+              }
+              if (event.key === 'Enter' && marked) place(marked)
               if (event.key === 'Escape') {
                 setSearch('')
-                event.currentTarget.blur()
+                goHome(editor)
                 editor.set({ panels: { ...editor.panels, shelf: false } })
               }
             }}
@@ -76,11 +95,16 @@ export function Shelf() {
               key={part.id}
               type="button"
               role="tab"
-              aria-selected={open && shelfPart === part.id}
-              className={`plain-button font-semibold ${open && shelfPart === part.id ? 'bg-secondary text-secondary-content' : ''}`}
+              aria-selected={isShown(part.id)}
+              aria-controls="shelf-items"
+              className={`plain-button font-semibold ${isShown(part.id) ? 'bg-secondary text-secondary-content' : ''}`}
               onClick={() => show(part.id)}
             >
-              {part.icon} {part.word} <span className="font-normal soft">{count(part.id)}</span>
+              {part.icon} {part.word}{' '}
+              <span className="font-normal soft">
+                {count(part.id)}
+                {words !== '' && ' found'}
+              </span>
             </button>
           ))}
         </div>
@@ -134,7 +158,7 @@ export function Shelf() {
                   )
                 })}
               </div>
-              <div className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
+              <div id="shelf-items" className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
                 {items.length === 0 && (
                   <p className="pt-2 soft">
                     Nothing here is called “{search}”. Try “hero”, “cards”, “button” or “row”.
@@ -143,13 +167,24 @@ export function Shelf() {
                 {items.map((item) => (
                   <button
                     key={item.id}
+                    id={`shelf-${item.id}`}
                     type="button"
                     className="group w-[152px] flex-none text-left"
-                    onClick={() => placeItem(editor, item)}
+                    onPointerDown={(event) =>
+                      followPlacing(
+                        editor,
+                        { draft: () => draftOf(editor, item), label: `Place ${item.name}` },
+                        event,
+                      )
+                    }
+                    onClick={() => place(item)}
                     data-shelf-item={item.id}
-                    title={`Place ${item.name}`}
+                    data-marked={item === marked || undefined}
+                    title={`Press to place ${item.name} behind what is selected, or drag it onto a sheet`}
                   >
-                    <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
+                    <span
+                      className={`block overflow-hidden rounded-[3px] border group-hover:border-primary ${item === marked ? 'border-primary outline-2 outline-primary' : 'border-base-300'}`}
+                    >
                       <Thumbnail item={item} views={editor.doc.views} tokens={editor.doc.tokens} />
                     </span>
                     <span className="mt-1 block truncate">{item.name}</span>
@@ -189,11 +224,23 @@ function Pictures() {
             key={asset.id}
             type="button"
             className="group w-[152px] flex-none text-left"
-            title={`Place ${asset.name}`}
+            title={`Press to place ${asset.name} behind what is selected, or drag it onto a sheet`}
+            onPointerDown={(event) =>
+              followPlacing(
+                editor,
+                { draft: () => draftOfPicture(asset), label: `Place ${asset.name}` },
+                event,
+              )
+            }
             onClick={() => placePicture(editor, asset)}
           >
             <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
-              <img src={pictureUrl(asset)} alt="" className="h-[84px] w-[150px] object-cover" />
+              <img
+                src={pictureUrl(asset)}
+                alt=""
+                draggable={false}
+                className="h-[84px] w-[150px] object-cover"
+              />
             </span>
             <span className="mt-1 block truncate">{asset.name}</span>
           </button>

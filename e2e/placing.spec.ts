@@ -1,0 +1,128 @@
+/** From the shelf onto a page: by name, by pressing, by dragging; and where the focus is afterwards. */
+import type { Page } from '@playwright/test'
+import { expect, row, saved, test } from './app'
+import { storedBlock, storedPage } from './loose-page'
+
+const search = (page: Page) => page.getByRole('combobox', { name: /^Place anything/ })
+const board = (page: Page) => page.locator('[data-board]')
+
+async function emptyPage(page: Page, name: string) {
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('button', { name: 'New page' }).click()
+  const dialog = page.getByRole('dialog', { name: 'New page' })
+  await dialog.getByLabel('Path').fill(`/${name.toLowerCase()}`)
+  await dialog.getByLabel('Name', { exact: true }).fill(name)
+  await dialog.getByRole('button', { name: 'Make the page' }).click()
+  await expect(dialog).toHaveCount(0)
+}
+
+test('the best match for the name comes first and is marked; Enter places it, and the board has the focus', async ({
+  desk,
+}) => {
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('/')
+  await search(desk).fill('link')
+  await expect(desk.locator('[data-marked]')).toHaveAttribute('data-shelf-item', 'link')
+  await expect(desk.getByRole('tab', { selected: true })).toContainText('Blocks')
+  await search(desk).press('ArrowRight')
+  await expect(desk.locator('[data-marked]')).not.toHaveAttribute('data-shelf-item', 'link')
+  await search(desk).press('ArrowLeft')
+  await search(desk).press('Enter')
+  await expect(board(desk)).toBeFocused()
+  await expect(
+    desk.getByRole('complementary', { name: 'Spec' }).getByRole('heading', { level: 2 }),
+  ).toContainText('Link')
+})
+
+test('dragged, it lies in the flow on the way; off the sheet, or with Escape, nothing is placed', async ({
+  desk,
+}) => {
+  await desk.getByRole('tab', { name: /^Blocks/ }).click()
+  const item = (await desk.locator('[data-shelf-item=heading]').boundingBox())!
+  const target = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: /^Take home/ }).last()
+  const there = (await target.boundingBox())!
+  const placed = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: /^A heading$/ })
+  await desk.mouse.move(item.x + 40, item.y + 40)
+  await desk.mouse.down()
+  await desk.mouse.move(there.x + 20, there.y + 2, { steps: 6 })
+  await expect(placed).not.toHaveCount(0)
+  await desk.mouse.move(item.x + 40, item.y + 40, { steps: 4 })
+  await expect(placed).toHaveCount(0)
+  await desk.mouse.move(there.x + 20, there.y + 2, { steps: 6 })
+  await desk.keyboard.press('Escape')
+  await expect(placed).toHaveCount(0)
+  await desk.mouse.up()
+  await desk.mouse.move(item.x + 40, item.y + 40)
+  await desk.mouse.down()
+  await desk.mouse.move(there.x + 20, there.y + 2, { steps: 6 })
+  await desk.mouse.up()
+  await expect(placed).not.toHaveCount(0)
+  await expect(board(desk)).toBeFocused()
+  await saved(desk)
+  const names = (await storedBlock(desk, '/', 'Hero words')).children!.map(({ name }) => name)
+  expect(names).toContain('Heading')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(placed).toHaveCount(0)
+})
+
+test('first sizes: words what they need, a picture a third, nothing a single column', async ({ desk }) => {
+  await emptyPage(desk, 'Sizes')
+  for (const name of ['lattice', 'heading', 'paragraph', 'picture']) {
+    if (name !== 'lattice') await row(desk, 'Lattice').click()
+    await desk.keyboard.press('/')
+    await search(desk).fill(name)
+    await search(desk).press('Enter')
+  }
+  await saved(desk)
+  const lattice = await storedBlock(desk, '/sizes', 'Lattice')
+  const spans = lattice.children!.map(({ name, props }) => [name, (props.width as { span: number }).span])
+  expect(spans).toEqual([
+    ['Heading', 12],
+    ['Paragraph', 7],
+    ['Picture', 4],
+  ])
+})
+
+test('the focus never falls on nothing: after Escape, undo, deleting and duplicating', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  await desk.keyboard.press('Delete')
+  await expect(desk.locator('[role=treeitem]:focus')).toHaveCount(1)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(row(desk, 'Quote')).toBeVisible()
+  await row(desk, 'Quote').click()
+  await desk.keyboard.press('ControlOrMeta+d')
+  await expect(desk.locator('[role=treeitem]:focus')).toHaveCount(1)
+  expect((await storedPage(desk, '/')).sections.length).toBeGreaterThan(4)
+  await desk.getByRole('button', { name: /^Fill/ }).first().click()
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('button', { name: /^Fill/ }).first()).toBeFocused()
+  await desk.keyboard.press('Escape')
+  await expect(board(desk)).toBeFocused()
+})
+
+test('single keys do nothing outside the board and the ledger', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  await desk.getByRole('button', { name: /^Lattice$/ }).focus()
+  await desk.keyboard.press('Delete')
+  await desk.keyboard.press('h')
+  await expect(row(desk, 'Quote')).toBeVisible()
+  await desk.keyboard.press('ControlOrMeta+-')
+  await board(desk).focus()
+  await desk.keyboard.press('h')
+  await saved(desk)
+  expect((await storedBlock(desk, '/', 'Quote')).props.hidden).toBe(true)
+})
+
+test('Shift takes a range, Ctrl one, in the ledger and on the board', async ({ desk }) => {
+  await row(desk, 'Hero').click()
+  await row(desk, 'Footer').click({ modifiers: ['Shift'] })
+  await expect(desk.locator('[role=treeitem][aria-selected=true]')).toHaveCount(4)
+  await row(desk, 'Quote').click({ modifiers: ['ControlOrMeta'] })
+  await expect(desk.locator('[role=treeitem][aria-selected=true]')).toHaveCount(3)
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('Shift+ArrowDown')
+  await desk.keyboard.press('ControlOrMeta+ArrowDown')
+  await desk.keyboard.press('ControlOrMeta+ArrowDown')
+  await desk.keyboard.press('Space')
+  await expect(desk.locator('[role=treeitem][aria-selected=true]')).toHaveCount(3)
+})

@@ -1,0 +1,87 @@
+/** Something dragged from the shelf: it lies in the flow under the pointer, where it would stay if it were let go. */
+import { type Insertion, insertionAt } from '../../core/arrange/insertion'
+import type { Edit } from '../../core/edits/edit'
+import type { Draft } from '../../core/shelf/build'
+import { THRESHOLD } from '../board/drag'
+import { type Editor, makeId } from '../editor/editor-state'
+import { goHome } from '../editor/focus-home'
+import { followPointer } from '../parts/follow-pointer'
+import { placeBlock, placing } from './place-item'
+
+export type Dragged = {
+  draft: () => Draft
+  label: string
+  /** What has to come before it: a picture that the project does not have yet. */
+  before?: Edit[]
+}
+
+export function followPlacing(editor: Editor, dragged: Dragged, event: React.PointerEvent) {
+  if (event.button !== 0 || !editor.page) return
+  new PlaceGesture(editor, dragged, event)
+}
+
+class PlaceGesture {
+  private readonly from: { x: number; y: number }
+  private draft: Draft | undefined
+  /** Where it lies now. */
+  private placed: { id: string; key: string; words: string } | undefined
+  /** Over a sheet that holds nothing yet. */
+  private onEmptyPage = false
+
+  constructor(
+    private readonly editor: Editor,
+    private readonly dragged: Dragged,
+    event: React.PointerEvent,
+  ) {
+    this.from = { x: event.clientX, y: event.clientY }
+    followPointer(event.pointerId, { move: this.move, end: this.end, cancel: this.cancel })
+  }
+
+  private readonly move = ({ clientX, clientY }: PointerEvent) => {
+    if (!this.draft && Math.hypot(clientX - this.from.x, clientY - this.from.y) < THRESHOLD) return
+    this.draft ??= this.dragged.draft()
+    document.documentElement.style.cursor = 'grabbing'
+    const { editor, placed, draft } = this
+    const point = editor.locate?.(clientX, clientY)
+    const ids = placed ? [placed.id] : []
+    const insertion =
+      point && insertionAt(editor.doc, point.layout, ids, point.x, point.y, undefined, [draft.kind])
+    this.onEmptyPage =
+      point !== undefined && !insertion && editor.doc.node(editor.pageId).children.length === 0
+    if (point && insertion) this.put(insertion, point.view.id)
+    else this.takeBack()
+  }
+
+  private put(insertion: Insertion, view: string) {
+    const { editor, dragged } = this
+    const key = `${insertion.parent} ${insertion.next ?? ''}`
+    if (this.placed?.key === key) return
+    this.takeBack()
+    const { edits, tree } = placing(editor, this.draft!, insertion)
+    // Every place is tried by itself, so that going on to the next takes this one away whole.
+    if (!editor.commit([...(dragged.before ?? []), ...edits], dragged.label, makeId())) return
+    this.placed = { id: tree.id, key, words: insertion.words }
+    editor.select(tree.id, view)
+  }
+
+  private takeBack() {
+    if (!this.placed) return
+    this.editor.session.undo()
+    this.placed = undefined
+  }
+
+  private readonly end = () => {
+    document.documentElement.style.cursor = ''
+    const { editor, placed, draft } = this
+    if (placed) {
+      goHome(editor)
+      editor.announce(`${draft!.name} placed ${placed.words}`)
+    } else if (draft && this.onEmptyPage) placeBlock(editor, draft, this.dragged.label, this.dragged.before)
+  }
+
+  private readonly cancel = () => {
+    document.documentElement.style.cursor = ''
+    this.takeBack()
+    if (this.draft) this.editor.announce('Nothing was placed')
+  }
+}
