@@ -1,9 +1,11 @@
 /** The menu at the pointer: what lies under it, and what can be done with what is selected. */
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { Menu } from '@base-ui/react/menu'
+import { useMemo } from 'react'
 import { useEditor } from '../editor/use-editor'
 import type { Command } from '../palette/command'
 import { COMMANDS, showKeys } from '../palette/commands'
 import { keysFor } from '../palette/shortcuts'
+import { ROOM } from '../parts/popover'
 
 const OFFERED = [
   'edit-text',
@@ -15,6 +17,9 @@ const OFFERED = [
   'settle',
   'repeat',
   'swap',
+  'copy',
+  'cut',
+  'paste',
   'duplicate',
   'copy-look',
   'put-look',
@@ -22,100 +27,73 @@ const OFFERED = [
   'stack-front',
   'stack-back',
   'hide',
+  'lock',
   'delete',
 ]
 
 export type MenuPlace = { x: number; y: number; view: string; under: string[] }
 
+const ITEM =
+  'flex w-full cursor-default items-center justify-between gap-6 rounded-[3px] px-2 py-1 text-left outline-none data-highlighted:bg-secondary'
+
 export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () => void }) {
   const editor = useEditor()
-  const menu = useRef<HTMLDivElement>(null)
-  const [at, setAt] = useState({ left: place.x, top: place.y })
-  useLayoutEffect(() => {
-    const { offsetWidth, offsetHeight } = menu.current!
-    setAt({
-      left: Math.min(place.x, innerWidth - offsetWidth - 8),
-      top: Math.max(8, Math.min(place.y, innerHeight - offsetHeight - 8)),
-    })
-    menu.current!.querySelector<HTMLElement>('[role=menuitem]')?.focus()
-  }, [place])
-  useEffect(() => {
-    const outside = (event: Event) => {
-      if (!menu.current?.contains(event.target as Node)) onClose()
-    }
-    addEventListener('pointerdown', outside, true)
-    addEventListener('wheel', outside, true)
-    return () => {
-      removeEventListener('pointerdown', outside, true)
-      removeEventListener('wheel', outside, true)
-    }
-  }, [onClose])
-  const step = (by: number) => {
-    const items = [...menu.current!.querySelectorAll<HTMLElement>('[role=menuitem]')]
-    const now = items.indexOf(document.activeElement as HTMLElement)
-    items[(now + by + items.length) % items.length]?.focus()
-  }
-  const item =
-    'flex w-full items-center justify-between gap-6 rounded-[3px] px-2 py-1 text-left hover:bg-secondary focus:bg-secondary focus:outline-none'
   const offered = OFFERED.flatMap((id) => COMMANDS.find((command) => command.id === id) ?? []).filter(
     (command: Command) => !command.when || command.when(editor),
   )
   const nodeOf = (id: string) => editor.layoutOf(place.view)?.instances.find(id)
+  const anchor = useMemo(
+    () => ({ getBoundingClientRect: () => new DOMRect(place.x, place.y, 0, 0) }),
+    [place.x, place.y],
+  )
   return (
-    <div
-      ref={menu}
-      role="menu"
-      aria-label="Block"
-      className="floating fixed z-50 max-h-[80vh] w-[300px] overflow-y-auto p-1.5"
-      style={at}
-      onKeyDown={(event) => {
-        event.stopPropagation()
-        if (event.key === 'Escape') onClose()
-        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-          event.preventDefault()
-          step(event.key === 'ArrowDown' ? 1 : -1)
-        }
-      }}
-    >
-      <div className="px-2 pt-1 text-[12px] font-bold">Under the pointer</div>
-      {place.under.map((id, i) => (
-        <button
-          key={id}
-          type="button"
-          role="menuitem"
-          className={item}
-          style={{ paddingLeft: 8 + (place.under.length - 1 - i) * 8 }}
-          onClick={() => {
-            editor.select(id, place.view)
-            onClose()
-          }}
+    <Menu.Root open modal={false} onOpenChange={(open) => !open && onClose()}>
+      <Menu.Portal>
+        <Menu.Positioner
+          className="z-50"
+          anchor={anchor}
+          align="start"
+          side="bottom"
+          sideOffset={0}
+          collisionPadding={ROOM}
         >
-          <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
-            {nodeOf(id)?.name}
-          </span>
-          <span className="text-[12px] soft">
-            {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
-          </span>
-        </button>
-      ))}
-      {offered.length > 0 && <div className="rule-t my-1" />}
-      {offered.map((command) => (
-        <button
-          key={command.id}
-          type="button"
-          role="menuitem"
-          className={item}
-          onClick={() => {
-            onClose()
-            command.run(editor)
-          }}
-        >
-          {command.name}
-          {keysFor(command) && (
-            <kbd className="[font-family:inherit] text-[12px] soft">{showKeys(keysFor(command)!)}</kbd>
-          )}
-        </button>
-      ))}
-    </div>
+          <Menu.Popup
+            aria-label="Block"
+            className="floating max-h-[min(80vh,var(--available-height))] w-[300px] overflow-y-auto p-1.5 outline-none"
+            onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
+          >
+            <Menu.Group>
+              <Menu.GroupLabel className="px-2 pt-1 text-[12px] font-bold">Under the pointer</Menu.GroupLabel>
+              {place.under.map((id, i) => (
+                <Menu.Item
+                  key={id}
+                  className={ITEM}
+                  style={{ paddingLeft: 8 + (place.under.length - 1 - i) * 8 }}
+                  onClick={() => editor.select(id, place.view)}
+                >
+                  <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
+                    {nodeOf(id)?.name}
+                  </span>
+                  <span className="text-[12px] soft">
+                    {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
+                  </span>
+                </Menu.Item>
+              ))}
+            </Menu.Group>
+            {offered.length > 0 && <Menu.Separator className="rule-t my-1" />}
+            {offered.map((command) => (
+              <Menu.Item key={command.id} className={ITEM} onClick={() => command.run(editor)}>
+                {command.name}
+                {(keysFor(command) ?? command.shows) && (
+                  <kbd className="[font-family:inherit] text-[12px] soft">
+                    {showKeys((keysFor(command) ?? command.shows)!)}
+                  </kbd>
+                )}
+              </Menu.Item>
+            ))}
+          </Menu.Popup>
+        </Menu.Positioner>
+      </Menu.Portal>
+    </Menu.Root>
   )
 }

@@ -10,7 +10,7 @@ import {
 import { formatPx } from '../../core/lattice/solve'
 import { changeViews } from '../editor/change-views'
 import { useEditor } from '../editor/use-editor'
-import { Choice } from '../parts/popover'
+import { Choice } from '../parts/choice'
 import { Group } from '../spec/line'
 
 export function EveryView() {

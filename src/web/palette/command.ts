@@ -6,6 +6,8 @@ export type Command = {
   group: 'Block' | 'Arrange' | 'Page' | 'Board' | 'Project'
   /** `Mod` is Ctrl, or ⌘ on a Mac. */
   keys?: string
+  /** Keys that are said with it, but are the browser's to hear. */
+  shows?: string
   /** Left out: always. */
   when?: (editor: Editor) => boolean
   run: (editor: Editor) => void

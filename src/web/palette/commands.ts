@@ -10,6 +10,7 @@ import { type Editor, makeId } from '../editor/editor-state'
 import { setTheme, theme } from '../editor/theme'
 import { AIDS } from './aid-commands'
 import { ARRANGE } from './arrange-commands'
+import { CLIPBOARD } from './clipboard-commands'
 import type { Command } from './command'
 import { SECTIONS } from './section-commands'
 import { isChanged, keysFor } from './shortcuts'
@@ -150,15 +151,27 @@ export const COMMANDS: Command[] = [
     run: (editor) => editor.setProps({ hidden: !editor.resolved(editor.selected!).hidden }, 'Hide or show'),
   },
   {
+    id: 'lock',
+    name: 'Lock or unlock',
+    group: 'Block',
+    when: hasBlock,
+    run: (editor) => {
+      const locked = !editor.selected!.locked
+      const label = locked ? 'Lock' : 'Unlock'
+      editor.commit(
+        editor.selection.map((node) => ({ op: 'meta', node, locked })),
+        label,
+      )
+    },
+  },
+  ...CLIPBOARD,
+  {
     id: 'scope',
     name: 'Change only this view, or every view',
     group: 'Block',
     keys: 'O',
     when: (editor) => editor.view.id !== editor.doc.views[0].id,
-    run: (editor) => {
-      editor.set({ onlyHere: !editor.onlyHere })
-      editor.announce(editor.onlyHere ? `Changes only ${editor.view.name}` : 'Changes every view')
-    },
+    run: (editor) => editor.setScope(!editor.onlyHere),
   },
   ...ARRANGE,
   ...AIDS,

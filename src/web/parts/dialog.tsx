@@ -1,7 +1,7 @@
-/** A modal dialog on the platform's own element: focus is kept inside and given back. */
-
+/** A modal dialog: focus is kept inside, and given back to what had it. */
+import { Dialog as Base } from '@base-ui/react/dialog'
 import { X } from 'lucide-react'
-import { type ReactNode, useEffect, useRef } from 'react'
+import { type ReactNode, useRef } from 'react'
 
 export function Dialog({
   title,
@@ -14,33 +14,32 @@ export function Dialog({
   children: ReactNode
   width?: number
 }) {
-  const element = useRef<HTMLDialogElement>(null)
-  useEffect(() => {
-    const dialog = element.current
-    dialog?.showModal()
-    // The platform would take the first button, which is Close.
-    dialog?.querySelector<HTMLElement>('[data-first], input:not([type=checkbox])')?.focus()
-    return () => dialog?.close()
-  }, [])
+  const element = useRef<HTMLDivElement>(null)
   return (
-    <dialog
-      ref={element}
-      aria-label={title}
-      className="floating m-auto p-0 text-base-content backdrop:bg-black/25"
-      style={{ width }}
-      onCancel={(event) => {
-        event.preventDefault()
-        onClose()
-      }}
-      onKeyDown={(event) => event.stopPropagation()}
-    >
-      <div className="rule-b flex items-center justify-between px-4 py-2.5">
-        <h2 className="text-[15px] font-bold">{title}</h2>
-        <button type="button" className="icon-button" aria-label="Close" onClick={onClose}>
-          <X size={16} strokeWidth={1.75} />
-        </button>
-      </div>
-      <div className="p-4">{children}</div>
-    </dialog>
+    <Base.Root open onOpenChange={(open) => !open && onClose()}>
+      <Base.Portal>
+        <Base.Backdrop className="fixed inset-0 z-50 bg-black/25" />
+        <Base.Viewport className="fixed inset-0 z-50 grid place-items-center overflow-auto p-2">
+          <Base.Popup
+            ref={element}
+            className="floating max-h-[calc(100vh-16px)] max-w-full overflow-auto p-0 text-base-content outline-none"
+            style={{ width }}
+            // The first button would be Close.
+            initialFocus={() =>
+              element.current?.querySelector<HTMLElement>('[data-first], input:not([type=checkbox])') ?? true
+            }
+            onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
+          >
+            <div className="rule-b flex items-center justify-between px-4 py-2.5">
+              <Base.Title className="text-[15px] font-bold">{title}</Base.Title>
+              <Base.Close className="icon-button" aria-label="Close">
+                <X size={16} strokeWidth={1.75} />
+              </Base.Close>
+            </div>
+            <div className="p-4">{children}</div>
+          </Base.Popup>
+        </Base.Viewport>
+      </Base.Portal>
+    </Base.Root>
   )
 }

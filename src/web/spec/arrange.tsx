@@ -4,8 +4,8 @@ import { type AlignTo, distributeEdits, type Edge, gapEdits, sameSizeEdits } fro
 import type { Edit } from '../../core/edits/edit'
 import { useEditor } from '../editor/use-editor'
 import { align, arrange } from '../palette/arrange-commands'
+import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { Choice } from '../parts/popover'
 
 const ACROSS: Edge[] = ['left', 'centre', 'right']
 const DOWN: Edge[] = ['top', 'middle', 'bottom']

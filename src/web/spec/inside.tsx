@@ -4,8 +4,9 @@ import type { Node } from '../../core/document/document'
 import { isText } from '../../core/properties/kinds'
 import type { PropKey, Props } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
+import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { Choice, Popover } from '../parts/popover'
+import { Popover } from '../parts/popover'
 import { Line } from './line'
 
 const FLOWS = [

@@ -4,8 +4,8 @@ import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
 import type { SectionLattice } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
+import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { Choice } from '../parts/popover'
 import { Line } from './line'
 
 export function SectionLatticeLines({ node }: { node: Node }) {

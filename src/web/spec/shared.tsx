@@ -9,7 +9,7 @@ import { hasProperty, PROPERTIES, type PropKey } from '../../core/properties/tab
 import { retyped } from '../../core/words/retype'
 import { plainText, said } from '../../core/words/words'
 import { useEditor } from '../editor/use-editor'
-import { Choice } from '../parts/popover'
+import { Choice } from '../parts/choice'
 import { Group } from './line'
 import { useTyped } from './typed'
 

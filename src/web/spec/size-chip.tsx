@@ -6,8 +6,8 @@ import { formatPx } from '../../core/lattice/solve'
 import { spanWidth } from '../../core/lattice/used'
 import type { Size } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
+import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { Choice, type Option } from '../parts/popover'
 import { CarriedMark } from './carried-mark'
 
 type Kind = Size['kind']
