@@ -53,7 +53,7 @@ export async function setValue(page: Page, label: string | RegExp, value: string
 
 /** A choice in the spec. */
 export async function choose(page: Page, label: string | RegExp, option: string) {
-  await page.getByRole('button', { name: label }).first().click()
+  await page.getByRole('combobox', { name: label }).first().click()
   await page.getByRole('option', { name: option }).first().click()
 }
 

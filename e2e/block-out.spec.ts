@@ -70,6 +70,8 @@ test('a section stands on a lattice of its own; its blocks are placed on that', 
   const section = await storedBlock(desk, '/', 'Ready to sow')
   expect(section.props.lattice).toMatchObject({ columns: 9, gutter: 24, container: 1224 })
   expect(section.overrides?.mobile?.lattice).toBe('view')
+  // From the spec back to the board, then from the section to the page.
+  await desk.keyboard.press('Escape')
   await desk.keyboard.press('Escape')
   await expect(desk.getByRole('group', { name: 'Columns of Desktop' }).locator('[data-column]')).toHaveCount(
     12,

@@ -82,7 +82,7 @@ test('a page changes words on one view alone, leaves a block out, and puts both 
   await desk.getByRole('button', { name: 'Put back the template’s words' }).click()
   await expect(onSheet(desk, 'mobile', 'Sign in').first()).toBeVisible()
   await onSheet(desk, 'desktop', 'Sign in').first().click()
-  await desk.getByRole('button', { name: /Shown on this page/ }).click()
+  await desk.getByRole('combobox', { name: /Shown on this page/ }).click()
   await desk.getByRole('option', { name: 'left out' }).click()
   await expect(onSheet(desk, 'desktop', 'Sign in')).toHaveCount(0)
   await expect(onSheet(desk, 'mobile', 'Sign in')).toHaveCount(0)

@@ -5,6 +5,7 @@ import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
 import { isText } from '../../core/properties/kinds'
 import { pastePicture } from '../editor/clipboard'
+import { HOME, isAtHome } from '../editor/focus-home'
 import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
 import { focusWords } from '../spec/focus-words'
@@ -12,8 +13,9 @@ import { followDrawing } from './area-gesture'
 import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
 import { ContextMenu, type MenuPlace } from './context-menu'
+import type { SheetPoint } from './drag'
 import { Gauge, PinnedGauges } from './gauges'
-import { BoardGesture, type SheetPoint } from './gesture'
+import { BoardGesture } from './gesture'
 import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
 import { MissingMarks } from './missing-marks'
@@ -57,7 +59,8 @@ export function Board() {
     const key = (event: KeyboardEvent) => {
       if (event.code === 'Space') space.current = event.type === 'keydown'
       const typing = (event.target as HTMLElement).closest?.('input, textarea, [contenteditable]')
-      if (event.key.toLowerCase() !== 'g' || typing || event.ctrlKey || event.metaKey) return
+      const elsewhere = event.type === 'keydown' && !isAtHome(event.target)
+      if (event.key.toLowerCase() !== 'g' || typing || elsewhere || event.ctrlKey || event.metaKey) return
       if (event.shiftKey && event.type === 'keydown') return
       if (event.type === 'keyup') editor.set({ gauge: undefined })
       else if (!editor.gauge) latest.current()
@@ -111,6 +114,7 @@ export function Board() {
     const point = under(pointer.current.x, pointer.current.y)
     editor.set({ gauge: { view: point?.view.id ?? editor.viewId, id: point?.id } })
   }
+  editor.locate = under
   const latest = useRef(gaugeHere)
   latest.current = gaugeHere
   const down = (event: React.PointerEvent) => {
@@ -141,8 +145,11 @@ export function Board() {
       editor.viewId === hit.view.id &&
       editor.selection.some((id) => doc.node(id).kind !== 'section' && doc.isInside(hit.id!, id))
     const area = !within && (hit.id === undefined || doc.node(hit.id).kind === 'section')
-    if (!within && !area) editor.select(hit.id, hit.view.id, event.shiftKey)
-    const add = event.shiftKey
+    const pick = () => {
+      if (event.shiftKey && hit.id !== undefined) editor.selectTo(hit.id, hit.view.id)
+      else editor.select(hit.id, hit.view.id, event.ctrlKey || event.metaKey)
+    }
+    if (!within && !area) pick()
     gesture.current = new BoardGesture(
       editor,
       hit,
@@ -152,7 +159,7 @@ export function Board() {
       under,
       (dragged) => {
         gesture.current = undefined
-        if (!dragged && (within || area)) editor.select(hit.id, hit.view.id, add)
+        if (!dragged && (within || area)) pick()
       },
     )
     if (area && editor.viewId !== hit.view.id) editor.select(undefined, hit.view.id)
@@ -205,7 +212,13 @@ export function Board() {
     <div
       ref={board}
       data-board
-      className="relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-(--desk) select-none"
+      // The board's keys are all its own.
+      role="application"
+      aria-label={`Board of ${editor.page?.name ?? 'no page'}`}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: an application is a control
+      tabIndex={0}
+      {...{ [HOME]: 'board' }}
+      className="focus-inside relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-(--desk) select-none"
       style={{ cursor: editor.drawing || editor.scaling ? 'crosshair' : undefined }}
       onPointerDown={down}
       onPointerMove={move}

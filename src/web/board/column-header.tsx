@@ -85,6 +85,8 @@ export function ColumnHeader(place: SheetPlace) {
     if (drag?.moved) editor.session.undo()
     setDrag(undefined)
   }
+  const roomy = view.width * zoom > 300
+  const scoped = active && view.id !== editor.doc.views[0].id
   const numbers = used.columnWidth * zoom >= 11
   return (
     <div
@@ -105,10 +107,9 @@ export function ColumnHeader(place: SheetPlace) {
           <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
           <span className="soft">
             {editor.doc.view(view.id).width === view.width ? '' : 'at '}
-            {view.width} · {own && 'section’s own · '}
-            {view.width * zoom > 300
-              ? latticeWords(used)
-              : `${used.columns} of ${formatPx(used.columnWidth)}`}
+            {view.width}
+            {roomy && ` · ${own ? 'section’s own · ' : ''}${latticeWords(used)}`}
+            {!roomy && !scoped && ` · ${used.columns} of ${formatPx(used.columnWidth)}`}
           </span>
         </span>
         <ScopeMark view={view} />

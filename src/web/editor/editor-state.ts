@@ -3,7 +3,7 @@
 import { nanoid } from 'nanoid'
 import { sectionOf } from '../../core/arrange/order'
 import { tracedHeight } from '../../core/arrange/trace'
-import { stepOn } from '../../core/arrange/view-order'
+import { shownChildren, stepOn } from '../../core/arrange/view-order'
 import type { Node } from '../../core/document/document'
 import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
 import type { View } from '../../core/document/schema'
@@ -336,8 +336,28 @@ export class Editor extends EditorState {
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
     const node = this.selected ?? this.sharedNode
-    this.announcement = node ? `${node.name} selected on ${this.view.name}` : 'Nothing selected'
+    const many = this.selection.length
+    this.announcement =
+      many > 1
+        ? `${many} blocks selected`
+        : node
+          ? `${node.name} selected on ${this.view.name}`
+          : 'Nothing selected'
     this.changed()
+  }
+
+  /** Everything from what is selected to a block among `row`; without one, among those beside it. */
+  selectTo(id: string, viewId = this.viewId, row?: readonly string[]) {
+    const anchor = this.selection[0]
+    const { parent } = this.doc.node(id)
+    const beside = row ?? (parent === null ? [] : shownChildren(this.doc, parent, viewId))
+    const [from, to] = [beside.indexOf(anchor), beside.indexOf(id)].sort((a, b) => a - b)
+    if (from < 0) return this.select(id, viewId, true)
+    // The first stays the one that a range begins with.
+    const taken = beside.slice(from, to + 1).filter((each) => each !== anchor && each !== id)
+    this.select(anchor, viewId)
+    this.set({ selection: anchor === id ? [id] : [anchor, ...taken, id] })
+    this.announce(`${this.selection.length} blocks selected`)
   }
 
   /** A new section or block goes after this one. */

@@ -18,6 +18,7 @@ import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { listenToClipboard } from './clipboard'
 import { Editor } from './editor-state'
 import { FindDialog } from './find-dialog'
+import { goHome, isAtHome, keepFocus } from './focus-home'
 import { HistoryDialog } from './history-dialog'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
@@ -70,6 +71,15 @@ export function EditorScreen() {
   )
 }
 
+/** The browser's own zoom, but on the board. */
+const ZOOMS = new Set(['Mod++', 'Mod+=', 'Mod+-', 'Mod+0'])
+
+/** Whether a key is a command's where it was pressed: single keys only at home, those of the zoom only on the board. */
+function isHeard(event: KeyboardEvent, keys: string): boolean {
+  if (ZOOMS.has(keys)) return (event.target as HTMLElement).closest('[data-board]') !== null
+  return event.ctrlKey || event.metaKey || event.altKey || isAtHome(event.target)
+}
+
 function Desk() {
   const editor = useEditor()
   // Before the first paint: whoever sees the desk can already use its keys.
@@ -78,6 +88,10 @@ function Desk() {
       const target = event.target as HTMLElement
       if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
       const keys = keysOf(event)
+      if (!isHeard(event, keys)) {
+        if (keys === 'Escape' && !event.defaultPrevented) goHome(editor)
+        return
+      }
       // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.
       if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
       const command = commandFor(keys)
@@ -89,6 +103,7 @@ function Desk() {
     addEventListener('keydown', key)
     return () => removeEventListener('keydown', key)
   }, [editor])
+  useEffect(() => keepFocus(editor), [editor])
   useEffect(() => listenToClipboard(editor), [editor])
   useEffect(() => rememberView(editor), [editor])
   useEffect(fetchAhead, [])

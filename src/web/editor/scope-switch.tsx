@@ -47,7 +47,6 @@ export function ScopeSwitch() {
 export function ScopeMark({ view }: { view: View }) {
   const editor = useBoard()
   if (editor.view.id !== view.id || view.id === editor.doc.views[0].id) return null
-  const words = editor.onlyHere ? `only ${view.name}` : 'every view'
   return (
     <button
       type="button"
@@ -57,6 +56,7 @@ export function ScopeMark({ view }: { view: View }) {
           ? 'bg-(--gold-wash) text-(--gold-text) outline outline-accent'
           : 'bg-base-100 text-primary outline outline-primary'
       }`}
+      aria-description={`What changes on ${view.name} apply to`}
       title={
         editor.onlyHere
           ? `Changes apply to ${view.name} alone. Press to change every view.`
@@ -65,7 +65,7 @@ export function ScopeMark({ view }: { view: View }) {
       onPointerDown={(event) => event.stopPropagation()}
       onClick={() => editor.setScope(!editor.onlyHere)}
     >
-      Change {words}
+      {editor.onlyHere ? 'only here' : 'every view'}
     </button>
   )
 }

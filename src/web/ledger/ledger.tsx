@@ -5,6 +5,7 @@ import { mayHold, orderAt } from '../../core/arrange/order'
 import { shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
 import { formatPx } from '../../core/lattice/solve'
 import { holdsBlocks } from '../../core/properties/kinds'
+import { HOME } from '../editor/focus-home'
 import { useEditor } from '../editor/use-editor'
 import { focusWords } from '../spec/focus-words'
 import { type DropMark, LedgerRow } from './row'
@@ -61,11 +62,20 @@ export function Ledger() {
     focusRow(id)
   }
 
+  const range = (id: string) =>
+    editor.selectTo(
+      id,
+      editor.viewId,
+      rows.flatMap(({ node }) => (node.source ? [] : [node.id])),
+    )
+
   const key = (event: React.KeyboardEvent, row: Row, index: number) => {
     const { node } = row
     const go = (to: Row | undefined) => {
       if (!to) return
-      editor.select(to.node.id, editor.viewId, event.shiftKey)
+      // Ctrl goes to a row without selecting it; Space then picks it.
+      if (event.shiftKey && !to.node.source) range(to.node.id)
+      else if (!event.ctrlKey && !event.metaKey) editor.select(to.node.id)
       focusRow(to.node.id)
     }
     switch (event.key) {
@@ -84,6 +94,9 @@ export function Ledger() {
       case 'ArrowLeft':
         event.preventDefault()
         return row.open ? toggle(node.id) : go(rows.find((each) => each.node.id === row.parent))
+      case ' ':
+        event.preventDefault()
+        return editor.select(node.id, editor.viewId, true)
       case 'Home':
         return go(rows[0])
       case 'End':
@@ -168,6 +181,7 @@ export function Ledger() {
       <div
         ref={tree}
         role="tree"
+        {...{ [HOME]: 'ledger' }}
         aria-label={`Sections of ${editor.page.name}`}
         aria-multiselectable="true"
         className="min-h-0 flex-1 touch-none overflow-y-auto px-1.5 pb-3"
@@ -202,6 +216,7 @@ export function Ledger() {
                 setRenaming(on ? row.node.id : undefined)
                 if (!on) focusRow(row.node.id)
               }}
+              onRange={() => range(row.node.id)}
               onPress={(event) => {
                 if (event.button === 0 && !row.node.source)
                   drag.current = { id: row.node.id, y: event.clientY, moving: false }

@@ -46,6 +46,8 @@ type LedgerRowProps = {
   onToggle: () => void
   onRename: (on: boolean) => void
   onPress: (event: React.PointerEvent) => void
+  /** Everything from what is selected to this row. */
+  onRange: () => void
 }
 
 export function LedgerRow({
@@ -57,6 +59,7 @@ export function LedgerRow({
   onToggle,
   onRename,
   onPress,
+  onRange,
 }: LedgerRowProps) {
   const editor = useEditor()
   const { doc, layout } = editor
@@ -109,7 +112,7 @@ export function LedgerRow({
       tabIndex={tabbable ? 0 : -1}
       data-row={node.id}
       data-drop={mark}
-      className={`group relative flex items-center rounded-[3px] pr-1 ${selected ? 'bg-secondary text-secondary-content' : 'hover:bg-base-200'} ${hidden ? 'opacity-55' : ''}`}
+      className={`group relative flex items-center rounded-[3px] select-none pr-1 ${selected ? 'bg-secondary text-secondary-content' : 'hover:bg-base-200'} ${hidden ? 'opacity-55' : ''}`}
       style={{
         height: ROW_HEIGHT,
         paddingLeft: 2 + depth * 13,
@@ -117,9 +120,10 @@ export function LedgerRow({
       }}
       onKeyDown={onKey}
       onPointerDown={onPress}
-      onClick={(event) =>
-        editor.select(node.id, editor.viewId, event.shiftKey || event.ctrlKey || event.metaKey)
-      }
+      onClick={(event) => {
+        if (event.shiftKey && !shared) onRange()
+        else editor.select(node.id, editor.viewId, event.ctrlKey || event.metaKey)
+      }}
       onDoubleClick={() => (shared ? undefined : onRename(true))}
       data-shared={shared || undefined}
     >
