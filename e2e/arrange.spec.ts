@@ -1,6 +1,6 @@
 /** Arranging on the board, by real pointer and keys: drag, snap, lift, gauge, select an area, align, settle, budget, history. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, row, saved, stored, test } from './app'
+import { expect, findNode, row, saved, setValue, stored, test } from './app'
 import { block, loosePage } from './loose-page'
 
 /** A block of the header's menu, by its exact words. */
@@ -143,15 +143,25 @@ test('the page budget lays out bands, with their sum and the fold; wrong words a
   await expect(row(desk, 'Footer')).toBeVisible()
 })
 
-test('the history goes back to any step, and survives a reload', async ({ desk }) => {
+test('the history goes back to any step, newest first with values, and survives a reload', async ({
+  desk,
+}) => {
   await row(desk, 'Hero').click()
   await desk.keyboard.press('h')
   await desk.keyboard.press('h')
+  await setValue(desk, /^Gap between rows|^Gap:/, '40')
   await saved(desk)
   await desk.reload()
   await row(desk, 'Hero').waitFor()
+  await desk.locator('[data-board]').focus()
   await desk.keyboard.press('y')
-  await expect(desk.getByRole('dialog').getByRole('listitem')).toHaveCount(3)
+  const steps = desk.getByRole('dialog').getByRole('listitem')
+  await expect(steps).toHaveCount(4)
+  await expect(steps.first()).toContainText('→ 40 px')
+  await expect(steps.nth(2)).toContainText('hidden')
+  await desk.getByRole('textbox', { name: 'Find in the history' }).fill('40 px')
+  await expect(steps).toHaveCount(1)
+  await desk.getByRole('textbox', { name: 'Find in the history' }).fill('')
   await desk.getByRole('button', { name: 'As it was opened' }).click()
   await expect(desk.getByRole('dialog').locator('[aria-current=step]')).toContainText('As it was opened')
 })

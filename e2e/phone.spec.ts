@@ -32,7 +32,7 @@ test('columns are carried to the phone, are chosen there, and carried again when
   await expect(mark).toHaveText('carried from Desktop')
 })
 
-test('with “Only Mobile” a block moves there alone: by key, and by dragging on the sheet', async ({
+test('with “Only Mobile” a block moves there alone, and that it is read elsewhere is said', async ({
   desk,
 }) => {
   const cards = ['Lantern Ridge corn', 'Tall Meadow bean', 'Glasshouse pepper']

@@ -5,6 +5,7 @@
 import { nanoid } from 'nanoid'
 import { Document } from '../../core/document/document'
 import { type Edit, EditError } from '../../core/edits/edit'
+import type { Step } from '../../core/replica/history'
 import type { Parked } from '../../core/replica/parked'
 import { type LeftBatch, Replica } from '../../core/replica/replica'
 import { AbsentPages } from './absent-pages'
@@ -170,11 +171,10 @@ export class ProjectSession implements Sender {
     return this.replica.history.redos.at(-1)?.label
   }
 
-  /** Names of what can be undone and done again, oldest first; `done` of them stand. */
-  get history(): { labels: string[]; done: number } {
+  /** What can be undone and done again, oldest first; `done` of them stand. */
+  get history(): { steps: readonly Step[]; done: number } {
     const { undos, redos } = this.replica.history
-    const again = redos.map((step) => step.label).reverse()
-    return { labels: [...undos.map((step) => step.label), ...again], done: undos.length }
+    return { steps: [...undos, ...[...redos].reverse()], done: undos.length }
   }
 
   /** Undoes or does again until `done` steps stand. */
