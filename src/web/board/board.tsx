@@ -1,6 +1,6 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
 
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
 import { isText } from '../../core/properties/kinds'
@@ -12,8 +12,9 @@ import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
 import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
-import { ContextMenu, type MenuPlace } from './context-menu'
+import type { MenuPlace } from './context-menu'
 import type { SheetPoint } from './drag'
+import { contextMenu } from './fetch-menu'
 import { Gauge, PinnedGauges } from './gauges'
 import { BoardGesture } from './gesture'
 import { Guides, Rulers } from './guides'
@@ -25,6 +26,8 @@ import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
+
+const ContextMenu = lazy(() => contextMenu().then((part) => ({ default: part.ContextMenu })))
 
 export function Board() {
   const editor = useBoard()
@@ -302,7 +305,11 @@ export function Board() {
           </button>
         </div>
       )}
-      {menu && <ContextMenu place={menu} onClose={closeMenu} />}
+      {menu && (
+        <Suspense>
+          <ContextMenu place={menu} onClose={closeMenu} />
+        </Suspense>
+      )}
       {editor.page &&
         editor.doc.node(editor.pageId).children.length === 0 &&
         !editor.page.template &&

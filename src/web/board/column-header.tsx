@@ -107,7 +107,7 @@ export function ColumnHeader(place: SheetPlace) {
           <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
           <span className="soft">
             {editor.doc.view(view.id).width === view.width ? '' : 'at '}
-            {view.width}
+            {(roomy || !scoped) && view.width}
             {roomy && ` · ${own ? 'section’s own · ' : ''}${latticeWords(used)}`}
             {!roomy && !scoped && ` · ${used.columns} of ${formatPx(used.columnWidth)}`}
           </span>

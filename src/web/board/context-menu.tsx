@@ -5,7 +5,7 @@ import { useEditor } from '../editor/use-editor'
 import type { Command } from '../palette/command'
 import { COMMANDS, showKeys } from '../palette/commands'
 import { keysFor } from '../palette/shortcuts'
-import { ROOM } from '../parts/popover'
+import { ROOM } from '../parts/floating-props'
 
 const OFFERED = [
   'edit-text',

@@ -14,7 +14,7 @@ export function ScopeSwitch() {
     )
   const choice = (only: boolean, words: string) => (
     <label
-      className={`flex-1 cursor-pointer rounded-[3px] px-2 py-1 text-center has-focus-visible:outline-2 has-focus-visible:outline-primary ${
+      className={`relative flex-1 rounded-[3px] px-2 py-1 text-center has-focus-visible:outline-2 has-focus-visible:outline-primary ${
         editor.onlyHere !== only
           ? 'soft'
           : only
@@ -25,7 +25,7 @@ export function ScopeSwitch() {
       <input
         type="radio"
         name="scope"
-        className="sr-only"
+        className="absolute inset-0 cursor-pointer appearance-none outline-none"
         checked={editor.onlyHere === only}
         onChange={() => editor.setScope(only)}
       />

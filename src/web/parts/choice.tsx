@@ -1,130 +1,34 @@
-/** A list of choices at a chip: opens on what is chosen, goes by arrows, Home, End and what is typed; a long one is filtered. */
-import { Combobox } from '@base-ui/react/combobox'
-import { Select } from '@base-ui/react/select'
-import type { ReactNode } from 'react'
-import { ROOM } from './popover'
+/** A chip with a list of choices: opens on what is chosen, goes by arrows, Home, End and what is typed; a long one is filtered. */
+import { useState } from 'react'
+import { fetchPanels, usePanels } from './floating'
+import type { ChoiceProps, Option } from './floating-props'
 
-export type Option<T> = { value: T; label: string; hint?: string }
+export type { Option }
 
-/** More than this is searched rather than read. */
-const LONG = 10
-
-type Props<T> = {
-  label: string
-  options: Option<T>[]
-  /** Undefined: several are. */
-  value: T | undefined
-  shown?: ReactNode
-  onChoose: (value: T) => void
-  className?: string
-  width?: number
-}
-
-const ITEM =
-  'flex w-full cursor-default items-baseline justify-between gap-3 rounded-[3px] px-2 py-1 text-left outline-none data-highlighted:bg-base-200 data-selected:font-bold data-selected:text-primary'
-const PANEL = 'floating max-h-[min(70vh,var(--available-height))] overflow-auto p-1.5 outline-none'
-
-export function Choice<T>(props: Props<T>) {
-  return props.options.length > LONG ? <LongChoice {...props} /> : <ShortChoice {...props} />
-}
-
-/** The words of an option as one line, and what is beside them. */
-function Said<T>({ option }: { option: Option<T> }) {
+export function Choice<T>(props: ChoiceProps<T>) {
+  const panels = usePanels()
+  const [pressed, setPressed] = useState(false)
+  const { label, options, value, shown, className = 'chip' } = props
+  const current = options.find((option) => option.value === value)?.label ?? 'mixed'
+  const name = `${label}: ${current}`
+  if (panels)
+    return (
+      <panels.ChoiceList {...props} className={className} name={name} current={current} atOnce={pressed} />
+    )
   return (
-    <>
-      <span>{option.label}</span>
-      {option.hint && <span className="text-[12px] font-normal soft">{option.hint}</span>}
-    </>
-  )
-}
-
-function ShortChoice<T>({
-  label,
-  options,
-  value,
-  shown,
-  onChoose,
-  className = 'chip',
-  width = 220,
-}: Props<T>) {
-  const at = options.findIndex((option) => option.value === value)
-  const current = options[at]
-  return (
-    <Select.Root
-      modal={false}
-      value={at < 0 ? null : at}
-      onValueChange={(index) => index !== null && index !== at && onChoose(options[index].value)}
-      items={options.map((option, i) => ({ value: i, label: option.label }))}
+    <button
+      type="button"
+      role="combobox"
+      className={className}
+      aria-label={name}
+      aria-haspopup="listbox"
+      aria-expanded={false}
+      onClick={() => {
+        setPressed(true)
+        fetchPanels().catch(() => setPressed(false))
+      }}
     >
-      <Select.Trigger className={className} aria-label={`${label}: ${current?.label ?? 'mixed'}`}>
-        {shown ?? current?.label ?? 'mixed'}
-      </Select.Trigger>
-      <Select.Portal>
-        <Select.Positioner
-          className="z-50"
-          align="start"
-          sideOffset={4}
-          collisionPadding={ROOM}
-          alignItemWithTrigger={false}
-        >
-          <Select.Popup className={PANEL} style={{ width }}>
-            <Select.List aria-label={label}>
-              {options.map((option, i) => (
-                <Select.Item key={option.label} value={i} className={ITEM} label={option.label}>
-                  <Said option={option} />
-                </Select.Item>
-              ))}
-            </Select.List>
-          </Select.Popup>
-        </Select.Positioner>
-      </Select.Portal>
-    </Select.Root>
-  )
-}
-
-function LongChoice<T>({
-  label,
-  options,
-  value,
-  shown,
-  onChoose,
-  className = 'chip',
-  width = 220,
-}: Props<T>) {
-  const current = options.find((option) => option.value === value)
-  return (
-    <Combobox.Root
-      items={options}
-      value={current ?? null}
-      isItemEqualToValue={(a, b) => a.label === b.label}
-      itemToStringLabel={(option) => option.label}
-      onValueChange={(option) => option && option.value !== value && onChoose(option.value)}
-      autoHighlight
-    >
-      <Combobox.Trigger className={className} aria-label={`${label}: ${current?.label ?? 'mixed'}`}>
-        {shown ?? current?.label ?? 'mixed'}
-      </Combobox.Trigger>
-      <Combobox.Portal>
-        <Combobox.Positioner className="z-50" align="start" sideOffset={4} collisionPadding={ROOM}>
-          <Combobox.Popup className={PANEL} style={{ width }} aria-label={label}>
-            <Combobox.Input
-              className="text-field mb-1.5 w-full"
-              aria-label={`Find in ${label.toLowerCase()}`}
-              placeholder={current?.label}
-            />
-            <Combobox.Empty>
-              <p className="px-2 py-1 soft empty:hidden">Nothing here is called that.</p>
-            </Combobox.Empty>
-            <Combobox.List aria-label={label}>
-              {(option: Option<T>) => (
-                <Combobox.Item key={option.label} value={option} className={ITEM}>
-                  <Said option={option} />
-                </Combobox.Item>
-              )}
-            </Combobox.List>
-          </Combobox.Popup>
-        </Combobox.Positioner>
-      </Combobox.Portal>
-    </Combobox.Root>
+      {shown ?? current}
+    </button>
   )
 }

@@ -1,45 +1,15 @@
 /** A modal dialog: focus is kept inside, and given back to what had it. */
-import { Dialog as Base } from '@base-ui/react/dialog'
-import { X } from 'lucide-react'
-import { type ReactNode, useRef } from 'react'
+import { useEffect } from 'react'
+import { fetchPanels, usePanels } from './floating'
+import type { DialogProps } from './floating-props'
 
-export function Dialog({
-  title,
-  onClose,
-  children,
-  width = 520,
-}: {
-  title: string
-  onClose: () => void
-  children: ReactNode
-  width?: number
-}) {
-  const element = useRef<HTMLDivElement>(null)
-  return (
-    <Base.Root open onOpenChange={(open) => !open && onClose()}>
-      <Base.Portal>
-        <Base.Backdrop className="fixed inset-0 z-50 bg-black/25" />
-        <Base.Viewport className="fixed inset-0 z-50 grid place-items-center overflow-auto p-2">
-          <Base.Popup
-            ref={element}
-            className="floating max-h-[calc(100vh-16px)] max-w-full overflow-auto p-0 text-base-content outline-none"
-            style={{ width }}
-            // The first button would be Close.
-            initialFocus={() =>
-              element.current?.querySelector<HTMLElement>('[data-first], input:not([type=checkbox])') ?? true
-            }
-            onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
-          >
-            <div className="rule-b flex items-center justify-between px-4 py-2.5">
-              <Base.Title className="text-[15px] font-bold">{title}</Base.Title>
-              <Base.Close className="icon-button" aria-label="Close">
-                <X size={16} strokeWidth={1.75} />
-              </Base.Close>
-            </div>
-            <div className="p-4">{children}</div>
-          </Base.Popup>
-        </Base.Viewport>
-      </Base.Portal>
-    </Base.Root>
-  )
+export function Dialog(props: DialogProps) {
+  const panels = usePanels()
+  const { onClose } = props
+  const isThere = panels !== undefined
+  // Nothing can be shown without it: whoever asked for the dialog can ask again.
+  useEffect(() => {
+    if (!isThere) fetchPanels().catch(onClose)
+  }, [isThere, onClose])
+  return panels ? <panels.DialogPanel {...props} /> : null
 }

@@ -1,64 +1,28 @@
-/** A floating panel at its button: kept within the window, closed by Escape, a press outside or leaving it, focus given back. */
-import { Popover as Base } from '@base-ui/react/popover'
-import { type ReactNode, useRef, useState } from 'react'
+/** A button with a panel that floats at it. */
+import { useState } from 'react'
+import { fetchPanels, usePanels } from './floating'
+import type { PopoverProps } from './floating-props'
 
-type Props = {
-  label: string
-  button: ReactNode
-  className?: string
-  title?: string
-  width?: number
-  children: (close: () => void) => ReactNode
-  disabled?: boolean
-}
-
-/** What floating things keep their distance to the window's edges by, px. */
-export const ROOM = 8
-
-export function Popover({
-  label,
-  button,
-  className = 'chip',
-  title,
-  width = 220,
-  children,
-  disabled,
-}: Props) {
-  const [open, setOpen] = useState(false)
-  const panel = useRef<HTMLDivElement>(null)
-  /** Lists in it go by the arrows, too. */
-  const step = (event: React.KeyboardEvent) => {
-    const options = [...panel.current!.querySelectorAll<HTMLElement>('[data-option]')]
-    if (options.length === 0) return
-    event.preventDefault()
-    const now = options.indexOf(document.activeElement as HTMLElement)
-    options.at((now + (event.key === 'ArrowDown' ? 1 : -1)) % options.length)?.focus()
-  }
+export function Popover(props: PopoverProps) {
+  const panels = usePanels()
+  const [pressed, setPressed] = useState(false)
+  if (panels) return <panels.PopoverPanel {...props} atOnce={pressed} />
+  const { label, button, className = 'chip', title, disabled } = props
   return (
-    <Base.Root open={open} onOpenChange={setOpen}>
-      <Base.Trigger className={className} title={title} aria-label={label} disabled={disabled}>
-        {button}
-      </Base.Trigger>
-      <Base.Portal>
-        <Base.Positioner className="z-50" align="start" sideOffset={4} collisionPadding={ROOM}>
-          <Base.Popup
-            ref={panel}
-            aria-label={label}
-            className="floating max-h-[min(70vh,var(--available-height))] overflow-auto p-1.5 outline-none"
-            style={{ width }}
-            initialFocus={() =>
-              panel.current?.querySelector<HTMLElement>('[data-first], input, button, [tabindex="0"]') ?? true
-            }
-            onKeyDown={(event) => {
-              // Its keys are its own; Escape goes on to what closes it.
-              if (event.key !== 'Escape') event.stopPropagation()
-              if (event.key === 'ArrowDown' || event.key === 'ArrowUp') step(event)
-            }}
-          >
-            {children(() => setOpen(false))}
-          </Base.Popup>
-        </Base.Positioner>
-      </Base.Portal>
-    </Base.Root>
+    <button
+      type="button"
+      className={className}
+      title={title}
+      aria-label={label}
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      disabled={disabled}
+      onClick={() => {
+        setPressed(true)
+        fetchPanels().catch(() => setPressed(false))
+      }}
+    >
+      {button}
+    </button>
   )
 }

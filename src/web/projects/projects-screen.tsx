@@ -1,14 +1,16 @@
 /** All projects: open, make, open a file, rename, duplicate, delete with a way back. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { FilePlus2, FolderOpen, MoreHorizontal } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type ListedProject } from '../api'
 import { Dialog } from '../parts/dialog'
+import { fetchPanels } from '../parts/floating'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
+import { whenIdle } from '../parts/when-idle'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 
@@ -40,6 +42,7 @@ function OpeningFile({ name, words, share, cancel }: Opening) {
 }
 
 export function ProjectsScreen() {
+  useEffect(() => whenIdle(() => void fetchPanels().catch(() => undefined)), [])
   const client = useQueryClient()
   const navigate = useNavigate()
   const file = useRef<HTMLInputElement>(null)

@@ -1,0 +1,30 @@
+/** What floating things are asked for with, for their buttons and for the part of the app that shows them. */
+import type { ReactNode } from 'react'
+
+/** What they keep their distance to the window's edges by, px. */
+export const ROOM = 8
+
+export type PopoverProps = {
+  label: string
+  button: ReactNode
+  className?: string
+  title?: string
+  width?: number
+  children: (close: () => void) => ReactNode
+  disabled?: boolean
+}
+
+export type Option<T> = { value: T; label: string; hint?: string }
+
+export type ChoiceProps<T> = {
+  label: string
+  options: Option<T>[]
+  /** Undefined: several are. */
+  value: T | undefined
+  shown?: ReactNode
+  onChoose: (value: T) => void
+  className?: string
+  width?: number
+}
+
+export type DialogProps = { title: string; onClose: () => void; children: ReactNode; width?: number }

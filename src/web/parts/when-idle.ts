@@ -1,0 +1,16 @@
+/** ms until a screen has been seen: what it shows first has the line to itself. */
+const SEEN = 700
+
+/** Runs `then` once a screen has been seen and there is nothing else to do. @returns stops waiting */
+export function whenIdle(then: () => void): () => void {
+  let idle = 0
+  const timer = setTimeout(() => {
+    // Where the browser does not say when it is idle, now is as good as later.
+    if ('requestIdleCallback' in globalThis) idle = requestIdleCallback(then)
+    else then()
+  }, SEEN)
+  return () => {
+    clearTimeout(timer)
+    if (idle !== 0) cancelIdleCallback(idle)
+  }
+}
