@@ -110,6 +110,30 @@ test('what is typed while the writing is fetched is kept, in order', async ({ de
   ])
 })
 
+test('what was typed and left before the writing is there is written all the same, and the focus stays', async ({
+  desk,
+}) => {
+  let letThrough: () => void = () => {}
+  const opened = new Promise<void>((resolve) => {
+    letThrough = resolve
+  })
+  await desk.route('**/assets/typing-*.js', async (route) => {
+    await opened
+    await route.continue()
+  })
+  await reopen(desk)
+  await open(desk, LEAD)
+  await desk.keyboard.type('Seeds at once')
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('pic')
+  letThrough()
+  await expect(field(desk)).toHaveCount(0)
+  await desk.keyboard.type('ture')
+  await expect(desk.getByRole('combobox', { name: /^Place anything/ })).toHaveValue('picture')
+  expect(await wordsOf(desk, NAME)).toMatchObject([{ content: [{ text: 'Seeds at once' }] }])
+})
+
 test('when the writing cannot be fetched the text stays as it is, which is said', async ({ desk }) => {
   await desk.route('**/assets/typing-*.js', (route) => route.abort())
   await reopen(desk)

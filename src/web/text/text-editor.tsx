@@ -1,5 +1,5 @@
 /** Writing a text where it stands on its sheet, in its own font and lines. */
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import type { Node } from '../../core/document/document'
 import { cascaded, colorIn, originOf, resolve } from '../../core/document/resolve'
 import { wordsAt } from '../../core/edits/text'
@@ -12,7 +12,7 @@ import { type Editor, makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import './text.css'
 import type { TextHost, Typing } from './typing'
-import { Waiting } from './waiting'
+import { type Kept, Waiting } from './waiting'
 import { writing } from './writing'
 
 /** What stays open beside the text: the spec and what floats over it. */
@@ -61,6 +61,17 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
   }
 }
 
+/** Writes what was pressed in a text that was left before it could be written in. */
+function writeLate(pressed: readonly Kept[], host: TextHost, fail: () => void) {
+  if (pressed.length === 0) return
+  writing().then(({ Typing }) => {
+    if (host.words() === undefined) return
+    const typing = new Typing(document.createElement('div'), host)
+    for (const kept of pressed) typing.take(kept)
+    typing.destroy()
+  }, fail)
+}
+
 export function TextEditor({ id, view }: { id: string; view: string }) {
   const editor = useEditor()
   const field = useRef<HTMLDivElement>(null)
@@ -68,7 +79,8 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
   const rect = layout?.rect(id)
   const box = layout?.boxes.get(id)
 
-  useEffect(() => {
+  // Before the next key: what is pressed then is meant for the text.
+  useLayoutEffect(() => {
     if (!field.current) return
     const place = field.current
     const host = hostFor(editor, id, view)
@@ -82,12 +94,14 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
       editor.set({ typing })
       for (const kept of waiting.end()) typing.take(kept)
     }
-    writing().then(begin, () => {
-      if (hasLeft) return
-      leave()
+    const fail = () =>
       editor.session.showNotice(
         'the text was left as it is: what it is written with cannot be fetched; try again',
       )
+    writing().then(begin, () => {
+      if (hasLeft) return
+      leave()
+      fail()
     })
     const stopFollowing = editor.subscribe(() => typing?.follow())
     const outside = (event: Event) => {
@@ -100,7 +114,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
       removeEventListener('focusin', outside, true)
       stopFollowing()
       hasLeft = true
-      if (!typing) return void waiting.end()
+      if (!typing) return writeLate(waiting.end(), host, fail)
       typing.destroy()
       if (editor.typing === typing) editor.set({ typing: undefined })
     }
