@@ -42,6 +42,10 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
     (command: Command) => !command.when || command.when(editor),
   )
   const nodeOf = (id: string) => editor.layoutOf(place.view)?.instances.find(id)
+  const nameOf = (id: string) => {
+    const node = nodeOf(id)
+    return node && editor.called(node)
+  }
   const anchor = useMemo(
     () => ({ getBoundingClientRect: () => new DOMRect(place.x, place.y, 0, 0) }),
     [place.x, place.y],
@@ -72,7 +76,7 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
                   onClick={() => editor.select(id, place.view)}
                 >
                   <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
-                    {nodeOf(id)?.name}
+                    {nameOf(id)}
                   </span>
                   <span className="text-[12px] soft">
                     {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}

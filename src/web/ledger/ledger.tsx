@@ -1,13 +1,14 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
 
 import { useEffect, useRef, useState } from 'react'
+import { menuLine } from '../../core/arrange/menu-items'
 import { mayHold, orderAt } from '../../core/arrange/order'
 import { shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
 import { formatPx } from '../../core/lattice/solve'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { HOME } from '../editor/focus-home'
 import { useEditor } from '../editor/use-editor'
-import { focusWords } from '../spec/focus-words'
+import { focusItems, focusWords } from '../spec/focus-words'
 import { type DropMark, LedgerRow } from './row'
 import { ROW_HEIGHT, useRowWindow } from './row-window'
 import { type Row, rowsOf } from './rows'
@@ -108,7 +109,8 @@ export function Ledger() {
           event.preventDefault()
           if (node.source) return focusWords()
           editor.set({ editing: { id: node.id, view: editor.viewId } })
-        } else toggle(node.id)
+        } else if (!node.source && menuLine(doc, node) !== undefined) focusItems()
+        else toggle(node.id)
     }
   }
 

@@ -64,6 +64,7 @@ export function LedgerRow({
   const editor = useEditor()
   const { doc, layout } = editor
   const { node, depth } = row
+  const name = editor.called(node)
   const shared = node.source !== undefined
   const selected = editor.selection.includes(node.id) || editor.shared === node.id
   const section = node.kind === 'section' || node.kind === 'slot'
@@ -72,7 +73,7 @@ export function LedgerRow({
     <span className="hidden w-[44px] flex-none justify-end group-hover:flex">
       {!shared && (
         <RowSwitch
-          label={node.locked ? `Unlock ${node.name}` : `Lock ${node.name}`}
+          label={node.locked ? `Unlock ${name}` : `Lock ${name}`}
           onPress={() =>
             editor.commit(
               [{ op: 'meta', node: node.id, locked: !node.locked }],
@@ -84,7 +85,7 @@ export function LedgerRow({
         </RowSwitch>
       )}
       <RowSwitch
-        label={hidden ? `Show ${node.name}` : `Hide ${node.name}`}
+        label={hidden ? `Show ${name}` : `Hide ${name}`}
         onPress={() =>
           shared
             ? editor.change(
@@ -136,7 +137,7 @@ export function LedgerRow({
         type="button"
         tabIndex={-1}
         aria-hidden={node.children.length === 0}
-        aria-label={row.open ? `Close ${node.name}` : `Open ${node.name}`}
+        aria-label={row.open ? `Close ${name}` : `Open ${name}`}
         className={`grid size-4 flex-none place-items-center faint ${node.children.length === 0 ? 'invisible' : ''}`}
         onClick={(event) => {
           event.stopPropagation()
@@ -161,7 +162,7 @@ export function LedgerRow({
         />
       ) : (
         <span id={`name-${node.id}`} className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>
-          {node.name}
+          {name}
         </span>
       )}
       {node.locked && (
