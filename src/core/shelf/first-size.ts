@@ -6,27 +6,41 @@ import type { Draft } from './build'
 
 const HEADING = /head|title|display/i
 
-/** Columns for a block in a lattice: words what they need, pictures and boxes a third or a half. */
-function spanIn(columns: number, { kind, props }: Draft): number {
+/** Columns that are free behind the last block of a lattice, in its row. */
+function freeBehind({ kids, columns }: LayoutBox): number {
+  const last = Math.max(-1, ...kids.map(({ row }) => row))
+  const ends = kids.flatMap(({ row, column, span }) => (row === last ? [column + span] : []))
+  return columns - Math.max(0, ...ends)
+}
+
+/** Columns for a block in a lattice: words what they need; a picture or a card a third, a box half, or what is left of the row. */
+function spanIn(host: LayoutBox, { kind, props, children }: Draft): number {
+  const { columns } = host
   const share = (part: number) => Math.max(1, Math.min(columns, Math.round(columns * part)))
-  if (kind === 'button' || props.link !== undefined) return share(columns < 6 ? 1 / 2 : 1 / 6)
-  if (isText(kind)) return HEADING.test(String(props.type)) ? columns : share(columns < 6 ? 1 : 7 / 12)
-  return columns % 3 === 0 ? columns / 3 : share(columns < 6 ? 1 : 1 / 2)
+  const few = columns < 6
+  if (kind === 'button' || props.link !== undefined) return share(few ? 1 / 2 : 1 / 6)
+  if (isText(kind)) return HEADING.test(String(props.type)) || few ? columns : share(7 / 12)
+  const free = host.kids.length > 0 ? freeBehind(host) : 0
+  if (free >= share(1 / 3) && free <= share(2 / 3)) return free
+  if (few) return columns
+  return kind === 'picture' || children.length > 0 ? share(1 / 3) : share(1 / 2)
 }
 
 /** @param host undefined: nothing is known of it @returns what to set where the block says nothing of its width */
 export function firstSize(draft: Draft, host: LayoutBox | undefined): Props {
   if (!host || draft.props.width !== undefined || draft.kind === 'section') return {}
-  if (host.flow === Flow.Lattice) return { width: { kind: 'columns', span: spanIn(host.columns, draft) } }
-  // A picture across a whole section is a band of its own, which is asked for otherwise.
-  if (host.flow === Flow.Column && draft.kind === 'picture' && host.node.kind === 'section')
-    return { width: { kind: 'percent', percent: 50 } }
-  if (
-    host.flow === Flow.Row &&
-    (draft.kind === 'picture' || draft.kind === 'box') &&
-    draft.children.length === 0
-  )
-    return { width: { kind: 'stretch', weight: 1 } }
-  if (host.flow === Flow.Free && !isText(draft.kind)) return { width: { kind: 'percent', percent: 33 } }
-  return {}
+  const isPlain = !isText(draft.kind) && draft.children.length === 0
+  switch (host.flow) {
+    case Flow.Lattice:
+      return { width: { kind: 'columns', span: spanIn(host, draft) } }
+    case Flow.Column:
+      // A picture across a whole section is a band of its own, which is asked for otherwise.
+      return draft.kind === 'picture' && host.node.kind === 'section'
+        ? { width: { kind: 'percent', percent: 50 } }
+        : {}
+    case Flow.Free:
+      return isPlain ? { width: { kind: 'percent', percent: 33 } } : {}
+    default:
+      return {}
+  }
 }

@@ -95,11 +95,8 @@ export class BoardGesture {
 
   private lift(id: string) {
     const { editor, start } = this
-    const node = editor.doc.node(id)
     const rect = start.layout.rect(id)!
-    const width = { kind: 'exact', px: Math.round(rect.width) }
-    const edit = editor.setEdit(node, { lifted: true, ...pinsAt(start.layout, id, rect), width })
-    if (editor.commit([edit], `Lift ${node.name}`, this.gesture)) this.committed = true
+    if (editor.lift(editor.doc.node(id), this.gesture)) this.committed = true
     this.starts.set(id, rect)
     this.seen = undefined
   }

@@ -1,9 +1,11 @@
 /** What the editor shows and has selected: everything about a tab that is not the document. */
 
 import { nanoid } from 'nanoid'
+import { liftEdits } from '../../core/arrange/lift'
 import { sectionOf } from '../../core/arrange/order'
 import { tracedHeight } from '../../core/arrange/trace'
 import { shownChildren, stepOn } from '../../core/arrange/view-order'
+import { called } from '../../core/document/called'
 import type { Node } from '../../core/document/document'
 import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
 import type { View } from '../../core/document/schema'
@@ -341,7 +343,7 @@ export class Editor extends EditorState {
       many > 1
         ? `${many} blocks selected`
         : node
-          ? `${node.name} selected on ${this.view.name}`
+          ? `${this.called(node)} selected on ${this.view.name}`
           : 'Nothing selected'
     this.changed()
   }
@@ -366,6 +368,14 @@ export class Editor extends EditorState {
     const { layout } = this
     const carried = layout ? layout.carrying.setIn(node, this.view.id, set) : set
     return resolved(this.doc.tokenTable, node, carried)
+  }
+
+  /** What a block is called wherever it is said. */
+  called(node: Node): string {
+    return called(node, {
+      find: (id) => this.instances?.find(id) ?? this.doc.nodes.get(id),
+      asset: (id) => this.doc.assets.get(id),
+    })
   }
 
   origin(node: Node, key: PropKey): string | undefined {
@@ -430,6 +440,12 @@ export class Editor extends EditorState {
     const moved = edits.length > 0 && this.commit(edits, `Move ${node.name}${where}`)
     if (moved) this.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}${where}`)
     return moved
+  }
+
+  /** Takes a block out of its flow where it is: on every view, or on the active one alone. */
+  lift(node: Node, gesture?: string): boolean {
+    const layouts = this.doc.views.flatMap(({ id }) => this.layoutOf(id) ?? [])
+    return this.commit(liftEdits(this.doc, layouts, node.id, this.scopedView), `Lift ${node.name}`, gesture)
   }
 
   /** Changes what the page shows of a block of its template, for every view or from the active one on. */

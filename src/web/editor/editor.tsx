@@ -86,6 +86,8 @@ function Desk() {
   useLayoutEffect(() => {
     const key = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
+      if (event.key === 'Escape' && !event.defaultPrevented && target.closest('aside input, aside textarea'))
+        return goHome(editor)
       if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
       const keys = keysOf(event)
       if (!isHeard(event, keys)) {

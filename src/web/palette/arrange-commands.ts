@@ -50,16 +50,22 @@ export const align = (editor: Editor, edge: Edge, to: AlignTo) =>
     alignEdits(layout, editor.selection, edge, to, set),
   )
 
-/** Moves lifted blocks by px; from a block in a flow the arrows go to its neighbours. */
-/** @param far by the set step instead of 1 px */
+/**
+ * Moves lifted blocks by px; a block in a flow one place on, along its flow.
+ * @param far by the set step instead of 1 px
+ */
 function nudge(x: number, y: number, far: boolean) {
   return (editor: Editor) => {
     const [dx, dy] = far ? [x * editor.step, y * editor.step] : [x, y]
-    const { selected, doc, layout: shown } = editor
+    const { selected, layout: shown } = editor
     if (selected?.parent && editor.selection.every((id) => !shown?.boxes.get(id)?.pins)) {
-      const siblings = doc.node(selected.parent).children
-      const next = siblings[siblings.indexOf(selected.id) + (dx + dy < 0 ? -1 : 1)]
-      if (next) editor.select(next)
+      const flow = shown?.boxes.get(selected.parent)?.flow
+      const along = flow === Flow.Row ? x : flow === Flow.Lattice ? x || y : y
+      if (along !== 0) editor.moveBy(selected, along < 0 ? -1 : 1)
+      else
+        editor.announce(
+          `${editor.called(selected)} lies in a ${flow === Flow.Row ? 'row: left and right move it' : 'column: up and down move it'}`,
+        )
       return
     }
     arrange(
@@ -103,7 +109,7 @@ const ARROWS = [
 const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
   {
     id: `nudge-${word}`,
-    name: `Nudge ${word} by 1`,
+    name: `Move ${word}: by 1, or one place in its flow`,
     group: 'Arrange',
     keys: key,
     when: one,
@@ -111,7 +117,7 @@ const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
   },
   {
     id: `nudge-${word}-far`,
-    name: `Nudge ${word} by the step`,
+    name: `Move ${word} by the step`,
     group: 'Arrange',
     keys: `Shift+${key}`,
     when: one,

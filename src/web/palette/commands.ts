@@ -2,12 +2,14 @@
 
 import { blocksAlike } from '../../core/arrange/find'
 import { lookOf } from '../../core/arrange/look'
+import { menuLine } from '../../core/arrange/menu-items'
 import { duplicateEdits, outermost } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { cascaded } from '../../core/document/resolve'
 import { isText } from '../../core/properties/kinds'
 import { type Editor, makeId } from '../editor/editor-state'
 import { setTheme, theme } from '../editor/theme'
+import { focusItems } from '../spec/focus-words'
 import { AIDS } from './aid-commands'
 import { ARRANGE } from './arrange-commands'
 import { CLIPBOARD } from './clipboard-commands'
@@ -97,11 +99,16 @@ export const COMMANDS: Command[] = [
   },
   {
     id: 'edit-text',
-    name: 'Edit the text',
+    name: 'Edit the text, or a menu’s items',
     group: 'Block',
     keys: 'Enter',
-    when: (editor) => editor.selected !== undefined && isText(editor.selected.kind),
-    run: (editor) => editor.set({ editing: { id: editor.selected!.id, view: editor.viewId } }),
+    when: ({ selected, doc }) =>
+      selected !== undefined && (isText(selected.kind) || menuLine(doc, selected) !== undefined),
+    run: (editor) => {
+      const node = editor.selected!
+      if (isText(node.kind)) editor.set({ editing: { id: node.id, view: editor.viewId } })
+      else focusItems()
+    },
   },
   {
     id: 'climb',

@@ -16,6 +16,8 @@ type Props = {
   step?: number
   className?: string
   unit?: string
+  /** Another unit that the value may be said in: what is typed with its sign goes there. */
+  other?: { sign: string; onChange: (value: number) => void }
   /** What an emptied field means; left out: a number is needed. */
   onClear?: () => void
 }
@@ -32,6 +34,7 @@ export function NumberChip({
   step = 1,
   className = 'chip',
   unit,
+  other,
   onClear,
 }: Props) {
   const [text, setText] = useState<string>()
@@ -71,12 +74,17 @@ export function NumberChip({
       stop()
       return true
     }
-    const read = reading(text)
+    const inOther = other && text.trim().endsWith(other.sign) ? other : undefined
+    const read = reading(inOther ? text.trim().slice(0, -inOther.sign.length) : text)
     if (!read.ok) {
       setProblem(read.reason)
       return false
     }
     stop()
+    if (inOther) {
+      inOther.onChange(read.value)
+      return true
+    }
     if (read.value !== value) onChange(read.value)
     return true
   }

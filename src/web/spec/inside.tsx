@@ -8,6 +8,7 @@ import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { Line } from './line'
+import { MenuItems } from './menu-items'
 
 const FLOWS = [
   { value: 'row', label: '→ row' },
@@ -83,6 +84,7 @@ export function Inside({ node }: { node: Node }) {
     list.map(([value, label]) => ({ value, label }))
   return (
     <>
+      <MenuItems node={node} />
       <Line node={node} keys={['flow', 'rowGap', 'columnGap', 'wrap']}>
         <span>A</span>
         <Choice

@@ -54,7 +54,7 @@ export function Place({ node }: { node: Node }) {
             onClick={() => editor.select(parent.id)}
             title="Select what it lies in (Esc)"
           >
-            {parent.name}
+            {editor.called(parent)}
           </button>
         )}
         <span className="ml-auto inline-flex">
@@ -103,24 +103,8 @@ export function Place({ node }: { node: Node }) {
             width={250}
             onChoose={(value) => {
               if (value === lifted) return
-              // It stays where it is: pinned by its left and top.
-              const host = layout?.boxes.get(parent.id)
-              const box = layout?.boxes.get(node.id)
-              const pins =
-                value && host && box
-                  ? {
-                      pinLeft: { px: Math.round(box.x - host.borL) },
-                      pinTop: { px: Math.round(box.y - host.borT) },
-                    }
-                  : {}
-              const width =
-                value && box && (resolved.width.kind === 'stretch' || resolved.width.kind === 'columns')
-                  ? { width: { kind: 'exact', px: Math.round(box.width) } }
-                  : {}
-              editor.setProps(
-                { lifted: value, ...pins, ...width },
-                value ? `Lift ${node.name}` : `Put ${node.name} into the flow`,
-              )
+              if (value) editor.lift(node)
+              else editor.setProps({ lifted: false }, `Put ${node.name} into the flow`)
             }}
           />
           {!lifted && rect && (
@@ -208,6 +192,7 @@ const SIDES = [
 function Pins({ node }: { node: Node }) {
   const editor = useEditor()
   const resolved = editor.resolved(node)
+  const pinTo = (key: string, pin: Pin | number) => editor.setProps({ [key]: pin }, `Pin ${node.name}`)
   const chip = (key: PropKey & `pin${string}`, word: string, pin: Pin | number | undefined) => {
     const value = typeof pin === 'number' ? pin : pin && ('px' in pin ? pin.px : pin.percent)
     const unit = pin !== undefined && typeof pin !== 'number' && 'percent' in pin ? ' %' : ''
@@ -219,20 +204,15 @@ function Pins({ node }: { node: Node }) {
           value={value}
           unit={unit}
           shown={value === undefined ? 'free' : undefined}
-          context={{ min: -100_000, max: 100_000 }}
-          onChange={(px) =>
-            editor.setProps(
-              {
-                [key]:
-                  typeof pin === 'number' || key.startsWith('pinCenter')
-                    ? px
-                    : unit
-                      ? { percent: px }
-                      : { px },
-              },
-              `Pin ${node.name}`,
-            )
+          context={unit ? { min: -1000, max: 1000 } : { min: -100_000, max: 100_000 }}
+          other={
+            key.startsWith('pinCenter')
+              ? undefined
+              : unit
+                ? { sign: 'px', onChange: (px) => pinTo(key, { px }) }
+                : { sign: '%', onChange: (percent) => pinTo(key, { percent }) }
           }
+          onChange={(px) => pinTo(key, key.startsWith('pinCenter') ? px : unit ? { percent: px } : { px })}
           onClear={() => editor.setProps({ [key]: null }, `Unpin ${node.name}`)}
         />
       </span>

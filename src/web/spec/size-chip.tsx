@@ -48,12 +48,29 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     label: WORDS[kind],
     hint: HINTS[kind],
   }))
+  /** The share of its parent that it takes now: choosing the way leaves the size. */
+  const shareNow = () => {
+    const parent = node.parent ? layout?.boxes.get(node.parent) : undefined
+    if (!parent) return 100
+    const out = layout?.boxes.get(node.id)?.pins !== null
+    const across = side === 'width'
+    const size = across ? parent.width : parent.height
+    const edges = out
+      ? across
+        ? parent.borL + parent.borR
+        : parent.borT + parent.borB
+      : across
+        ? parent.padX
+        : parent.padY
+    const room = size - edges
+    return room > 0 ? Math.round((now / room) * 10_000) / 100 : 100
+  }
   const choose = (kind: Kind) => {
     if (kind === size.kind) return
     if (kind === 'exact') commit({ kind, px: Math.round(now * 100) / 100 })
     else if (kind === 'snug') commit({ kind })
     else if (kind === 'stretch') commit({ kind, weight: 1 })
-    else if (kind === 'percent') commit({ kind, percent: 100 })
+    else if (kind === 'percent') commit({ kind, percent: shareNow() })
     else if (kind === 'svh')
       commit({ kind, percent: Math.max(1, Math.round((now / editor.view.fold) * 100)) })
     else {

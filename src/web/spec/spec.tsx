@@ -84,7 +84,7 @@ function BlockSpec({ node }: { node: Node }) {
     <>
       <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
         <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">
-          {many > 1 ? `${many} blocks` : node.name}
+          {many > 1 ? `${many} blocks` : editor.called(node)}
         </h2>
         <button
           type="button"

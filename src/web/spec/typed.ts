@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 
 type Field = HTMLInputElement | HTMLTextAreaElement
 
@@ -9,14 +9,21 @@ type Field = HTMLInputElement | HTMLTextAreaElement
 export function useTyped(shown: string, take: (typed: string) => string | undefined) {
   const [typed, setTyped] = useState<string>()
   const [problem, setProblem] = useState<string>()
+  /** What is still to be taken: taking it may move the focus, which takes again. */
+  const open = useRef<string>(undefined)
   const close = () => {
+    open.current = undefined
     setTyped(undefined)
     setProblem(undefined)
   }
   const done = () => {
-    const wrong = typed === undefined || typed === shown ? undefined : take(typed)
-    if (wrong) setProblem(wrong)
-    else close()
+    const now = open.current
+    open.current = undefined
+    const wrong = now === undefined || now === shown ? undefined : take(now)
+    if (wrong) {
+      open.current = now
+      setProblem(wrong)
+    } else close()
   }
   return {
     problem,
@@ -24,12 +31,14 @@ export function useTyped(shown: string, take: (typed: string) => string | undefi
       value: typed ?? shown,
       'aria-invalid': problem !== undefined,
       onChange: (event: React.ChangeEvent<Field>) => {
+        open.current = event.target.value
         setTyped(event.target.value)
         setProblem(undefined)
       },
       onBlur: done,
       onKeyDown: (event: React.KeyboardEvent) => {
-        event.stopPropagation()
+        // Put back, or with nothing to put back: away from the field.
+        if (event.key !== 'Escape' || typed !== undefined) event.stopPropagation()
         if (event.key === 'Enter' && !event.shiftKey) {
           event.preventDefault()
           done()

@@ -1,0 +1,75 @@
+/** Two jobs of every day, from an empty project by hand, within as many gestures as they may take. */
+import { expect, saved, stored, test } from './app'
+import { Hand } from './gestures'
+
+test.beforeEach(async ({ page, app }) => {
+  await page.goto(app.address)
+  await page.getByRole('button', { name: 'New project' }).click()
+  await page.getByLabel('Name').fill('By hand')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This page is empty')).toBeVisible()
+})
+
+test('a header: name, menu of four, action, spread apart on one line, in at most 45 gestures', async ({
+  page,
+}) => {
+  const hand = new Hand(page)
+  await hand.place('row')
+  await hand.place('heading')
+  await hand.write('Hollow Oak')
+  await hand.place('row')
+  await hand.key('Enter')
+  await hand.type('Home, Catalogue, Workshops, Borrow')
+  await hand.key('Enter')
+  await hand.key('Escape')
+  await hand.place('button')
+  await hand.write('Sign in')
+  await hand.key('Escape')
+  await hand.choose(/^Packed/, 'spread apart')
+  await hand.key('Escape')
+  await hand.key('Escape')
+  await hand.set(/^Padding top/, '24')
+  await hand.set(/^Padding bottom/, '24')
+  await saved(page)
+  expect(hand.count).toBeLessThanOrEqual(45)
+
+  const sheet = page.locator('[data-sheet="desktop"]')
+  const boxes = await Promise.all(
+    ['Hollow Oak', 'Home', 'Borrow', 'Sign in'].map(
+      async (text) => (await sheet.getByText(text, { exact: true }).first().boundingBox())!,
+    ),
+  )
+  // Each item once.
+  await expect(sheet.getByText('Catalogue', { exact: true })).toHaveCount(1)
+  const middles = boxes.map(({ y, height }) => y + height / 2)
+  for (const middle of middles) expect(Math.abs(middle - middles[0])).toBeLessThan(4)
+  for (const [i, { x }] of boxes.entries()) if (i > 0) expect(x).toBeGreaterThan(boxes[i - 1].x)
+  expect(JSON.stringify((await stored(page)).pages)).toContain('space-between')
+  console.log(`a header by hand: ${hand.count} gestures`)
+})
+
+test('a split hero: words and actions at the left, a picture at the right, in at most 35 gestures', async ({
+  page,
+}) => {
+  const hand = new Hand(page)
+  await hand.place('lattice')
+  await hand.place('column')
+  await hand.place('heading')
+  await hand.write('Borrow a packet')
+  await hand.place('paragraph')
+  await hand.write('Take home seed, grow it, and bring some back.')
+  await hand.place('button')
+  await hand.write('Browse')
+  await hand.key('Escape')
+  await hand.key('Escape')
+  await hand.place('picture')
+  await saved(page)
+  expect(hand.count).toBeLessThanOrEqual(35)
+
+  const sheet = page.locator('[data-sheet="desktop"]')
+  const heading = (await sheet.getByText('Borrow a packet').first().boundingBox())!
+  const picture = (await sheet.locator('img').first().boundingBox())!
+  expect(picture.x).toBeGreaterThan(heading.x + heading.width)
+  expect(picture.y).toBeLessThanOrEqual(heading.y + heading.height)
+  console.log(`a split hero by hand: ${hand.count} gestures`)
+})

@@ -1,0 +1,65 @@
+import { describe, expect, test } from 'vitest'
+import { box, lay } from '../arrange/test-page'
+import type { Props } from '../properties/table'
+import type { Draft } from './build'
+import { firstSize } from './first-size'
+import { foundOnShelf } from './search'
+
+const draft = (kind: Draft['kind'], props: Props = {}, children: Draft[] = []): Draft => ({
+  kind,
+  name: kind,
+  props,
+  overrides: {},
+  children,
+})
+const columns = (span: number): Props => ({ width: { kind: 'columns', span } })
+
+describe('found on the shelf', () => {
+  test.each([
+    ['link', 'link'],
+    ['row', 'row'],
+    ['button', 'button'],
+    ['picture', 'picture'],
+    ['lattice', 'lattice'],
+    ['column', 'column'],
+    ['heading', 'heading'],
+  ])('%s: the block of that name first', (typed, id) => expect(foundOnShelf(typed)[0].id).toBe(id))
+  test('by other words, too, behind those that are called so', () => {
+    const found = foundOnShelf('link').map(({ id }) => id)
+    expect(found.length).toBeGreaterThan(2)
+    expect(found[0]).toBe('link')
+  })
+  test('nothing for what nothing is called', () => expect(foundOnShelf('zeppelin')).toEqual([]))
+})
+
+describe('the first size', () => {
+  const lattice = (props: Props[] = []) =>
+    lay(
+      { flow: 'lattice' },
+      props.map((each, i) => box(`k${i}`, each)),
+    ).layout.boxes.get('s')!
+  test.each([
+    ['a heading', draft('text', { type: '{type.heading}' }), 12],
+    ['a paragraph', draft('text', { type: '{type.body}' }), 7],
+    ['a link', draft('text', { link: '#' }), 2],
+    ['a picture', draft('picture'), 4],
+    ['a box', draft('box'), 6],
+    ['a card', draft('box', {}, [draft('text')]), 4],
+  ] as const)('%s in an empty lattice', (_, each, span) => {
+    expect(firstSize(each, lattice())).toEqual(columns(span))
+  })
+  test('what is left of the row, where that is a third to two thirds', () => {
+    expect(firstSize(draft('picture'), lattice([columns(6)]))).toEqual(columns(6))
+    expect(firstSize(draft('box'), lattice([columns(4)]))).toEqual(columns(8))
+    expect(firstSize(draft('picture'), lattice([columns(11)]))).toEqual(columns(4))
+    expect(firstSize(draft('picture'), lattice([columns(6), columns(6)]))).toEqual(columns(4))
+  })
+  test('what says its width keeps it; in a column most take what they have', () => {
+    const { layout } = lay({ flow: 'column' }, [])
+    expect(firstSize(draft('picture', columns(3)), lattice())).toEqual({})
+    expect(firstSize(draft('text'), layout.boxes.get('s'))).toEqual({})
+    expect(firstSize(draft('picture'), layout.boxes.get('s'))).toEqual({
+      width: { kind: 'percent', percent: 50 },
+    })
+  })
+})
