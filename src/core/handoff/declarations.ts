@@ -3,6 +3,7 @@ import type { Document, Node } from '../document/document'
 import { cascaded, resolve, resolved as withValues } from '../document/resolve'
 import type { Instances } from '../expand/instances'
 import { type Carrying, placeColumns } from '../lattice/carrying'
+import { type Held, heldOn, type Kept } from '../lattice/held'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, shapesHeight } from '../layout/style'
@@ -82,22 +83,25 @@ export function declarationsOf(place: Place, node: Node): Declarations {
   if (resolved.order) writer.set('order', String(resolved.order))
   writeFlow(writer, place, node, flow, lifted)
   writeBox(writer, node)
-  if (lifted) writePins(writer)
+  const held = lifted ? heldIn(place, node, raw) : undefined
+  if (lifted) writePins(writer, held)
   const around = lifted ? Flow.Free : parentFlow
   if (resolved.spaceBefore && (around === Flow.Row || around === Flow.Column))
     writer.set(
       around === Flow.Row ? 'margin-inline-start' : 'margin-block-start',
       writer.length('spaceBefore'),
     )
-  writeWidth(writer, place, node, around)
+  writeWidth(writer, place, node, around, held)
   writeHeight(writer, place, node, around)
   for (const [name, value] of lookDeclarations(node.kind, raw, resolved, writer.write))
     writer.set(name, value)
-  const held = node.children.flatMap((id) => {
+  const inFront = node.children.flatMap((id) => {
     const child = resolve(place.doc, place.instances.node(id), place.view)
     return !child.hidden && isLifted(child, flow) ? [child.z ?? 0] : []
   })
-  for (const [name, value] of stackingDeclarations(stackingOf(lifted ? (resolved.z ?? 0) : undefined, held)))
+  for (const [name, value] of stackingDeclarations(
+    stackingOf(lifted ? (resolved.z ?? 0) : undefined, inFront),
+  ))
     writer.set(name, value)
   return writer.out
 }
@@ -171,7 +175,18 @@ function writeBox(writer: Writer, node: Node) {
 
 const pinText = (pin: Pin) => ('px' in pin ? px(pin.px) : percent(pin.percent))
 
-function writePins(writer: Writer) {
+function heldIn({ doc, view }: Place, node: Node, set: Props): Held | undefined {
+  const views = doc.cascade(view).map(({ id }) => id)
+  return heldOn(node, views, set)
+}
+
+/** An inset that leaves room for what is kept behind it. */
+const insetText = (pin: Pin, kept: Kept | undefined) =>
+  kept
+    ? `max(0px, min(${pinText(pin)}, 100% - ${'px' in kept ? px(kept.px) : percent(kept.percent)}))`
+    : pinText(pin)
+
+function writePins(writer: Writer, held: Held | undefined) {
   const { resolved } = writer
   const axis = (start: string, end: string, from?: Pin, to?: Pin, center?: number, fills?: boolean) => {
     if (center !== undefined) {
@@ -180,8 +195,9 @@ function writePins(writer: Writer) {
       writer.set(start === 'left' ? 'margin-inline' : 'margin-block', 'auto')
       return
     }
-    if (from || !to || fills) writer.set(start, from ? pinText(from) : '0')
-    if (to || fills) writer.set(end, to ? pinText(to) : '0')
+    const across = start === 'left'
+    if (from || !to || fills) writer.set(start, from ? insetText(from, across ? held?.left : undefined) : '0')
+    if (to || fills) writer.set(end, to ? insetText(to, across ? held?.right : undefined) : '0')
   }
   axis(
     'left',
@@ -220,7 +236,7 @@ function widthByRatio(height: Size, ratio: number): string | undefined {
 const exactText = (writer: Writer, size: Size): string =>
   (size.kind === 'exact' ? writer.write.length(size.px) : undefined) ?? '0'
 
-function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
+function writeWidth(writer: Writer, place: Place, node: Node, around: Flow, held?: Held) {
   const { resolved, raw } = writer
   const { width } = resolved
   const picture = node.kind === 'picture'
@@ -228,7 +244,12 @@ function writeWidth(writer: Writer, place: Place, node: Node, around: Flow) {
   let rigid = false
   switch (width.kind) {
     case 'exact':
-      writer.set('width', exactText(writer, raw.width ?? width))
+      writer.set(
+        'width',
+        held?.width
+          ? `min(${exactText(writer, raw.width ?? width)}, 100%)`
+          : exactText(writer, raw.width ?? width),
+      )
       rigid = true
       break
     case 'percent':

@@ -1,5 +1,7 @@
 /** The layout tree: one flat-fielded object per block, with what its style asks and what layout found. */
+
 import type { Node } from '../document/document'
+import type { Held } from '../lattice/held'
 import type { UsedLattice } from '../lattice/used'
 import type { Resolved } from '../properties/table'
 import type { Typeset } from '../text/typeset'
@@ -53,6 +55,8 @@ export type Pins = {
   bottomPercent: number
   centerX: number
   centerY: number
+  /** A wider view's pins, which must not lead out of what they are pinned to. */
+  held: Held | undefined
 }
 
 /** Columns a lattice places its children on, px from its border box's left edge. */

@@ -1,5 +1,6 @@
 /** Lifted blocks: positioned against their parent's padding box by pins (CSS Positioned Layout 3 §4). */
-import { cutToUnit, percentOf } from '../text/unit'
+import type { Kept } from '../lattice/held'
+import { cutToUnit, percentOf, toUnit } from '../text/unit'
 import { clamp, type LayoutBox, Sizing } from './box'
 import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, ratioHeight } from './place'
@@ -15,6 +16,7 @@ const UNPINNED = {
   bottomPercent: 0,
   centerX: Number.NaN,
   centerY: Number.NaN,
+  held: undefined,
 }
 
 /** Places every lifted child of `box`, whose border box is `width` × `height`. */
@@ -23,15 +25,16 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
   const blockH = Math.max(0, height - box.borT - box.borB)
   for (const item of box.lifted) {
     const pins = item.pins ?? UNPINNED
-    const start = pins.left + percentOf(blockW, pins.leftPercent)
-    const end = pins.right + percentOf(blockW, pins.rightPercent)
+    const start = within(pins.left + percentOf(blockW, pins.leftPercent), pins.held?.left, blockW)
+    const end = within(pins.right + percentOf(blockW, pins.rightPercent), pins.held?.right, blockW)
     const above = pins.top + percentOf(blockH, pins.topPercent)
     const below = pins.bottom + percentOf(blockH, pins.bottomPercent)
     const fills = item.heightKind === Sizing.Stretch
     const known = heightIn(item, fills ? roomBetween(above, below, pins.centerY, blockH) : blockH)
     const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
       let size: number
-      if (item.widthKind === Sizing.Exact) size = item.widthValue
+      if (item.widthKind === Sizing.Exact)
+        size = pins.held?.width ? Math.min(item.widthValue, blockW) : item.widthValue
       else if (item.widthKind === Sizing.Percent) size = percentOf(blockW, item.widthValue)
       else if (item.widthKind === Sizing.Stretch) size = room
       else size = fitContent(item, room, known)
@@ -50,6 +53,13 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     item.x = box.borL + across.at
     item.y = box.borT + down.at
   }
+}
+
+/** An inset that leaves room for what is kept behind it, px. */
+function within(inset: number, kept: Kept | undefined, block: number): number {
+  if (!kept) return inset
+  const room = 'px' in kept ? block - toUnit(kept.px) : block - percentOf(block, kept.percent)
+  return Math.max(0, Math.min(inset, room))
 }
 
 /** What two insets leave of the block; all of it for what is centred, px. */

@@ -86,7 +86,8 @@ export class PageLayout {
     if (!restyle && !resized && touched?.size === 0) return
     this.version++
     this.carrying.forget()
-    const around: Surroundings = { doc, view: this.view, used: this.used }
+    const { cascade } = this
+    const around: Surroundings = { doc, view: this.view, used: this.used, cascade }
     if (touched) {
       if (resized) this.follow(around)
       for (const id of touched) this.resync(id)
@@ -119,7 +120,8 @@ export class PageLayout {
 
   /** What a box's style is taken in: the lattice of its section. */
   private surroundings(box: LayoutBox): Surroundings {
-    return { doc: this.doc, view: this.view, used: this.usedFor(box.parent?.id ?? '') }
+    const { doc, view, cascade } = this
+    return { doc, view, used: this.usedFor(box.parent?.id ?? ''), cascade }
   }
 
   /** The lattice that a block stands on: its section's own, or the view's. */

@@ -3,6 +3,7 @@ import type { Document } from '../document/document'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { placeColumns } from '../lattice/carrying'
+import { type Held, heldOn } from '../lattice/held'
 import { sectionLattice } from '../lattice/section-lattice'
 import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
 import { isText, type Kind } from '../properties/kinds'
@@ -33,7 +34,13 @@ const FLOW: Record<string, Flow> = {
   free: Flow.Free,
 }
 
-export type Surroundings = { doc: Document; view: View; used: UsedLattice }
+export type Surroundings = {
+  doc: Document
+  view: View
+  used: UsedLattice
+  /** Ids of the view and all wider ones, widest first. */
+  cascade: readonly string[]
+}
 
 /** Whether a block is out of its parent's flow. */
 export const isLifted = (set: Pick<Props, 'lifted'>, parentFlow: Flow) =>
@@ -92,7 +99,8 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   }
   box.clip = set.clip === true
   const out = box.parent !== null && isLifted(set, parentFlow)
-  box.uncommon = uncommonOf(kind, set, doc, lattice, out)
+  const held = out ? heldOn(box.node, around.cascade, set) : undefined
+  box.uncommon = uncommonOf(kind, set, doc, lattice, out, held)
   const inLine = !out && (parentFlow === Flow.Row || parentFlow === Flow.Column)
   box.before = inLine ? lengthOf(tokens, set.spaceBefore, 0) : 0
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
@@ -122,6 +130,7 @@ function uncommonOf(
   doc: Document,
   lattice: UsedLattice | null,
   lifted: boolean,
+  held: Held | undefined,
 ): Uncommon {
   const asks =
     kind === 'picture' ||
@@ -161,7 +170,7 @@ function uncommonOf(
     naturalWidth: asset?.width ?? 300,
     turn: set.rotate ?? 0,
     lattice,
-    pins: lifted ? pinsOf(set) : null,
+    pins: lifted ? { ...pinsOf(set), held } : null,
   }
 }
 
