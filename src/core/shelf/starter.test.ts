@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest'
+import { withView } from '../arrange/views'
 import { checkViews } from '../document/check'
 import { solveLattice } from '../lattice/solve'
 import { latticeFor, latticeKnown } from '../lattice/view-lattice'
-import { COMMON_WIDTHS, nameForWidth, starterViews, viewFor, withView } from './starter'
+import { COMMON_WIDTHS, nameForWidth, starterViews, viewFor } from './starter'
 
 describe('views', () => {
   test.each(COMMON_WIDTHS.map((each) => each.width).concat(200, 777, 10_000))(

@@ -74,10 +74,19 @@ export const COMMON_WIDTHS = [
   { name: 'Smallest mobile', width: 320, fold: 640 },
 ]
 
+/** The height of a common window at a width: lying for computers, standing for tablets and phones. px */
+function foldFor(width: number): number {
+  const held = (value: number, least: number, most: number) =>
+    Math.max(least, Math.min(most, Math.round(value / 10) * 10))
+  if (width >= 900) return held(width * 0.62, 680, 1100)
+  if (width > 640) return held((width * 4) / 3, 900, 1200)
+  return held(width * 2.1, 560, 960)
+}
+
 /** A view with a lattice that suits its width. `wider`: the view before it, undefined for the widest. */
 export function viewFor(id: string, name: string, width: number, wider?: { width: number }): View {
   const common = COMMON_WIDTHS.find((each) => each.width === width)
-  const fold = common?.fold ?? (width > 1000 ? 900 : Math.round(width * 2.1))
+  const fold = common?.fold ?? foldFor(width)
   const breakpoint = wider
     ? Math.max(width, Math.min(wider.width - 1, Math.round((width + wider.width) / 2 / 10) * 10 - 1))
     : null
@@ -125,18 +134,3 @@ export function starterProject(name: string, pageId: string): ProjectFile {
 export const nameForWidth = (width: number) =>
   COMMON_WIDTHS.find((each) => each.width === width)?.name ??
   (width > 1000 ? 'Desktop' : width > 640 ? 'Tablet' : 'Mobile')
-
-/** The project's views with one more at `width`, in their order, breakpoints falling. */
-export function withView(views: readonly View[], name: string, width: number, id: string): View[] | string {
-  if (views.some((view) => view.width === width)) return `there is already a view ${width} px wide`
-  const wider = views.filter((view) => view.width > width)
-  const narrower = views.filter((view) => view.width < width)
-  const added = viewFor(id, name, width, wider.at(-1))
-  const next = [...wider, added, ...narrower]
-  return next.map((view, i) => {
-    if (i === 0) return { ...view, breakpoint: null }
-    const above = next[i - 1].width
-    const wanted = view.breakpoint ?? Math.round((view.width + above) / 2)
-    return { ...view, breakpoint: Math.max(view.width, Math.min(wanted, above - 1)) }
-  })
-}

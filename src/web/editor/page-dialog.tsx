@@ -2,11 +2,12 @@
 
 import { generateKeyBetween } from 'fractional-indexing'
 import { useState } from 'react'
+import { keptViewsEdits, withView } from '../../core/arrange/views'
 import type { View } from '../../core/document/schema'
 import { viewEdits } from '../../core/edits/views'
 import { slug } from '../../core/handoff/names'
 import { readQuantity } from '../../core/quantity/arithmetic'
-import { COMMON_WIDTHS, nameForWidth, withView } from '../../core/shelf/starter'
+import { COMMON_WIDTHS, nameForWidth } from '../../core/shelf/starter'
 import { Dialog } from '../parts/dialog'
 import { makeId } from './editor-state'
 import { useEditor } from './use-editor'
@@ -107,7 +108,11 @@ export function PageDialog() {
     const used = views.filter(
       (view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id),
     )
-    const edits = [...viewEdits(doc.views, used), { op: 'page' as const, id, page }]
+    const adds = used.some((view) => !doc.views.some((known) => known.id === view.id))
+    // What is added for this page is this page's: the others stay at the views that they have.
+    const others = adds ? keptViewsEdits(doc) : []
+    const own = adds && all ? { ...page, views: views.map((view) => view.id) } : page
+    const edits = [...others, ...viewEdits(doc.views, used), { op: 'page' as const, id, page: own }]
     if (!editor.commit(edits, `New page ${clean}`)) return setProblem(editor.session.notice)
     editor.openPage(id)
     editor.set({
@@ -227,60 +232,6 @@ export function PageDialog() {
           </div>
         </div>
       </form>
-    </Dialog>
-  )
-}
-
-export function ViewsDialog() {
-  const editor = useEditor()
-  const { doc } = editor
-  const [problem, setProblem] = useState<string>()
-  return (
-    <Dialog title="Views of this project" onClose={() => editor.set({ dialog: undefined })} width={560}>
-      <div className="mb-4 grid gap-1">
-        {doc.views.map((view, i) => (
-          <div key={view.id} className="rule-b flex items-center gap-3 py-1.5">
-            <b className="w-[130px]">{view.name}</b>
-            <span className="w-[70px] tabular-nums">{view.width} px</span>
-            <span className="flex-1 text-[12px] soft">
-              {i === 0
-                ? 'the widest: what every other view starts from'
-                : `holds for windows up to ${view.breakpoint} px`}
-            </span>
-            <button
-              type="button"
-              className="plain-button text-[12px]"
-              disabled={doc.views.length === 1}
-              onClick={() => {
-                const rest = doc.views
-                  .filter((each) => each.id !== view.id)
-                  .map((each, k) => (k === 0 ? { ...each, breakpoint: null } : each))
-                const ok = editor.commit(viewEdits(doc.views, rest), `Remove view ${view.name}`)
-                setProblem(ok ? undefined : editor.session.notice)
-                if (!ok) editor.session.showNotice(undefined)
-              }}
-            >
-              Remove
-            </button>
-          </div>
-        ))}
-        {problem && (
-          <p role="alert" className="text-[12px] text-error">
-            {problem}
-          </p>
-        )}
-      </div>
-      <p className="mb-1.5 font-semibold">Add a view</p>
-      <WidthPicker
-        views={doc.views}
-        onAdd={(width, title) => {
-          const next = withView(doc.views, title, width, makeId())
-          if (typeof next === 'string') return next
-          return editor.commit(viewEdits(doc.views, next), `Add view ${title}`)
-            ? undefined
-            : editor.session.notice
-        }}
-      />
     </Dialog>
   )
 }

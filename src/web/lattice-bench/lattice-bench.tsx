@@ -1,6 +1,7 @@
 /** The lattice bench: say what is known, the rest is solved and drawn at once. */
 import { useEffect, useState } from 'react'
-import type { ViewLattice } from '../../core/document/schema'
+import { withBreakpoint, withWidth } from '../../core/arrange/views'
+import type { View, ViewLattice } from '../../core/document/schema'
 import type { ViewValues } from '../../core/edits/edit'
 import {
   formatPx,
@@ -32,9 +33,50 @@ const ROWS: { key: LatticeKey; word: string; unit: string }[] = [
   { key: 'gutter', word: 'Gutter', unit: ' px' },
 ]
 
+/** The container's width where the window has no room for it and its least margins; undefined: it has, or they are asked for. */
+function heldContainer(
+  { width, container, margin }: LatticeKnown,
+  lattice: ViewLattice,
+  fluid: boolean,
+): number | undefined {
+  if (fluid || width === undefined || container === undefined || margin !== undefined) return undefined
+  return container > width - 2 * lattice.margin && width > 2 * lattice.margin ? container : undefined
+}
+
 export function LatticeBench() {
   const editor = useEditor()
-  const view = editor.view
+  const { view } = editor
+  return (
+    <>
+      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
+        <h2 className="flex-1 text-[15px] font-bold">Lattice</h2>
+        <fieldset className="flex gap-1">
+          <legend className="sr-only">View</legend>
+          {editor.shownViews.map((each) => (
+            <label
+              key={each.id}
+              className={`relative rounded-[3px] px-2 py-0.5 has-focus-visible:outline-2 has-focus-visible:outline-primary ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
+            >
+              <input
+                type="radio"
+                name="bench-view"
+                className="absolute inset-0 cursor-pointer appearance-none outline-none"
+                checked={each.id === view.id}
+                onChange={() => editor.select(undefined, each.id)}
+              />
+              {each.name}
+            </label>
+          ))}
+        </fieldset>
+      </header>
+      {/* Each view's own: what is typed for one lands on no other. */}
+      <BenchBody key={view.id} view={view} />
+    </>
+  )
+}
+
+function BenchBody({ view }: { view: View }) {
+  const editor = useEditor()
   const [known, setKnown] = useState(() => latticeKnown(view))
   const [gesture] = useState(makeId)
   const fluid = view.lattice.container === null
@@ -53,19 +95,22 @@ export function LatticeBench() {
     if (!same && !asking) setKnown(latticeKnown(view))
   }, [view, asking])
 
-  const apply = (next: LatticeKnown, changes: Partial<ViewLattice> = {}) => {
-    setKnown(next)
+  const apply = (asked: LatticeKnown, changes: Partial<ViewLattice> = {}) => {
     const lattice = { ...view.lattice, ...changes }
+    // In a window too narrow for it a container takes what the least margins leave, and is still as wide as that elsewhere.
+    const most = heldContainer(asked, lattice, fluid)
+    const next = most === undefined ? asked : { ...asked, container: asked.width! - 2 * lattice.margin }
+    setKnown(next)
     const result = solveLattice(next, lattice.halfGutters)
     // Not solved: the sheet keeps its last good lattice, the bench says what is wrong.
     if (result.status !== 'solved') return
     const nextFluid =
       changes.container === null || (changes.container === undefined && lattice.container === null)
-    const views = editor.doc.views.map((each) =>
-      each.id === view.id
-        ? { ...each, width: result.lattice.width, lattice: latticeFor(lattice, result.lattice, nextFluid) }
-        : each,
-    )
+    const solvedTo = latticeFor(lattice, result.lattice, nextFluid)
+    const stored = most === undefined ? solvedTo : { ...solvedTo, container: most, margin: lattice.margin }
+    const resized = withWidth(editor.doc.views, view.id, result.lattice.width)
+    if (typeof resized === 'string') return editor.session.showNotice(resized)
+    const views = resized.map((each) => (each.id === view.id ? { ...each, lattice: stored } : each))
     changeViews(editor, views, `Lattice of ${view.name}`, `bench-${gesture}`)
   }
   const setView = (part: ViewValues, label: string) =>
@@ -128,188 +173,170 @@ export function LatticeBench() {
     solved &&
     `${solved.columns} × ${formatPx(solved.columnWidth)} + ${gutterCount(solved.columns, view.lattice.halfGutters)} × ${formatPx(solved.gutter)} = ${formatPx(solved.container)}`
   return (
-    <>
-      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="flex-1 text-[15px] font-bold">Lattice</h2>
-        <div className="flex gap-1" role="radiogroup" aria-label="View">
-          {editor.shownViews.map((each) => (
-            <button
-              key={each.id}
-              type="button"
-              role="radio"
-              aria-checked={each.id === view.id}
-              className={`rounded-[3px] px-2 py-0.5 ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
-              onClick={() => {
-                editor.select(undefined, each.id)
-                setKnown(latticeKnown(each))
-              }}
-            >
-              {each.name}
-            </button>
-          ))}
-        </div>
-      </header>
-      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8" data-lattice-bench={view.id}>
-        <div className="py-3">
-          <LatticePicture used={latticeAt(view.lattice, view.width)} />
-        </div>
-        <Group title="Known" aside="solve from these">
-          {knownRows.map((each) => row(each, true))}
-        </Group>
-        <Group title="Solved" aside={sum}>
-          {solvedRows.map((each) => row(each, false))}
-          {solvedRows.length === 0 && solved && (
-            <p className="py-1 text-[12px] soft">Everything is given, and it adds up.</p>
-          )}
-          {solution.status !== 'solved' && (
-            <p
-              role="alert"
-              className={`mt-1 rounded-[3px] px-2 py-1.5 text-[12px] leading-[17px] ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}
-            >
-              {solution.reason.charAt(0).toUpperCase() + solution.reason.slice(1)}.
-              {solution.status === 'disagree' && ' Let one of them be solved.'}
-            </p>
-          )}
-        </Group>
-        {offers.length > 0 && (
-          <Group title="Whole-pixel neighbours" aside={`column is ${formatPx(solved!.columnWidth)}`}>
-            {offers.map((offer) => (
-              <div
-                key={`${offer.columnWidth}-${offer.gutter}`}
-                className="flex min-h-[26px] items-center gap-2 tabular-nums"
-              >
-                <b className="w-[62px]">
-                  {offer.columns} × {offer.columnWidth}
-                </b>
-                <span className="flex-1 text-[12px] soft">
-                  gutter {offer.gutter} · {fluid ? `margin ${offer.margin}` : `container ${offer.container}`}
-                </span>
-                <button
-                  type="button"
-                  className="rounded-[3px] px-1.5 font-bold text-primary hover:bg-secondary"
-                  aria-label={`Use ${offer.columns} columns of ${offer.columnWidth} with gutter ${offer.gutter}`}
-                  onClick={() =>
-                    apply(
-                      fluid
-                        ? {
-                            width: offer.width,
-                            margin: offer.margin,
-                            columns: offer.columns,
-                            gutter: offer.gutter,
-                          }
-                        : {
-                            width: offer.width,
-                            container: offer.container,
-                            columns: offer.columns,
-                            gutter: offer.gutter,
-                          },
-                    )
-                  }
-                >
-                  Use
-                </button>
-              </div>
-            ))}
-          </Group>
+    <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8" data-lattice-bench={view.id}>
+      <div className="py-3">
+        <LatticePicture used={latticeAt(view.lattice, view.width)} />
+      </div>
+      <Group title="Known" aside="solve from these">
+        {knownRows.map((each) => row(each, true))}
+      </Group>
+      <Group title="Solved" aside={sum}>
+        {solvedRows.map((each) => row(each, false))}
+        {solvedRows.length === 0 && solved && (
+          <p className="py-1 text-[12px] soft">Everything is given, and it adds up.</p>
         )}
-        <Group title="Container">
-          <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
-            <span>Stands</span>
-            <Choice
-              label="Container"
-              width={260}
-              options={[
-                { value: 'center', label: 'centred', hint: 'keeps its width' },
-                { value: 'left', label: 'at the left', hint: 'keeps its width' },
-                { value: 'stretch', label: 'stretched', hint: 'keeps its margins' },
-              ]}
-              value={fluid ? 'stretch' : view.lattice.place}
-              onChoose={(place) => {
-                const used = latticeAt(view.lattice, view.width)
-                if (place === 'stretch') {
-                  const margin = Math.round(((view.width - used.container) / 2) * 100) / 100
+        {solution.status !== 'solved' && (
+          <p
+            role="alert"
+            className={`mt-1 rounded-[3px] px-2 py-1.5 text-[12px] leading-[17px] ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}
+          >
+            {solution.reason.charAt(0).toUpperCase() + solution.reason.slice(1)}.
+            {solution.status === 'disagree' && ' Let one of them be solved.'}
+          </p>
+        )}
+      </Group>
+      {offers.length > 0 && (
+        <Group title="Whole-pixel neighbours" aside={`column is ${formatPx(solved!.columnWidth)}`}>
+          {offers.map((offer) => (
+            <div
+              key={`${offer.columnWidth}-${offer.gutter}`}
+              className="flex min-h-[26px] items-center gap-2 tabular-nums"
+            >
+              <b className="w-[62px]">
+                {offer.columns} × {offer.columnWidth}
+              </b>
+              <span className="flex-1 text-[12px] soft">
+                gutter {offer.gutter} · {fluid ? `margin ${offer.margin}` : `container ${offer.container}`}
+              </span>
+              <button
+                type="button"
+                className="rounded-[3px] px-1.5 font-bold text-primary hover:bg-secondary"
+                aria-label={`Use ${offer.columns} columns of ${offer.columnWidth} with gutter ${offer.gutter}`}
+                onClick={() =>
                   apply(
-                    { width: view.width, margin, columns: used.columns, gutter: used.gutter },
-                    { container: null, margin },
+                    fluid
+                      ? {
+                          width: offer.width,
+                          margin: offer.margin,
+                          columns: offer.columns,
+                          gutter: offer.gutter,
+                        }
+                      : {
+                          width: offer.width,
+                          container: offer.container,
+                          columns: offer.columns,
+                          gutter: offer.gutter,
+                        },
                   )
-                } else
-                  apply(
-                    {
-                      width: view.width,
-                      container: used.container,
-                      columns: used.columns,
-                      gutter: used.gutter,
-                    },
-                    { container: used.container, place: place as 'center' | 'left' },
-                  )
-              }}
-            />
-            {!fluid && (
-              <>
-                <span>margin at least</span>
-                <NumberChip
-                  label="Least margin"
-                  value={view.lattice.margin}
-                  context={{ min: 0, max: 1000 }}
-                  onChange={(margin) => setLattice({ margin })}
-                />
-              </>
-            )}
-          </div>
-          <Check on={view.lattice.halfGutters} set={(halfGutters) => apply(known, { halfGutters })}>
-            Half a gutter outside the first and last column
-          </Check>
+                }
+              >
+                Use
+              </button>
+            </div>
+          ))}
         </Group>
-        <EveryView
-          key={editor.doc.views.map((each) => `${each.lattice.columns}-${each.lattice.gutter}`).join()}
-        />
-        <Group title="Rhythm and fold">
+      )}
+      <Group title="Container">
+        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+          <span>Stands</span>
+          <Choice
+            label="Container"
+            width={260}
+            options={[
+              { value: 'center', label: 'centred', hint: 'keeps its width' },
+              { value: 'left', label: 'at the left', hint: 'keeps its width' },
+              { value: 'stretch', label: 'stretched', hint: 'keeps its margins' },
+            ]}
+            value={fluid ? 'stretch' : view.lattice.place}
+            onChoose={(place) => {
+              const used = latticeAt(view.lattice, view.width)
+              if (place === 'stretch') {
+                const margin = Math.round(((view.width - used.container) / 2) * 100) / 100
+                apply(
+                  { width: view.width, margin, columns: used.columns, gutter: used.gutter },
+                  { container: null, margin },
+                )
+              } else
+                apply(
+                  {
+                    width: view.width,
+                    container: used.container,
+                    columns: used.columns,
+                    gutter: used.gutter,
+                  },
+                  { container: used.container, place: place as 'center' | 'left' },
+                )
+            }}
+          />
+          {!fluid && (
+            <>
+              <span>margin at least</span>
+              <NumberChip
+                label="Least margin"
+                value={view.lattice.margin}
+                context={{ min: 0, max: 1000 }}
+                onChange={(margin) => setLattice({ margin })}
+              />
+            </>
+          )}
+        </div>
+        <Check on={view.lattice.halfGutters} set={(halfGutters) => apply(known, { halfGutters })}>
+          Half a gutter outside the first and last column
+        </Check>
+      </Group>
+      <EveryView
+        key={editor.doc.views.map((each) => `${each.lattice.columns}-${each.lattice.gutter}`).join()}
+      />
+      <Group title="Rhythm and fold">
+        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+          <span>Baseline every</span>
+          <NumberChip
+            label="Baseline step"
+            value={view.lattice.baseline}
+            unit=" px"
+            context={{ min: 1, max: 1000 }}
+            onChange={(baseline) => setLattice({ baseline })}
+          />
+          <span>fold at</span>
+          <NumberChip
+            label="Fold"
+            value={view.fold}
+            unit=" px"
+            context={{ min: 100, max: 10_000 }}
+            onChange={(fold) => setView({ fold }, `Fold of ${view.name}`)}
+          />
+        </div>
+        <Check on={editor.showBaseline} set={(showBaseline) => editor.set({ showBaseline })}>
+          Baseline shown on the sheets
+        </Check>
+        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+          <span>What matters is safe down to</span>
+          <NumberChip
+            label="Safe width"
+            value={view.safe}
+            unit=" px"
+            context={{ min: 100, max: view.width, whole: view.width }}
+            onChange={(safe) => setView({ safe }, `Safe area of ${view.name}`)}
+            onClear={() => setView({ safe: null }, `No safe area on ${view.name}`)}
+          />
+        </div>
+        {view.breakpoint !== null && (
           <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
-            <span>Baseline every</span>
+            <span>Holds up to a window of</span>
             <NumberChip
-              label="Baseline step"
-              value={view.lattice.baseline}
-              unit=" px"
-              context={{ min: 1, max: 1000 }}
-              onChange={(baseline) => setLattice({ baseline })}
-            />
-            <span>fold at</span>
-            <NumberChip
-              label="Fold"
-              value={view.fold}
+              label="Breakpoint"
+              value={view.breakpoint}
               unit=" px"
               context={{ min: 100, max: 10_000 }}
-              onChange={(fold) => setView({ fold }, `Fold of ${view.name}`)}
+              onChange={(breakpoint) => {
+                const views = withBreakpoint(editor.doc.views, view.id, breakpoint)
+                if (typeof views === 'string') editor.session.showNotice(views)
+                else setView({ breakpoint }, `Breakpoint of ${view.name}`)
+              }}
             />
           </div>
-          <Check on={editor.showBaseline} set={(showBaseline) => editor.set({ showBaseline })}>
-            Baseline shown on the sheets
-          </Check>
-          <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
-            <span>What matters is safe down to</span>
-            <NumberChip
-              label="Safe width"
-              value={view.safe}
-              unit=" px"
-              context={{ min: 100, max: view.width, whole: view.width }}
-              onChange={(safe) => setView({ safe }, `Safe area of ${view.name}`)}
-              onClear={() => setView({ safe: null }, `No safe area on ${view.name}`)}
-            />
-          </div>
-          {view.breakpoint !== null && (
-            <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
-              <span>Holds up to a window of</span>
-              <NumberChip
-                label="Breakpoint"
-                value={view.breakpoint}
-                unit=" px"
-                context={{ min: 100, max: 10_000 }}
-                onChange={(breakpoint) => setView({ breakpoint }, `Breakpoint of ${view.name}`)}
-              />
-            </div>
-          )}
-        </Group>
-      </div>
-    </>
+        )}
+      </Group>
+    </div>
   )
 }
