@@ -88,7 +88,7 @@ test('tried at another width, it says what breaks at which widths, and goes ther
   const from = /from (\d+) px down/.exec((await breaks.textContent())!)![1]
   await breaks.click()
   await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', from)
-  await expect(desk.getByLabel('Spec').getByRole('heading').first()).toHaveText('Heading')
+  await expect(desk.getByLabel('Spec').getByRole('heading').first()).toHaveText('Heading Heirloomtomatoes')
   // A px wider it does not.
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(bar.getByText('nothing breaks at any width')).toBeVisible()

@@ -35,6 +35,7 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
     const url = await newProject(page.request, app)
     await page.goto(url)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
+    await page.locator('html[data-parts=here]').waitFor()
     await use(page)
     const gone = () => page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
     await expect.poll(async () => (await gone()).status(), 'the project is put away').toBeLessThan(500)
@@ -59,7 +60,7 @@ export async function choose(page: Page, label: string | RegExp, option: string)
 
 export const saved = (page: Page) =>
   expect(page.locator('[data-saved]')).toHaveAttribute('data-saved', 'saved')
-export const row = (page: Page, name: string) => page.getByRole('treeitem', { name, exact: true })
+export const row = (page: Page, name: string) => page.locator(`[role=treeitem][data-name="${name}"]`)
 /** A block on a sheet, by the words in it. */
 export const onSheet = (page: Page, view: string, text: string) =>
   page.locator(`[data-sheet="${view}"] [data-node]`, { hasText: text }).last()

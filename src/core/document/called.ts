@@ -36,7 +36,7 @@ type Lookup = {
 export function called(node: Node, lookup: Lookup): string {
   if (!GENERIC.has(node.name)) return node.name
   const content = contentOf(node, lookup)
-  return content === undefined ? node.name : `${node.name} ${content}`
+  return content === undefined || content === node.name ? node.name : `${node.name} ${content}`
 }
 
 function contentOf(node: Node, lookup: Lookup): string | undefined {

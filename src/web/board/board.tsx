@@ -27,6 +27,9 @@ import { Sheet } from './sheet'
 import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
 
+/** At a side of the window the pointer brings hidden tools back, px. */
+const EDGE = 3
+
 const ContextMenu = lazy(() => contextMenu().then((part) => ({ default: part.ContextMenu })))
 
 export function Board() {
@@ -199,6 +202,8 @@ export function Board() {
   }
   const move = (event: React.PointerEvent) => {
     pointer.current = { x: event.clientX, y: event.clientY }
+    if (editor.toolsBefore && (event.clientX < EDGE || event.clientX > innerWidth - EDGE))
+      editor.hideTools(false)
     if (editor.gauge) gaugeHere()
     if (!panning.current) return
     editor.pan(event.clientX - panning.current.x, event.clientY - panning.current.y)

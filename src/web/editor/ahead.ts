@@ -18,6 +18,10 @@ export function fetchAhead(): () => void {
       import('../../core/document/save'),
     ]
     for (const part of parts) part.catch(() => {})
+    // From here on nothing waits for the network.
+    void Promise.allSettled(parts).then(() => {
+      document.documentElement.dataset.parts = 'here'
+    })
   }
   return whenIdle(fetchAll)
 }

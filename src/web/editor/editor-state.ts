@@ -388,6 +388,32 @@ export class Editor extends EditorState {
     return this.session.commit(edits, label, gesture ?? this.openGesture)
   }
 
+  undo() {
+    const what = this.session.canUndo
+    this.session.undo()
+    this.announce(what ? `Undone: ${what}` : 'There is nothing to undo')
+  }
+
+  redo() {
+    const what = this.session.canRedo
+    this.session.redo()
+    this.announce(what ? `Done again: ${what}` : 'There is nothing to do again')
+  }
+
+  /** Nothing but the sheets, or everything as it was before. */
+  hideTools(hidden: boolean) {
+    const { toolsBefore: before } = this
+    if (hidden === (before !== undefined)) return
+    if (!hidden) this.set({ ...before, toolsBefore: undefined, keyNote: undefined })
+    else
+      this.set({
+        toolsBefore: { panels: this.panels, showLattice: this.showLattice },
+        panels: { ledger: false, spec: false, shelf: false },
+        showLattice: false,
+        keyNote: { words: 'Escape, 0 or the pointer at an edge brings the tools back', undo: false },
+      })
+  }
+
   /** The view that changes are made for alone; undefined: they are made for all. */
   get scopedView(): string | undefined {
     return this.onlyHere && this.view.id !== this.doc.views[0].id ? this.view.id : undefined

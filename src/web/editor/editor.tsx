@@ -20,14 +20,16 @@ import { Editor } from './editor-state'
 import { FindDialog } from './find-dialog'
 import { goHome, isAtHome, keepFocus } from './focus-home'
 import { HistoryDialog } from './history-dialog'
+import { KeyNote } from './key-note'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
-import { PageDialog, ViewsDialog } from './page-dialog'
+import { PageDialog } from './page-dialog'
 import { ParkedDialog } from './parked-dialog'
 import { recallView, rememberView } from './remembered'
 import { TemplateDialog } from './template-dialog'
 import { TopBar } from './top-bar'
 import { EditorContext, useEditor } from './use-editor'
+import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
 
 export function EditorScreen() {
@@ -100,7 +102,11 @@ function Desk() {
       if (!command || (command.when && !command.when(editor))) return
       if (event.defaultPrevented) return
       event.preventDefault()
+      const before = editor.session.documentVersion
       command.run(editor)
+      const isSingle = !/^(Mod|Alt)\+/.test(keys) && !/Arrow|Delete|Backspace/.test(keys)
+      if (isSingle && editor.session.documentVersion !== before && editor.session.canUndo)
+        editor.set({ keyNote: { words: editor.session.canUndo, undo: true } })
     }
     addEventListener('keydown', key)
     return () => removeEventListener('keydown', key)
@@ -150,11 +156,14 @@ function Desk() {
           </button>
         </div>
       )}
+      <KeyNote />
       <PanelBoundary name="The lattice question">
         <LatticeQuestion />
       </PanelBoundary>
       <div className="sr-only" aria-live="polite">
         {editor.announcement}
+        {/* The same words again are other text, or nobody would hear them. */}
+        {editor.announcements % 2 === 1 && '\u00a0'}
       </div>
       <PanelBoundary
         key={editor.dialog}

@@ -56,14 +56,27 @@ export class EditorState {
     | 'template'
     | 'about'
     | undefined
-  announcement = ''
+  /** What is said to who does not see the board; said again, it is heard again. */
+  private said = ''
+  announcements = 0
+  get announcement(): string {
+    return this.said
+  }
+  set announcement(text: string) {
+    this.said = text
+    this.announcements++
+  }
+  /** What a single key did, shown for a moment with a way back. */
+  keyNote: { words: string; undo: boolean } | undefined
+  /** The panels as they were before the tools were hidden. */
+  toolsBefore: { panels: EditorState['panels']; showLattice: boolean } | undefined
   /** A lattice that is waiting to be taken or left. */
   latticeQuestion: { misfits: Misfit[]; commit: () => void } | undefined
   /** While something is dragged that changes props in many places: its changes are one step of the history. */
   openGesture: string | undefined
-  /** What a gesture on the board is doing now. */
   /** The sheet and the block under a point of the window; set by the board. */
   locate: ((clientX: number, clientY: number) => SheetPoint | undefined) | undefined
+  /** What a gesture on the board is doing now. */
   drag: Drag | undefined
   /** While the gauge's key is held: what the pointer is on. */
   gauge: { view: string; id: string | undefined } | undefined

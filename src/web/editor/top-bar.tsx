@@ -92,7 +92,7 @@ export function TopBar() {
           aria-label={session.canUndo ? `Undo: ${session.canUndo}` : 'Undo'}
           title={session.canUndo ? `Undo: ${session.canUndo} (Ctrl Z)` : 'Nothing to undo'}
           disabled={!session.canUndo}
-          onClick={() => session.undo()}
+          onClick={() => editor.undo()}
         >
           <Undo2 {...ICON} />
         </button>
@@ -102,7 +102,7 @@ export function TopBar() {
           aria-label={session.canRedo ? `Redo: ${session.canRedo}` : 'Redo'}
           title={session.canRedo ? `Redo: ${session.canRedo} (Ctrl Shift Z)` : 'Nothing to redo'}
           disabled={!session.canRedo}
-          onClick={() => session.redo()}
+          onClick={() => editor.redo()}
         >
           <Redo2 {...ICON} />
         </button>

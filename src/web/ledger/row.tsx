@@ -17,6 +17,7 @@ import {
 } from 'lucide-react'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { RenameField } from '../parts/rename'
@@ -109,7 +110,8 @@ export function LedgerRow({
       aria-selected={selected}
       aria-posinset={row.position + 1}
       aria-setsize={row.siblings}
-      aria-labelledby={renaming ? undefined : `name-${node.id}`}
+      aria-label={renaming ? undefined : saidOf(editor, node, name, hidden)}
+      data-name={name}
       tabIndex={tabbable ? 0 : -1}
       data-row={node.id}
       data-drop={mark}
@@ -161,9 +163,7 @@ export function LedgerRow({
           onDone={() => onRename(false)}
         />
       ) : (
-        <span id={`name-${node.id}`} className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>
-          {name}
-        </span>
+        <span className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>{name}</span>
       )}
       {node.locked && (
         <span className="flex-none soft group-hover:hidden">
@@ -190,6 +190,18 @@ export function LedgerRow({
       )}
     </div>
   )
+}
+
+/** A row read out: what it is called, where it stands, and what is unlike others about it. */
+function saidOf(editor: Editor, node: Node, name: string, hidden: boolean): string {
+  const parts = [name]
+  if (node.kind === 'section') {
+    const rect = editor.layout?.rect(node.id)
+    if (rect && !hidden) parts.push(`${formatPx(rect.height)} high from ${formatPx(rect.y)}`)
+  } else if (!hidden) parts.push(wordsFor(editor.doc, node, editor.view.id, editor.layout))
+  if (hidden) parts.push(`hidden on ${editor.view.name}`)
+  if (node.locked) parts.push('locked')
+  return parts.join(', ')
 }
 
 /** A section's height, to be changed here unless it is the template's, and where it begins. */

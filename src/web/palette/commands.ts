@@ -75,8 +75,8 @@ function selectSame(editor: Editor) {
 }
 
 export const COMMANDS: Command[] = [
-  { id: 'undo', name: 'Undo', group: 'Project', keys: 'Mod+Z', run: (editor) => editor.session.undo() },
-  { id: 'redo', name: 'Redo', group: 'Project', keys: 'Mod+Shift+Z', run: (editor) => editor.session.redo() },
+  { id: 'undo', name: 'Undo', group: 'Project', keys: 'Mod+Z', run: (editor) => editor.undo() },
+  { id: 'redo', name: 'Redo', group: 'Project', keys: 'Mod+Shift+Z', run: (editor) => editor.redo() },
   {
     id: 'palette',
     name: 'All commands',
@@ -116,9 +116,16 @@ export const COMMANDS: Command[] = [
     group: 'Block',
     keys: 'Escape',
     when: (editor) =>
-      hasBlock(editor) || editor.sharedNode !== undefined || editor.drawing || editor.scaling !== undefined,
-    run: (editor) =>
-      editor.drawing || editor.scaling ? editor.set({ drawing: false, scaling: undefined }) : climb(editor),
+      hasBlock(editor) ||
+      editor.sharedNode !== undefined ||
+      editor.drawing ||
+      editor.scaling !== undefined ||
+      editor.toolsBefore !== undefined,
+    run: (editor) => {
+      if (editor.toolsBefore) editor.hideTools(false)
+      else if (editor.drawing || editor.scaling) editor.set({ drawing: false, scaling: undefined })
+      else climb(editor)
+    },
   },
   { id: 'wrap-row', name: 'Wrap in a row', group: 'Block', keys: 'R', when: hasBlock, run: wrap('row') },
   {
@@ -257,10 +264,7 @@ export const COMMANDS: Command[] = [
     name: 'Hide the tools, or bring them back',
     group: 'Board',
     keys: '0',
-    run: (editor) => {
-      const shown = editor.panels.ledger || editor.panels.spec || editor.showLattice
-      editor.set({ panels: { ledger: !shown, spec: !shown, shelf: false }, showLattice: !shown })
-    },
+    run: (editor) => editor.hideTools(editor.toolsBefore === undefined),
   },
   {
     id: 'bench',

@@ -1,5 +1,5 @@
 /** ms until a screen has been seen: what it shows first has the line to itself. */
-const SEEN = 700
+const SEEN = 400
 
 /** Runs `then` once a screen has been seen and there is nothing else to do. @returns stops waiting */
 export function whenIdle(then: () => void): () => void {

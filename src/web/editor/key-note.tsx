@@ -1,0 +1,37 @@
+/** What a single key did, for a moment: somebody may have pressed it unawares. */
+import { useEffect } from 'react'
+import { useEditor } from './use-editor'
+
+/** ms */
+const SHOWN = { changed: 5000, hint: 2500 }
+
+export function KeyNote() {
+  const editor = useEditor()
+  const { keyNote: note } = editor
+  useEffect(() => {
+    if (!note) return
+    const timer = setTimeout(() => editor.set({ keyNote: undefined }), note.undo ? SHOWN.changed : SHOWN.hint)
+    return () => clearTimeout(timer)
+  }, [note, editor])
+  if (!note) return null
+  return (
+    <div
+      data-key-note
+      className="floating fixed bottom-14 left-1/2 z-40 flex max-w-[92%] -translate-x-1/2 items-center gap-3 px-3 py-1.5 text-[13px]"
+    >
+      <span className="truncate">{note.words}</span>
+      {note.undo && (
+        <button
+          type="button"
+          className="plain-button font-semibold text-primary"
+          onClick={() => {
+            editor.undo()
+            editor.set({ keyNote: undefined })
+          }}
+        >
+          Undo
+        </button>
+      )}
+    </div>
+  )
+}
