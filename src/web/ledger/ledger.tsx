@@ -56,7 +56,11 @@ export function Ledger() {
   }
   const focusRow = (id: string) => {
     setFocus(id)
-    reveal(id, () => tree.current?.querySelector<HTMLElement>(`[data-row="${id}"]`)?.focus())
+    const here = () => tree.current?.querySelector<HTMLElement>(`[data-row="${id}"]`)
+    // At once where it is drawn: the next key is meant for it.
+    const now = here()
+    now?.focus({ preventScroll: true })
+    reveal(id, now ? undefined : () => here()?.focus({ preventScroll: true }))
   }
   const step = (id: string, by: -1 | 1) => {
     editor.moveBy(doc.node(id), by)
