@@ -48,9 +48,7 @@ test('the bench speaks of the other view; widths take sums', async ({ desk }) =>
   expect((await stored(desk)).views[1].width).toBe(430)
 })
 
-test('a view is added, is drawn, and what would be lost with one is said', async ({
-  desk,
-}) => {
+test('a view is added, is drawn, and what would be lost with one is said', async ({ desk }) => {
   await desk.getByRole('button', { name: 'Views of the project' }).click()
   await desk.getByRole('dialog').getByLabel('Another width in px').fill('768')
   await desk.getByRole('dialog').getByRole('button', { name: 'Add this width' }).click()

@@ -128,3 +128,21 @@ test('Shift takes a range, Ctrl one, in the ledger and on the board', async ({ d
   await desk.keyboard.press('Space')
   await expect(desk.locator('[role=treeitem][aria-selected=true]')).toHaveCount(3)
 })
+
+test('what is selected in the ledger is brought into sight; all alike are counted before they are selected', async ({
+  desk,
+}) => {
+  await board(desk).focus()
+  await desk.keyboard.press('ControlOrMeta+0')
+  const footer = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: /^The old glasshouse/ }).last()
+  const room = (await board(desk).boundingBox())!
+  await row(desk, 'Footer').click()
+  await expect.poll(async () => (await footer.boundingBox())!.y).toBeLessThan(room.y + room.height)
+  await row(desk, 'Ready to sow').press('ArrowRight')
+  await desk.locator('[role=treeitem][data-name^="Card "]').first().click()
+  await desk.keyboard.press('a')
+  const dialog = desk.getByRole('dialog', { name: 'Select all alike' })
+  await expect(dialog.getByRole('button', { name: /^In Ready to sow/ })).toContainText('3')
+  await dialog.getByRole('button', { name: /^In Ready to sow/ }).click()
+  await expect(desk.getByRole('heading', { name: '3 blocks' })).toBeVisible()
+})

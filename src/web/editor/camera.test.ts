@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
+  bringing,
   type Camera,
   centredAt,
   fitRect,
@@ -52,5 +53,27 @@ describe('the camera', () => {
     expect(narrow.x + 950).toBe(board.width / 2)
     const wide = centredAt(board, { x: 900, y: 1400, width: 1200, height: 50 }, 1)
     expect(wide.x + 900).toBe(ROOM_LEFT)
+  })
+  test('brings a rect into sight, and leaves what is in sight where it is', () => {
+    const board = { width: 740, height: 700 }
+    const rect = fc.record({
+      x: fc.integer({ min: -2000, max: 4000 }),
+      y: fc.integer({ min: -2000, max: 9000 }),
+      width: fc.integer({ min: 1, max: 2000 }),
+      height: fc.integer({ min: 1, max: 4000 }),
+    })
+    fc.assert(
+      fc.property(camera, rect, (before, wanted) => {
+        const after = bringing(before, board, wanted)
+        expect(after.zoom).toBe(before.zoom)
+        expect(bringing(after, board, wanted)).toEqual(after)
+        const left = after.x + wanted.x * after.zoom
+        const top = after.y + wanted.y * after.zoom
+        expect(left).toBeLessThan(board.width)
+        expect(top).toBeLessThan(board.height)
+        expect(left + wanted.width * after.zoom).toBeGreaterThan(0)
+        expect(top + wanted.height * after.zoom).toBeGreaterThan(0)
+      }),
+    )
   })
 })

@@ -16,6 +16,9 @@ export const ROOM_TOP = 76
 const ROOM_RIGHT = 30
 const ROOM_BOTTOM = 26
 
+/** Screen px of a block that are enough to know it by. */
+const ENOUGH = 24
+
 const within = (zoom: number) => Math.min(MAX_ZOOM, Math.max(MIN_ZOOM, zoom))
 
 /** All sheets side by side, as wide as the board: of a long page the top. */
@@ -47,6 +50,24 @@ export function centredAt(board: Size, rect: Rect, zoom: number): Camera {
       : board.width / 2 - (rect.x + rect.width / 2) * zoom
   const y = board.height / 2 - (rect.y + Math.min(rect.height, board.height / zoom - 160) / 2) * zoom
   return { x: Math.min(ROOM_LEFT, x), y: Math.min(ROOM_TOP, y), zoom }
+}
+
+/**
+ * The camera moved as little as it takes for a rect of the board to be seen: whole where it fits, else its beginning. The same one where
+ * enough of it is in sight already.
+ */
+export function bringing(camera: Camera, board: Size, rect: Rect): Camera {
+  const moved = (start: number, size: number, room: number, before: number, after: number) => {
+    const end = start + size
+    const seen = Math.min(end, room - after) - Math.max(start, before)
+    if (seen >= Math.min(size, ENOUGH) - 0.01) return 0
+    return size > room - before - after || start < before ? before - start : room - after - end
+  }
+  const left = camera.x + rect.x * camera.zoom
+  const top = camera.y + rect.y * camera.zoom
+  const x = moved(left, rect.width * camera.zoom, board.width, ROOM_LEFT, ROOM_RIGHT)
+  const y = moved(top, rect.height * camera.zoom, board.height, ROOM_TOP, ROOM_BOTTOM)
+  return x === 0 && y === 0 ? camera : { ...camera, x: camera.x + x, y: camera.y + y }
 }
 
 /** Another zoom, with the point `at` (screen px on the board) staying where it is. */

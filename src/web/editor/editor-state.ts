@@ -17,7 +17,7 @@ import { bounds } from '../../core/layout/rect'
 import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
 import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
-import { centredAt, fitRect, fitSheets, ROOM_TOP, SHEET_GAP, zoomedAt } from './camera'
+import { bringing, centredAt, fitRect, fitSheets, ROOM_TOP, SHEET_GAP, zoomedAt } from './camera'
 import { PageLayouts } from './page-layouts'
 import type { SavedView } from './saved-view'
 import { EditorState } from './state'
@@ -55,7 +55,7 @@ export class Editor extends EditorState {
 
   /** How the desk stands now, to be found so again. */
   savedView(): SavedView {
-    const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers } = this
+    const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers, follows } = this
     const lists = { hidden: [...this.hiddenViews], snapping: [...this.snapping] }
     return {
       page,
@@ -65,6 +65,7 @@ export class Editor extends EditorState {
       showBaseline,
       showAids,
       rulers,
+      follows,
       step: this.step,
       ...lists,
       zeros: Object.fromEntries(this.zeros),
@@ -271,6 +272,16 @@ export class Editor extends EditorState {
     this.changed('board')
   }
 
+  /** Moves the board until what is selected is seen; where that is not wanted, or it is, nothing moves. */
+  private followSelection() {
+    if (!this.follows || !this.fitted) return
+    const id = this.shared ?? this.selected?.id
+    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
+    const rect = id === undefined ? undefined : place?.layout.rect(id)
+    if (rect && place)
+      this.camera = bringing(this.camera, this.boardSize, { ...rect, x: rect.x + place.left })
+  }
+
   zoomTo(zoom: number, at = { x: this.boardSize.width / 2, y: this.boardSize.height / 2 }) {
     this.camera = zoomedAt(this.camera, zoom, at)
     this.changed('board')
@@ -337,6 +348,7 @@ export class Editor extends EditorState {
     // On a narrower sheet a change is meant for it, unless said otherwise.
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
+    this.followSelection()
     const node = this.selected ?? this.sharedNode
     const many = this.selection.length
     this.announcement =

@@ -13,6 +13,7 @@ import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
 import { AboutDialog } from './about-dialog'
 import { fetchAhead } from './ahead'
+import { AlikeDialog } from './alike-dialog'
 import { AreasDialog } from './areas-dialog'
 import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { listenToClipboard } from './clipboard'
@@ -183,6 +184,7 @@ function Desk() {
         {editor.dialog === 'budget' && <BudgetDialog />}
         {editor.dialog === 'areas' && <AreasDialog />}
         {editor.dialog === 'history' && <HistoryDialog />}
+        {editor.dialog === 'alike' && <AlikeDialog />}
         {editor.dialog === 'look' && <LookDialog />}
         {editor.dialog === 'about' && <AboutDialog />}
         {editor.dialog === 'template' &&

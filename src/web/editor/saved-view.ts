@@ -16,6 +16,7 @@ export const SavedViewSchema = v.object({
   showBaseline: v.boolean(),
   showAids: v.boolean(),
   rulers: v.boolean(),
+  follows: v.optional(v.boolean(), true),
   step: v.pipe(v.number(), v.minValue(1), v.maxValue(1000)),
   snapping: v.array(v.picklist(SNAP_KINDS)),
   zeros: v.record(v.string(), Point),

@@ -30,6 +30,8 @@ export class EditorState {
   /** Guides, gauges left on sheets. */
   showAids = true
   rulers = true
+  /** Whether what is selected is brought into sight. */
+  follows = true
   /** px that a nudge with Shift goes. */
   step = 8
   /** Whether a press on a sheet draws an area. */
@@ -52,6 +54,7 @@ export class EditorState {
     | 'history'
     | 'parked'
     | 'look'
+    | 'alike'
     | 'find'
     | 'template'
     | 'about'

@@ -1,6 +1,5 @@
 /** Every command with its name and shortcut: the palette, the keyboard and the menus all read this list. */
 
-import { blocksAlike } from '../../core/arrange/find'
 import { lookOf } from '../../core/arrange/look'
 import { menuLine } from '../../core/arrange/menu-items'
 import { duplicateEdits, outermost } from '../../core/arrange/order'
@@ -64,14 +63,6 @@ function duplicate(editor: Editor) {
 const step = (by: -1 | 1) => (editor: Editor) => {
   const node = editor.selected
   if (node) editor.moveBy(node, by)
-}
-
-function selectSame(editor: Editor) {
-  const { doc, selected } = editor
-  if (!selected) return
-  const found = blocksAlike(doc, editor.pageId, editor.view.id, selected.id)
-  editor.set({ selection: found })
-  editor.announce(`${found.length} alike`)
 }
 
 export const COMMANDS: Command[] = [
@@ -219,11 +210,11 @@ export const COMMANDS: Command[] = [
   },
   {
     id: 'select-same',
-    name: 'Select all of the same kind and look',
+    name: 'Select all alike …',
     group: 'Block',
     keys: 'A',
     when: hasBlock,
-    run: selectSame,
+    run: (editor) => editor.set({ dialog: 'alike' }),
   },
   {
     id: 'budget',
@@ -306,6 +297,15 @@ export const COMMANDS: Command[] = [
   },
   { id: 'zoom-real', name: 'Real size', group: 'Board', keys: 'Mod+0', run: (editor) => editor.zoomReal() },
   { id: 'fit', name: 'Fit the sheets', group: 'Board', keys: 'F', run: (editor) => editor.fit() },
+  {
+    id: 'follow',
+    name: 'Bring what is selected into sight, or leave the board',
+    group: 'Board',
+    run: (editor) => {
+      editor.set({ follows: !editor.follows })
+      editor.announce(editor.follows ? 'The board follows what is selected' : 'The board stays where it is')
+    },
+  },
   {
     id: 'fit-selection',
     name: 'Fit what is selected',

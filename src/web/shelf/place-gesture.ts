@@ -61,7 +61,8 @@ class PlaceGesture {
     // Every place is tried by itself, so that going on to the next takes this one away whole.
     if (!editor.commit([...(dragged.before ?? []), ...edits], dragged.label, makeId())) return
     this.placed = { id: tree.id, key, words: insertion.words }
-    editor.select(tree.id, view)
+    // Selected without moving the board: the pointer is on it.
+    editor.set({ selection: [tree.id], shared: undefined, viewId: view })
   }
 
   private takeBack() {
