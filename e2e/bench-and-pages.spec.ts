@@ -153,7 +153,7 @@ test('what a single key does is said with a way back; hidden tools come back by 
   await row(desk, 'Quote').click()
   await desk.keyboard.press('h')
   const note = desk.locator('[data-key-note]')
-  await expect(note).toContainText('Hide or show')
+  await expect(note).toContainText('Hide Quote')
   await note.getByRole('button', { name: 'Undo' }).click()
   await saved(desk)
   await row(desk, 'Quote').click()

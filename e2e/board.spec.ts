@@ -237,3 +237,31 @@ test('wrap two blocks in a row and take the box away again', async ({ desk }) =>
   await expect(row(desk, 'Row')).toHaveCount(0)
   await expect(row(desk, 'Source')).toHaveAttribute('aria-level', '2')
 })
+
+test('projects: found by name, put in order, brought back from the trash, begun from a front page', async ({
+  page,
+  app,
+}) => {
+  await page.goto(app.address)
+  await page.getByRole('button', { name: 'New project' }).click()
+  await page.getByLabel('Name').fill('Allotment map')
+  await page.getByRole('radio', { name: /^A front page/ }).check()
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(row(page, 'Footer')).toBeVisible()
+  await expect(page.locator('[role=treeitem][aria-level="1"]')).toHaveCount(5)
+  await page.getByRole('link', { name: 'All projects' }).click()
+  await page.getByRole('searchbox', { name: 'Find a project' }).fill('allot')
+  await expect(page.locator('[data-project]')).toHaveCount(1)
+  await page.getByRole('button', { name: 'More for Allotment map' }).click()
+  await page.getByRole('button', { name: 'Delete', exact: true }).click()
+  await expect(page.locator('[data-project="Allotment map"]')).toHaveCount(0)
+  await page.reload()
+  await page.getByText('Trash', { exact: false }).first().click()
+  await page.getByRole('button', { name: 'Bring Allotment map back' }).click()
+  await expect(page.locator('[data-project="Allotment map"]')).toHaveCount(1)
+  await page.getByRole('radio', { name: 'A to Z' }).check()
+  const names = await page
+    .locator('[data-project]')
+    .evaluateAll((cards) => cards.map((card) => card.getAttribute('data-project')))
+  expect(names).toEqual([...names].sort((a, b) => a!.localeCompare(b!)))
+})

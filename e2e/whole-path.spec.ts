@@ -128,11 +128,11 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   // Reorder in the ledger by keyboard, undo it all the way, redo it.
   await row(page, 'Content').click()
   await row(page, 'Content').press('Alt+ArrowUp')
-  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAccessibleName('Content')
+  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAttribute('data-name', 'Content')
   await page.keyboard.press('ControlOrMeta+z')
-  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAccessibleName('Hero')
+  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAttribute('data-name', 'Hero')
   await page.keyboard.press('ControlOrMeta+Shift+z')
-  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAccessibleName('Content')
+  await expect(page.getByRole('treeitem', { level: 1 }).nth(1)).toHaveAttribute('data-name', 'Content')
   await saved(page)
 
   // Reload: nothing acknowledged is gone.

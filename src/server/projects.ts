@@ -80,6 +80,11 @@ export class Projects {
     return sql.listProjects(this.pool)
   }
 
+  /** Those in the trash. */
+  listDeleted() {
+    return sql.listDeleted(this.pool)
+  }
+
   /** The project at one revision, as a file: what is held here goes on while who reads waits for something. @throws Problem 404 */
   async read(id: string): Promise<ReadProject> {
     const { name, held } = await this.current(id)

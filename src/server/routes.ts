@@ -15,6 +15,7 @@ import { harmless } from './clean-svg'
 import type { Covers } from './covers'
 import { noteUses } from './db/blobs.sql'
 import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
+import type { ProjectRow } from './db/projects.sql'
 import { woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
@@ -56,6 +57,13 @@ async function opened(projects: Projects, text: string): Promise<ProjectFile> {
   return document.toFile()
 }
 
+const listed = ({ id, name, revision, changed_at: changed }: ProjectRow) => ({
+  id,
+  name,
+  revision,
+  changed: changed.toISOString(),
+})
+
 export function projectRoutes(projects: Projects, streams: Streams, covers: Covers): Router {
   const router = Router()
   const small = json({ limit: MOST_BATCH })
@@ -67,15 +75,11 @@ export function projectRoutes(projects: Projects, streams: Streams, covers: Cove
   })
 
   router.get('/projects', async (_, response) => {
-    const rows = await projects.list()
-    response.json(
-      rows.map((row) => ({
-        id: row.id,
-        name: row.name,
-        revision: row.revision,
-        changed: row.changed_at.toISOString(),
-      })),
-    )
+    response.json((await projects.list()).map(listed))
+  })
+
+  router.get('/trash', async (_, response) => {
+    response.json((await projects.listDeleted()).map((row) => ({ ...listed(row), deleted: row.deleted_at })))
   })
 
   router.post('/projects', json({ limit: MOST_FILE }), async (request, response) => {

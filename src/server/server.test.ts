@@ -39,7 +39,12 @@ describe('projects', () => {
     const names = ((await ask('/projects')).body as unknown as { name: string }[]).map((each) => each.name)
     expect(names).toContain('Renamed copy')
     expect(names).not.toContain('Renamed')
+    const trash = (await ask('/trash')).body as unknown as { id: string; deleted: string }[]
+    expect(trash.find((each) => each.id === id)?.deleted).toMatch(/^\d{4}-/)
     await ask(`/projects/${id}/restore`, 'POST', {})
+    expect(((await ask('/trash')).body as unknown as { id: string }[]).map((each) => each.id)).not.toContain(
+      id,
+    )
     expect((await fileOf(id)).name).toBe('Renamed')
   })
 

@@ -29,6 +29,15 @@ const Batch = v.object({
 const ProjectList = v.array(
   v.object({ id: v.string(), name: v.string(), revision: v.number(), changed: v.string() }),
 )
+const Trash = v.array(
+  v.object({
+    id: v.string(),
+    name: v.string(),
+    revision: v.number(),
+    changed: v.string(),
+    deleted: v.string(),
+  }),
+)
 const Created = v.object({ id: v.string() })
 const Opened = v.object({
   id: v.string(),
@@ -108,6 +117,7 @@ const at = (id: string, rest = '') => `/api/projects/${encodeURIComponent(id)}${
 
 export const api = {
   list: () => ask(ProjectList, '/api/projects'),
+  trash: () => ask(Trash, '/api/trash'),
   create: (name: string) => make({ name }),
   openFile: (file: string) => make({ file }),
   rename: (id: string, name: string) => ask(v.object({ revision: v.number() }), at(id), 'PATCH', { name }),

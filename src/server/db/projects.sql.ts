@@ -33,6 +33,14 @@ export async function listProjects(db: Connection): Promise<ProjectRow[]> {
   return rows as ProjectRow[]
 }
 
+/** What lies in the trash, the latest first. */
+export async function listDeleted(db: Connection): Promise<ProjectRow[]> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    `SELECT ${COLUMNS} FROM projects WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC, id LIMIT 200`,
+  )
+  return rows as ProjectRow[]
+}
+
 export async function findProject(db: Connection, id: string): Promise<ProjectRow | undefined> {
   const [rows] = await db.execute<RowDataPacket[]>(`SELECT ${COLUMNS} FROM projects WHERE id = ?`, [id])
   return rows[0] as ProjectRow | undefined

@@ -276,6 +276,8 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
           ? `${cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`} · `
           : ''
         const only = editor.selection.length === 1
+        // About as wide as its words.
+        const tagWidth = 100 + 6.5 * columns.length
         const turn = layout.boxes.get(id)?.resolved.rotate ?? 0
         // The tag stays upright below what is seen of a turned block, and right of the sheet's ruler.
         const seen = turn === 0 ? rect : layout.seen(id)!
@@ -302,7 +304,9 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
               <div
                 className="pointer-events-none absolute whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] text-white tabular-nums"
                 style={{
-                  left: Math.round(Math.max(left, left + seen.x * zoom)),
+                  left: Math.round(
+                    Math.max(left, Math.min(left + seen.x * zoom, boardSize.width - tagWidth)),
+                  ),
                   top: Math.round(top + (seen.y + seen.height) * zoom) + 7,
                   background: 'var(--sheet-pine)',
                 }}

@@ -119,7 +119,7 @@ function ViewRow({
       ) : (
         <button
           type="button"
-          className="plain-button w-[140px] truncate px-1.5 text-left font-bold"
+          className="plain-button w-[140px] justify-start truncate px-1.5 font-bold"
           title="Press to rename"
           aria-label={`Rename ${name}`}
           onClick={() => setNaming(true)}

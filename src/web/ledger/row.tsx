@@ -71,7 +71,7 @@ export function LedgerRow({
   const section = node.kind === 'section' || node.kind === 'slot'
   const hidden = editor.resolved(node).hidden === true
   const switches = (
-    <span className="hidden w-[44px] flex-none justify-end group-hover:flex">
+    <span className="hidden w-[48px] flex-none justify-end group-hover:flex">
       {!shared && (
         <RowSwitch
           label={node.locked ? `Unlock ${name}` : `Lock ${name}`}
@@ -115,7 +115,7 @@ export function LedgerRow({
       tabIndex={tabbable ? 0 : -1}
       data-row={node.id}
       data-drop={mark}
-      className={`group relative flex items-center rounded-[3px] select-none pr-1 ${selected ? 'bg-secondary text-secondary-content' : 'hover:bg-base-200'} ${hidden ? 'opacity-55' : ''}`}
+      className={`group relative flex items-center rounded-[3px] select-none pr-1 ${selected ? 'bg-secondary text-secondary-content shadow-[inset_3px_0_var(--color-primary)]' : 'hover:bg-base-200'} ${hidden ? 'text-(--soft) italic' : ''}`}
       style={{
         height: ROW_HEIGHT,
         paddingLeft: 2 + depth * 13,
@@ -263,7 +263,7 @@ function RowSwitch({
       tabIndex={-1}
       title={label}
       aria-label={label}
-      className="grid size-5 place-items-center rounded-[3px] hover:bg-base-300"
+      className="grid size-6 place-items-center rounded-[3px] hover:bg-base-300"
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
       onClick={(event) => {

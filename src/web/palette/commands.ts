@@ -153,7 +153,13 @@ export const COMMANDS: Command[] = [
     group: 'Block',
     keys: 'H',
     when: hasBlock,
-    run: (editor) => editor.setProps({ hidden: !editor.resolved(editor.selected!).hidden }, 'Hide or show'),
+    run: (editor) => {
+      const hidden = !editor.resolved(editor.selected!).hidden
+      const many = editor.selection.length
+      const what = many > 1 ? `${many} blocks` : editor.called(editor.selected!)
+      const where = editor.scopedView === undefined ? '' : ` on ${editor.view.name}`
+      editor.setProps({ hidden }, `${hidden ? 'Hide' : 'Show'} ${what}${where}`)
+    },
   },
   {
     id: 'lock',

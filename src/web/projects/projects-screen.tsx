@@ -1,26 +1,18 @@
 /** All projects: open, make, open a file, rename, duplicate, delete with a way back. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { FilePlus2, FolderOpen, MoreHorizontal } from 'lucide-react'
+import { FilePlus2, FolderOpen, Search } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { api, type ListedProject } from '../api'
-import { Dialog } from '../parts/dialog'
 import { fetchPanels } from '../parts/floating'
 import { Mark } from '../parts/mark'
-import { Popover } from '../parts/popover'
-import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
 import { whenIdle } from '../parts/when-idle'
+import { NewProject } from './new-project'
+import { ProjectCard } from './project-card'
+import { Trash } from './trash'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
-
-function when(iso: string): string {
-  const minutes = Math.round((Date.now() - new Date(iso).getTime()) / 60_000)
-  if (minutes < 1) return 'changed just now'
-  if (minutes < 60) return `changed ${minutes} min ago`
-  if (minutes < 24 * 60) return `changed ${Math.round(minutes / 60)} h ago`
-  return `changed ${new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })}`
-}
 
 type Opening = { name: string; words: string; share?: number; cancel: AbortController }
 
@@ -49,8 +41,11 @@ export function ProjectsScreen() {
   const [naming, setNaming] = useState(false)
   const [problem, setProblem] = useState<string>()
   const [deleted, setDeleted] = useState<ListedProject>()
+  const [sought, setSought] = useState('')
+  const [byName, setByName] = useState(false)
   const list = useQuery({ queryKey: ['projects'], queryFn: api.list, refetchOnMount: 'always' })
   const refresh = () => client.invalidateQueries({ queryKey: ['projects'] })
+  const shown = found(list.data ?? [], sought, byName)
   const fail = (error: Error) => setProblem(error.message)
   const remove = useMutation({
     mutationFn: (project: ListedProject) => api.remove(project.id),
@@ -171,8 +166,17 @@ export function ProjectsScreen() {
               </button>
             </div>
           )}
+          {(list.data?.length ?? 0) > 0 && (
+            <Finding
+              count={shown.length}
+              sought={sought}
+              byName={byName}
+              onSeek={setSought}
+              onSort={setByName}
+            />
+          )}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(310px,1fr))] gap-6">
-            {list.data?.map((project) => (
+            {shown.map((project) => (
               <ProjectCard
                 key={project.id}
                 project={project}
@@ -182,6 +186,10 @@ export function ProjectsScreen() {
               />
             ))}
           </ul>
+          {sought !== '' && shown.length === 0 && (
+            <p className="py-10 text-center soft">No project is called “{sought}”.</p>
+          )}
+          <Trash onRestored={refresh} />
         </div>
       </main>
       {naming && <NewProject onClose={() => setNaming(false)} />}
@@ -189,119 +197,61 @@ export function ProjectsScreen() {
   )
 }
 
-type CardProps = {
-  project: ListedProject
-  onRename: (name: string) => void
-  onDuplicate: () => void
-  onDelete: () => void
+/** Projects whose name holds what is sought; as they were changed, or by their names. */
+function found(projects: readonly ListedProject[], sought: string, byName: boolean): ListedProject[] {
+  const words = sought.trim().toLowerCase()
+  const list = projects.filter(({ name }) => name.toLowerCase().includes(words))
+  return byName ? list.sort((a, b) => a.name.localeCompare(b.name)) : list
 }
 
-function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardProps) {
-  const [renaming, setRenaming] = useState(false)
-  return (
-    <li className="floating overflow-hidden" data-project={project.name}>
-      <Link
-        to={`/projects/${project.id}`}
-        aria-label={`Open ${project.name}`}
-        className="block border-b border-base-300"
-      >
-        <img
-          src={api.pictureUrl(project.id, project.revision)}
-          alt={`The first screen of ${project.name}`}
-          className="aspect-[16/10] w-full bg-white object-cover object-top"
-        />
-      </Link>
-      <div className="flex items-center gap-2 px-3 py-2.5">
-        <div className="min-w-0 flex-1">
-          {renaming ? (
-            <RenameField
-              label="Project name"
-              value={project.name}
-              className="w-full"
-              onRename={onRename}
-              onDone={() => setRenaming(false)}
-            />
-          ) : (
-            <Link to={`/projects/${project.id}`} className="block truncate font-bold">
-              {project.name}
-            </Link>
-          )}
-          <p className="text-[12px] soft">{when(project.changed)}</p>
-        </div>
-        <Popover
-          label={`More for ${project.name}`}
-          className="icon-button"
-          button={<MoreHorizontal {...ICON} />}
-          width={150}
-        >
-          {(close) =>
-            [
-              ['Rename', () => setRenaming(true)] as const,
-              ['Duplicate', onDuplicate] as const,
-              ['Delete', onDelete] as const,
-            ].map(([word, run]) => (
-              <button
-                key={word}
-                type="button"
-                data-option
-                className="block w-full rounded-[3px] px-2 py-1.5 text-left hover:bg-base-200"
-                onClick={() => {
-                  close()
-                  run()
-                }}
-              >
-                {word}
-              </button>
-            ))
-          }
-        </Popover>
-      </div>
-    </li>
+function Finding({
+  count,
+  sought,
+  byName,
+  onSeek,
+  onSort,
+}: {
+  count: number
+  sought: string
+  byName: boolean
+  onSeek: (text: string) => void
+  onSort: (byName: boolean) => void
+}) {
+  const order = (name: boolean, words: string) => (
+    <label
+      className={`relative rounded-[3px] px-2 py-1 has-focus-visible:outline-2 has-focus-visible:outline-primary ${byName === name ? 'bg-base-100 font-bold' : 'soft'}`}
+    >
+      <input
+        type="radio"
+        name="order"
+        className="absolute inset-0 cursor-pointer appearance-none outline-none"
+        checked={byName === name}
+        onChange={() => onSort(name)}
+      />
+      {words}
+    </label>
   )
-}
-
-function NewProject({ onClose }: { onClose: () => void }) {
-  const navigate = useNavigate()
-  const [name, setName] = useState('')
-  const create = useMutation({
-    mutationFn: () => api.create(name.trim()),
-    onSuccess: ({ id }) => navigate(`/projects/${id}`),
-  })
   return (
-    <Dialog title="New project" onClose={onClose} width={420}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (name.trim()) create.mutate()
-        }}
-      >
-        <label className="grid gap-1">
-          <span className="font-semibold">Name</span>
-          <input
-            autoFocus
-            className="text-field"
-            maxLength={200}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <p className="mt-2 text-[12px] soft">
-          It begins with an empty Home page at Desktop 1440 and Mobile 390. Both can be changed.
-        </p>
-        {create.isError && (
-          <p role="alert" className="mt-2 text-error">
-            It could not be made: {create.error.message}.
-          </p>
-        )}
-        <div className="mt-4 flex justify-end gap-2">
-          <button type="button" className="line-button" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="main-button" disabled={!name.trim() || create.isPending}>
-            Make it
-          </button>
-        </div>
-      </form>
-    </Dialog>
+    <div className="mb-5 flex flex-wrap items-center gap-4">
+      <label className="flex items-center gap-2">
+        <Search {...ICON} className="soft" />
+        <input
+          type="search"
+          className="text-field w-[240px]"
+          placeholder="Find a project"
+          aria-label="Find a project"
+          value={sought}
+          onChange={(event) => onSeek(event.target.value)}
+        />
+      </label>
+      <fieldset className="flex items-center gap-1">
+        <legend className="sr-only">Order</legend>
+        {order(false, 'Last changed')}
+        {order(true, 'A to Z')}
+      </fieldset>
+      <span role="status" className="ml-auto text-[12px] soft">
+        {count === 1 ? '1 project' : `${count} projects`}
+      </span>
+    </div>
   )
 }

@@ -37,7 +37,10 @@ export function FillLines({ node }: { node: Node }) {
         </>
       )}
       {list.map(([id, fill], i) => (
-        <div key={id} className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'opacity-55' : ''}`}>
+        <div
+          key={id}
+          className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'soft line-through' : ''}`}
+        >
           <span className="w-[34px] flex-none">{i === 0 ? 'Fill' : 'over'}</span>
           {fill.kind === 'color' ? (
             <ColorChip

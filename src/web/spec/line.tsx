@@ -61,7 +61,7 @@ export function Line({
       {own.length > 0 && (
         <button
           type="button"
-          className="grid size-[22px] flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
+          className="grid size-6 flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title={`Only on ${editor.view.name}. Put back what wider views have.`}
           aria-label={`Put back ${own.map((key) => PROPERTIES[key].words).join(', ')} on ${editor.view.name}`}
           onClick={() => editor.putBack(node, own)}

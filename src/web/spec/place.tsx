@@ -1,7 +1,7 @@
 /** Where a block is: its turn in the parent's flow, its columns, or its pins. */
 
 import { coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
-import { seenElsewhere, shownChildren } from '../../core/arrange/view-order'
+import { seenElsewhere, shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
@@ -82,11 +82,23 @@ export function Place({ node }: { node: Node }) {
       </div>
       {elsewhere && (
         <Line node={node} keys={['order']}>
-          <p className="text-[12px] leading-4 text-(--gold-text)" data-read-order>
+          <p className="min-w-0 flex-1 text-[12px] leading-4 text-(--gold-text)" data-read-order>
             {ORDINALS[elsewhere.seen - 1] ?? `${elsewhere.seen}th`} to see on {editor.view.name}, but read{' '}
             {(ORDINALS[elsewhere.read - 1] ?? `${elsewhere.read}th`).toLowerCase()}: keyboards and screen
             readers follow the order of {editor.doc.views[0].name}.
           </p>
+          <button
+            type="button"
+            className="line-button flex-none text-[12px]"
+            onClick={() =>
+              editor.commit(
+                viewOrderEdits(doc, parent.children, editor.view.id),
+                `Put back the order on ${editor.view.name}`,
+              )
+            }
+          >
+            Put back
+          </button>
         </Line>
       )}
       {layout && isOnLattice(layout, node) && <Columns node={node} />}

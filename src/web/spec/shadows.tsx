@@ -27,7 +27,7 @@ export function ShadowLines({ node }: { node: Node }) {
       {list.map(([id, shadow], i) => (
         <div
           key={id}
-          className={`flex w-full flex-wrap items-center gap-x-1.5 gap-y-1 pl-2 ${shadow.hidden ? 'opacity-55' : ''}`}
+          className={`flex w-full flex-wrap items-center gap-x-1.5 gap-y-1 pl-2 ${shadow.hidden ? 'soft line-through' : ''}`}
         >
           {LENGTHS.map(([key, words, label, min]) => (
             <span key={key} className="flex items-center gap-1">

@@ -92,7 +92,7 @@ function ChangeLine({ node, prop, children }: { node: Node; prop: PropKey; child
       {(own || all) && (
         <button
           type="button"
-          className="grid size-[22px] flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
+          className="grid size-6 flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title="Put back what the template has"
           aria-label={`Put back the template’s ${words}`}
           onClick={() => {
