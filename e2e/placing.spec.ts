@@ -146,3 +146,15 @@ test('what is selected in the ledger is brought into sight; all alike are counte
   await dialog.getByRole('button', { name: /^In Ready to sow/ }).click()
   await expect(desk.getByRole('heading', { name: '3 blocks' })).toBeVisible()
 })
+
+test('a dialog gives the focus back to what had it, also when something in it takes it by itself', async ({
+  desk,
+}) => {
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  await desk.keyboard.press('Escape')
+  await board(desk).focus()
+  await desk.keyboard.press('n')
+  await expect(desk.getByRole('dialog').getByLabel('Name', { exact: true })).toBeFocused()
+  await desk.keyboard.press('Escape')
+  await expect(board(desk)).toBeFocused()
+})

@@ -13,6 +13,9 @@ import { buildWeb, serve } from './serve'
 const VIEWPORT = { width: 1280, height: 800 }
 const OUT = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url))
 
+/** A row of the ledger by what the block is called. */
+const ledgerRow = (page: Page, name: string) => page.locator(`[role=treeitem][data-name="${name}"]`)
+
 async function tour(page: Page, address: string) {
   const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
   await page.goto(address)
@@ -31,9 +34,9 @@ async function tour(page: Page, address: string) {
   await shot('lattice-bench-and-shelf')
   await page.getByRole('tab', { name: /Sections/ }).click()
   await page.keyboard.press('f')
-  await page.getByRole('treeitem', { name: 'Hero', exact: true }).click()
-  await page.getByRole('treeitem', { name: 'Hero', exact: true }).press('ArrowRight')
-  await page.getByRole('treeitem', { name: 'Hero words' }).click()
+  await ledgerRow(page, 'Hero').click()
+  await ledgerRow(page, 'Hero').press('ArrowRight')
+  await ledgerRow(page, 'Hero words').click()
   await shot('board')
   await page.getByRole('button', { name: 'Dark' }).click()
   await shot('board-dark')
@@ -41,8 +44,23 @@ async function tour(page: Page, address: string) {
   await page.getByRole('button', { name: 'Hand off' }).click()
   await shot('handoff')
   await page.keyboard.press('Escape')
+  await phone(page)
+  await shot('phone')
+  await page.keyboard.press('ControlOrMeta+z')
+  await page.keyboard.press('Escape')
   await anyWidth(page)
   await shot('any-width')
+}
+
+/** A card that stands earlier on Mobile alone. */
+async function phone(page: Page) {
+  await page.keyboard.press('f')
+  const card = page.locator('[data-sheet="mobile"] [data-node]', { hasText: /^Tall Meadow bean/ }).last()
+  const box = (await card.boundingBox())!
+  await page.mouse.click(box.x + 4, box.y + box.height / 2)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Alt+ArrowUp')
+  await page.locator('[data-read-order]').waitFor()
 }
 
 /** Mobile tried at its narrowest, where a word of the heading has no room. */
@@ -99,30 +117,15 @@ async function placeLoosely(page: Page) {
     },
     JSON.stringify({ format: 'just-lattice-blocks', trees: [section], assets: [] }),
   )
-  await page.getByRole('treeitem', { name: 'Plan', exact: true }).click()
+  await ledgerRow(page, 'Plan').click()
   await page.keyboard.press('ArrowRight')
-  await page.getByRole('treeitem', { name: 'Map', exact: true }).waitFor()
+  await ledgerRow(page, 'Map').waitFor()
 }
 
 /** Planning and arranging, in the middle of each gesture. */
 async function arranging(page: Page) {
   const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
-  const words = async (text: string) => {
-    const found = page.locator('[data-sheet=desktop] [data-node]').getByText(text, { exact: true }).first()
-    return (await found.boundingBox())!
-  }
   await page.keyboard.press('f')
-  const from = await words('Lantern Ridge corn')
-  const to = await words('Tall Meadow bean')
-  await page.mouse.click(from.x + 5, from.y + 5)
-  await page.keyboard.press('Escape')
-  await page.keyboard.press('Escape')
-  await page.mouse.move(from.x + 5, from.y + 5)
-  await page.mouse.down()
-  await page.mouse.move(to.x + to.width + 30, to.y + 8, { steps: 6 })
-  await shot('insertion-mark')
-  await page.keyboard.press('Escape')
-  await page.mouse.up()
   await page.keyboard.press('n')
   await page.getByRole('dialog').getByLabel('Name').fill('Visit')
   await page.getByRole('button', { name: 'Make the page' }).click()
@@ -160,7 +163,7 @@ async function arranging(page: Page) {
   await page.mouse.move(last.x + last.width + 8, last.y + last.height + 8, { steps: 5 })
   await page.mouse.up()
   await shot('several-selected')
-  await page.getByRole('treeitem', { name: 'Plan', exact: true }).click()
+  await ledgerRow(page, 'Plan').click()
   await page.keyboard.press('s')
   await page.getByRole('dialog').waitFor()
   await shot('settle')
@@ -179,6 +182,7 @@ const SKETCH = `<svg xmlns="http://www.w3.org/2000/svg" width="720" height="600"
 async function planning(page: Page) {
   const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
   const newPage = async (name: string) => {
+    await page.locator('[data-board]').focus()
     await page.keyboard.press('n')
     await page.getByRole('dialog').getByLabel('Name').fill(name)
     await page.getByRole('button', { name: 'Make the page' }).click()
@@ -193,6 +197,7 @@ async function planning(page: Page) {
   await page.locator('[data-proposal]').first().waitFor()
   await shot('tracing')
   await page.keyboard.press('Escape')
+  await page.locator('[data-board]').focus()
   await page.keyboard.press('e')
   const sheet = (await page.locator('[data-sheet=desktop]').boundingBox())!
   const at = (x: number, y: number) =>
@@ -218,7 +223,7 @@ async function planning(page: Page) {
   await page.keyboard.press('Escape')
   await newPage('Places')
   await placeLoosely(page)
-  await page.getByRole('treeitem', { name: 'Words', exact: true }).click()
+  await ledgerRow(page, 'Words').click()
   await page.getByRole('button', { name: 'Pin to the right edge' }).click()
   await page.getByRole('slider', { name: /^Try its parent/ }).fill('125')
   await shot('pins')
@@ -231,20 +236,20 @@ async function settingAside(browser: Browser, address: string) {
   for (const page of [late, other]) {
     await page.goto(address)
     await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
-    await page.getByRole('treeitem', { name: 'Quote', exact: true }).waitFor()
+    await ledgerRow(page, 'Quote').waitFor()
   }
   await contexts[0].setOffline(true)
   await late.getByRole('button', { name: /^Height of Quote/ }).click()
   await late.keyboard.type('444')
   await late.keyboard.press('Enter')
   await late.locator('[data-saved=waiting]').waitFor()
-  await other.getByRole('treeitem', { name: 'Quote', exact: true }).click()
+  await ledgerRow(other, 'Quote').click()
   await other.keyboard.press('Delete')
   await other.locator('[data-saved=saved]').waitFor()
   await contexts[0].setOffline(false)
   await late.getByRole('button', { name: 'Understood' }).click()
   await late.locator('[data-saved=saved]').waitFor()
-  await late.getByRole('treeitem', { name: 'Footer', exact: true }).click()
+  await ledgerRow(late, 'Footer').click()
   await late.getByRole('button', { name: '1 set aside' }).click()
   await late.locator('[data-parked]').waitFor()
   await late.screenshot({ path: join(OUT, 'set-aside.png') })
@@ -255,7 +260,7 @@ async function onTemplate(browser: Browser, address: string) {
   const page = await browser.newPage({ viewport: VIEWPORT })
   await page.goto(address)
   await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
-  await page.getByRole('treeitem', { name: 'Header', exact: true }).waitFor()
+  await ledgerRow(page, 'Header').waitFor()
   await page.getByRole('button', { name: /^Page: / }).click()
   await page.getByRole('button', { name: 'Template for this page' }).click()
   await page.getByRole('button', { name: /^Make Main/ }).click()

@@ -4,7 +4,14 @@ import { X } from 'lucide-react'
 import { useRef } from 'react'
 import type { DialogProps } from '../floating-props'
 
-export function DialogPanel({ title, onClose, children, width = 520 }: DialogProps) {
+/** @param asker what had the focus when it was asked for */
+export function DialogPanel({
+  title,
+  onClose,
+  children,
+  width = 520,
+  asker,
+}: DialogProps & { asker: HTMLElement | null }) {
   const element = useRef<HTMLDivElement>(null)
   return (
     <Base.Root open onOpenChange={(open) => !open && onClose()}>
@@ -19,6 +26,7 @@ export function DialogPanel({ title, onClose, children, width = 520 }: DialogPro
             initialFocus={() =>
               element.current?.querySelector<HTMLElement>('[data-first], input:not([type=checkbox])') ?? true
             }
+            finalFocus={() => (asker?.isConnected ? asker : true)}
             onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
           >
             <div className="rule-b flex items-center justify-between px-4 py-2.5">
