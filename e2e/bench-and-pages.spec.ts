@@ -1,4 +1,5 @@
 /** The lattice bench in full, the project's views, and its pages. */
+import { readFile } from 'node:fs/promises'
 import { choose, expect, row, saved, setValue, stored, test } from './app'
 
 test('fractional columns: said, with whole-pixel neighbours one click away', async ({ desk }) => {
@@ -162,4 +163,27 @@ test('what a single key does is said with a way back; hidden tools come back by 
   await expect(row(desk, 'Quote')).toHaveCount(0)
   await desk.keyboard.press('Escape')
   await expect(row(desk, 'Quote')).toBeVisible()
+})
+
+test('a page is copied, shown, and put in another order; a sheet is saved as pixels', async ({ desk }) => {
+  const pages = () => desk.getByRole('button', { name: /^Page: / })
+  await pages().click()
+  await desk.getByRole('button', { name: 'Duplicate Home' }).click()
+  await expect(pages()).toContainText('Home copy')
+  await expect(row(desk, 'Hero')).toBeVisible()
+  await pages().click()
+  await desk.getByRole('button', { name: 'Move Home copy up' }).click()
+  await saved(desk)
+  const names = () => stored(desk).then(({ pages: all }) => all.map(({ name }) => name))
+  expect((await names())[0]).toBe('Home copy')
+  await desk.keyboard.press('Escape')
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    desk.waitForEvent('download'),
+    desk.getByRole('button', { name: /as PNG, 2 pixels for one px/ }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('home-copy-1440@2x.png')
+  const png = await readFile((await download.path())!)
+  expect(png.readUInt32BE(16)).toBe(2880)
+  expect(png.length).toBeGreaterThan(50_000)
 })

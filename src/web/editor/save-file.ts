@@ -32,11 +32,44 @@ export const saveProject = (editor: Editor, name: string) =>
     return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(doc.assets.values()))]
   })
 
+async function svgOf({ doc, session, layout }: Editor): Promise<string> {
+  const { pageSvg } = await import('../../core/handoff/svg/page')
+  const shown = [...layout!.visible()].flatMap(({ resolved }) => doc.assets.get(resolved.asset ?? '') ?? [])
+  return pageSvg(doc, layout!, await session.pictures.bytesOf(shown))
+}
+
 /** The active sheet as vectors. */
 export const savePicture = (editor: Editor, name: string) =>
-  make(editor, name, async () => {
-    const { doc, session, layout } = editor
-    const { pageSvg } = await import('../../core/handoff/svg/page')
-    const shown = [...layout!.visible()].flatMap(({ resolved }) => doc.assets.get(resolved.asset ?? '') ?? [])
-    return ['image/svg+xml', pageSvg(doc, layout!, await session.pictures.bytesOf(shown))]
-  })
+  make(editor, name, async () => ['image/svg+xml', await svgOf(editor)])
+
+/** What browsers draw at most on one canvas: px a side. */
+const MOST_SIDE = 16_384
+
+/** The active sheet as pixels. @param scale pixels for one px */
+export async function savePng(editor: Editor, name: string, scale: number) {
+  const { width } = editor.view
+  const height = Math.ceil(editor.layout!.height)
+  const file = scale === 1 ? `${name}.png` : `${name}@${scale}x.png`
+  if (Math.max(width, height) * scale > MOST_SIDE)
+    return editor.session.showNotice(
+      `${file} was not made: at ${scale}× this page is ${Math.round(height * scale)} pixels high, and browsers draw ${MOST_SIDE} at most; take fewer, or the SVG`,
+    )
+  await make(editor, file, async () => ['image/png', await drawn(await svgOf(editor), width, height, scale)])
+}
+
+async function drawn(svg: string, width: number, height: number, scale: number): Promise<Uint8Array> {
+  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
+  try {
+    const image = new Image()
+    image.src = url
+    await image.decode()
+    const canvas = document.createElement('canvas')
+    canvas.width = Math.round(width * scale)
+    canvas.height = Math.round(height * scale)
+    canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
+    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+    return new Uint8Array(await blob!.arrayBuffer())
+  } finally {
+    URL.revokeObjectURL(url)
+  }
+}

@@ -1,28 +1,11 @@
 /** The one bar at the top: project and page, views shown, saved state, handoff. */
-import {
-  ChevronDown,
-  Download,
-  FileDown,
-  Info,
-  Keyboard,
-  Plus,
-  Redo2,
-  Settings2,
-  SquareStack,
-  Trash2,
-  Undo2,
-} from 'lucide-react'
-import { type ReactNode, useState } from 'react'
+import { ChevronDown, Keyboard, Redo2, Settings2, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
-import type { Page } from '../../core/document/document'
-import { slug } from '../../core/handoff/names'
-import { api } from '../api'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
-import { RenameField } from '../parts/rename'
 import { ThemeButton } from '../parts/theme-button'
-import type { Editor } from './editor-state'
-import { savePicture, saveProject } from './save-file'
+import { HandOff } from './hand-off'
+import { PageMenu } from './page-menu'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
@@ -45,7 +28,7 @@ export function TopBar() {
         <Popover
           label={`Page: ${page?.name ?? 'none'}`}
           className="plain-button px-1.5 text-[14px] font-bold"
-          width={260}
+          width={330}
           button={
             <>
               {opening ? `Opening ${opening.name} …` : (page?.name ?? 'No page')}{' '}
@@ -156,7 +139,8 @@ function SavedState() {
     // As wide as its longest words: what stands beside it does not move when they change.
     <span className="flex w-[158px] flex-none justify-end">
       <span
-        role="status"
+        // What is saved goes without saying; what is not is heard.
+        role={kind === 'waiting' || kind === 'unkept' ? 'status' : undefined}
         data-saved={kind}
         className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-[3px] bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
         title={
@@ -174,195 +158,5 @@ function SavedState() {
         {words}
       </span>
     </span>
-  )
-}
-
-/** A page is deleted with what is on it, so that undo brings that back. */
-async function deletePage(editor: Editor, { id, name }: Page) {
-  try {
-    await editor.session.pages.need(id)
-  } catch (error) {
-    return editor.session.showNotice(`“${name}” cannot be deleted now: ${(error as Error).message}`)
-  }
-  editor.commit([{ op: 'page', id, page: null }], `Delete page ${name}`)
-}
-
-const stoodOn = (editor: Editor, template: Page) => {
-  const count = editor.doc.allPages().filter((page) => page.template === template.id).length
-  return count === 1 ? 'one page' : `${count} pages`
-}
-
-/** What the template dialog is about on this page. */
-function templateWords(editor: Editor): string {
-  const { page } = editor
-  if (page?.isTemplate) return `Pages that stand on ${page.name} …`
-  return page?.template
-    ? `Stands on ${editor.doc.pages.get(page.template)?.name} …`
-    : 'Template for this page …'
-}
-
-function PageMenu({ close }: { close: () => void }) {
-  const editor = useEditor()
-  const [renaming, setRenaming] = useState<string>()
-  const pages = editor.doc.pagesInOrder()
-  const templates = editor.doc.templates()
-  return (
-    <div>
-      {[...pages, ...templates].map((page, i) => (
-        <div key={page.id}>
-          {i === pages.length && <p className="rule-t mt-1 px-2 pt-1.5 text-[12px] font-bold">Templates</p>}
-          <div className="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
-            {renaming === page.id ? (
-              <RenameField
-                label="Page name"
-                value={page.name}
-                className="m-1 flex-1"
-                onRename={(name) =>
-                  editor.commit([{ op: 'page-meta', id: page.id, set: { name } }], 'Rename page')
-                }
-                onDone={() => setRenaming(undefined)}
-              />
-            ) : (
-              <>
-                <button
-                  type="button"
-                  data-option
-                  data-first={page.id === editor.pageId ? true : undefined}
-                  aria-current={page.id === editor.pageId ? 'page' : undefined}
-                  className={`flex flex-1 items-baseline justify-between px-2 py-1.5 text-left ${page.id === editor.pageId ? 'font-bold text-primary' : ''}`}
-                  onClick={() => {
-                    editor.openPage(page.id)
-                    close()
-                  }}
-                  onDoubleClick={() => setRenaming(page.id)}
-                >
-                  {page.name}{' '}
-                  <span className="text-[12px] font-normal soft">
-                    {page.isTemplate ? stoodOn(editor, page) : page.path}
-                  </span>
-                </button>
-                <button
-                  type="button"
-                  className="plain-button min-h-6 px-1.5 text-[12px] soft"
-                  onClick={() => setRenaming(page.id)}
-                  aria-label={`Rename ${page.name}`}
-                >
-                  Rename
-                </button>
-                <button
-                  type="button"
-                  className="icon-button size-6"
-                  aria-label={`Delete ${page.name}`}
-                  title="Delete the page (undo brings it back)"
-                  disabled={pages.length === 1 && !page.isTemplate}
-                  onClick={() => void deletePage(editor, page)}
-                >
-                  <Trash2 {...ICON} size={14} />
-                </button>
-              </>
-            )}
-          </div>
-        </div>
-      ))}
-      <Opens dialog="about" close={close}>
-        <Info {...ICON} /> About {editor.page?.name} …
-      </Opens>
-      <Opens dialog="template" close={close}>
-        <SquareStack {...ICON} /> {templateWords(editor)}
-      </Opens>
-      <Opens dialog="page" close={close}>
-        <Plus {...ICON} /> New page
-      </Opens>
-    </div>
-  )
-}
-
-function HandOff({ close }: { close: () => void }) {
-  const editor = useEditor()
-  const name = slug(editor.doc.name, 'project')
-  const waiting = editor.session.saveState.kind !== 'saved'
-  const row = 'flex w-full items-start gap-2.5 rounded-[3px] px-2 py-2 text-left hover:bg-base-200'
-  return (
-    <div>
-      <a
-        className={row}
-        data-option
-        href={waiting ? undefined : api.handoffUrl(editor.session.id)}
-        download={`${name}.zip`}
-        aria-disabled={waiting}
-        onClick={close}
-      >
-        <Download {...ICON} className="mt-0.5 flex-none" />
-        <span>
-          <b>Website</b> <span className="soft">zip</span>
-          <span className="block text-[12px] leading-4 soft">
-            {waiting
-              ? 'Waits until your changes are saved.'
-              : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}
-          </span>
-        </span>
-      </a>
-      <button
-        type="button"
-        data-option
-        className={row}
-        onClick={() => {
-          void saveProject(editor, `${name}.lattice`)
-          close()
-        }}
-      >
-        <FileDown {...ICON} className="mt-0.5 flex-none" />
-        <span>
-          <b>Project file</b> <span className="soft">lattice</span>
-          <span className="block text-[12px] leading-4 soft">
-            Everything, pictures too, in the open format. Opens again as it is.
-          </span>
-        </span>
-      </button>
-      <button
-        type="button"
-        data-option
-        className={row}
-        disabled={!editor.layout}
-        onClick={() => {
-          void savePicture(editor, `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`)
-          close()
-        }}
-      >
-        <FileDown {...ICON} className="mt-0.5 flex-none" />
-        <span>
-          <b>
-            Picture of {editor.page?.name}, {editor.view.name}
-          </b>{' '}
-          <span className="soft">svg</span>
-          <span className="block text-[12px] leading-4 soft">The active sheet as vectors.</span>
-        </span>
-      </button>
-    </div>
-  )
-}
-
-function Opens({
-  dialog,
-  close,
-  children,
-}: {
-  dialog: 'template' | 'page' | 'about'
-  close: () => void
-  children: ReactNode
-}) {
-  const editor = useEditor()
-  return (
-    <button
-      type="button"
-      data-option
-      className="rule-t mt-1 flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-base-200"
-      onClick={() => {
-        close()
-        editor.set({ dialog })
-      }}
-    >
-      {children}
-    </button>
   )
 }

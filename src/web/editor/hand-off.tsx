@@ -1,0 +1,92 @@
+/** What is handed off, and as what. */
+import { Download, FileDown } from 'lucide-react'
+import { slug } from '../../core/handoff/names'
+import { api } from '../api'
+import { savePicture, savePng, saveProject } from './save-file'
+import { useEditor } from './use-editor'
+
+const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
+
+export function HandOff({ close }: { close: () => void }) {
+  const editor = useEditor()
+  const name = slug(editor.doc.name, 'project')
+  const waiting = editor.session.saveState.kind !== 'saved'
+  const row = 'flex w-full items-start gap-2.5 rounded-[3px] px-2 py-2 text-left hover:bg-base-200'
+  return (
+    <div>
+      <a
+        className={row}
+        data-option
+        href={waiting ? undefined : api.handoffUrl(editor.session.id)}
+        download={`${name}.zip`}
+        aria-disabled={waiting}
+        onClick={close}
+      >
+        <Download {...ICON} className="mt-0.5 flex-none" />
+        <span>
+          <b>Website</b> <span className="soft">zip</span>
+          <span className="block text-[12px] leading-4 soft">
+            {waiting
+              ? 'Waits until your changes are saved.'
+              : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}
+          </span>
+        </span>
+      </a>
+      <button
+        type="button"
+        data-option
+        className={row}
+        onClick={() => {
+          void saveProject(editor, `${name}.lattice`)
+          close()
+        }}
+      >
+        <FileDown {...ICON} className="mt-0.5 flex-none" />
+        <span>
+          <b>Project file</b> <span className="soft">lattice</span>
+          <span className="block text-[12px] leading-4 soft">
+            Everything, pictures too, in the open format. Opens again as it is.
+          </span>
+        </span>
+      </button>
+      <button
+        type="button"
+        data-option
+        className={row}
+        disabled={!editor.layout}
+        onClick={() => {
+          void savePicture(editor, `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.svg`)
+          close()
+        }}
+      >
+        <FileDown {...ICON} className="mt-0.5 flex-none" />
+        <span>
+          <b>
+            Picture of {editor.page?.name}, {editor.view.name}
+          </b>{' '}
+          <span className="soft">svg</span>
+          <span className="block text-[12px] leading-4 soft">The active sheet as vectors.</span>
+        </span>
+      </button>
+      <div className="flex items-center gap-1.5 px-2 py-1.5 text-[12px]">
+        <span className="flex-1 soft">The same as pixels, png</span>
+        {[1, 2, 3].map((scale) => (
+          <button
+            key={scale}
+            type="button"
+            data-option
+            className="chip"
+            disabled={!editor.layout}
+            aria-label={`Picture of ${editor.page?.name} as PNG, ${scale} pixels for one px`}
+            onClick={() => {
+              void savePng(editor, `${slug(editor.page?.name ?? 'page')}-${editor.view.width}`, scale)
+              close()
+            }}
+          >
+            {scale}×
+          </button>
+        ))}
+      </div>
+    </div>
+  )
+}
