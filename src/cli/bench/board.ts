@@ -194,6 +194,12 @@ export async function benchBoard(): Promise<Further[]> {
     await page.mouse.click(card.x, card.y)
     await bench.gesture('2,000 blocks: reorder in a flow', FRAME, card, round(card, 160))
 
+    await page.keyboard.press('f')
+    const edge = (await page.locator('[data-width-grip]').first().boundingBox())!
+    const at = { x: edge.x + edge.width / 2, y: edge.y + edge.height / 2 }
+    const pulled = (i: number) => ({ x: at.x - 60 * (1 - Math.cos(i / 12)), y: at.y })
+    await bench.gesture('2,000 blocks: pull a sheet’s edge', FRAME, at, pulled)
+
     const opened: number[] = []
     for (let i = 0; i < 3; i++) opened.push(await bench.open(running.address, large))
     const first = median(opened)

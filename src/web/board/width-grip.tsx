@@ -7,7 +7,7 @@ import { followPointer } from '../parts/follow-pointer'
 import type { SheetPlace } from './sheet-place'
 
 /** Screen px: how wide the grip is, and how near to a stop it catches. */
-const GRIP = 14
+const GRIP = 24
 const REACH = 7
 /** px that an arrow key goes, and with Shift. */
 const STEP = 1

@@ -3,16 +3,19 @@
 import { Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { Node } from '../../core/document/document'
+import { deepEqual } from '../../core/properties/plain-equal'
 import { PROPERTIES, type PropKey } from '../../core/properties/table'
 import { saidWords } from '../../core/properties/value-words'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 
-/** Whether the selected blocks differ in a property. */
+/** Whether the selected blocks differ in a property. What they are laid out with is known: thousands are looked at in a frame. */
 function isMixed(editor: Editor, key: PropKey): boolean {
-  if (editor.selection.length < 2) return false
-  const words = editor.selection.map((id) => JSON.stringify(editor.resolved(editor.doc.node(id))[key]))
-  return words.some((each) => each !== words[0])
+  const { selection, doc, layout } = editor
+  if (selection.length < 2) return false
+  const valueOf = (id: string) => (layout?.boxes.get(id)?.resolved ?? editor.resolved(doc.node(id)))[key]
+  const first = valueOf(selection[0])
+  return selection.some((id) => !deepEqual(valueOf(id) ?? null, first ?? null))
 }
 
 export function Line({
