@@ -178,3 +178,19 @@ test('shortcuts are changed and put back; the desk is found as it was left', asy
   await desk.keyboard.press('l')
   await expect(shown).toHaveAttribute('aria-pressed', 'true')
 })
+
+test('the lattice is pulled by keys, too: a px, the step, one step of the history for a run of them', async ({
+  desk,
+}) => {
+  await desk.locator('[data-board]').focus()
+  const gutters = desk.getByRole('slider', { name: 'Gutters, Desktop' })
+  await gutters.focus()
+  await desk.keyboard.press('ArrowRight')
+  await desk.keyboard.press('Shift+ArrowRight')
+  await expect(gutters).toHaveAttribute('aria-valuetext', '33 px')
+  await expect(gutters).toBeFocused()
+  await saved(desk)
+  expect((await stored(desk)).views[0].lattice.gutter).toBe(33)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(gutters).toHaveAttribute('aria-valuetext', '24 px')
+})

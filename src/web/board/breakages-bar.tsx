@@ -35,6 +35,8 @@ function useBreakages(editor: Editor, view: string, range: WidthRange): Breakage
   const { least, most } = range
   const of = `${pageId} ${view} ${least} ${most}`
   const { documentVersion } = editor.session
+  // As long as the sheet is pulled on, its frames come first.
+  const pulledTo = found?.of === of ? undefined : editor.shownWidths.get(view)
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
   useEffect(() => {
     let isGone = false
@@ -49,7 +51,7 @@ function useBreakages(editor: Editor, view: string, range: WidthRange): Breakage
       isGone = true
       clearTimeout(timer)
     }
-  }, [of, documentVersion, doc])
+  }, [of, documentVersion, doc, pulledTo])
   return found?.of === of ? found.breakages : undefined
 }
 

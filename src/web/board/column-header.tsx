@@ -1,20 +1,14 @@
 /** The numbered header above a sheet: shows the lattice, and says and changes the selected block's columns. */
 import { useRef, useState } from 'react'
 import { columnAt, coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
-import { type LatticeHandle, pullLattice } from '../../core/lattice/drag'
 import { formatPx } from '../../core/lattice/solve'
-import { columnLeft, type UsedLattice, usedLattice } from '../../core/lattice/used'
-import { changeViews } from '../editor/change-views'
+import { columnLeft } from '../../core/lattice/used'
 import { makeId } from '../editor/editor-state'
 import { ScopeMark } from '../editor/scope-switch'
 import { useBoard } from '../editor/use-editor'
-import { followPointer } from '../parts/follow-pointer'
+import { LatticeHandles, latticeWords } from './lattice-handles'
 import type { SheetPlace } from './sheet-place'
 import { RULER } from './sheet-place'
-
-export function latticeWords(used: UsedLattice): string {
-  return `container ${formatPx(used.container)} · ${used.columns} ${used.columns === 1 ? 'column' : 'columns'} of ${formatPx(used.columnWidth)}, gutter ${formatPx(used.gutter)}`
-}
 
 export function ColumnHeader(place: SheetPlace) {
   const { view, layout, left, top, zoom } = place
@@ -168,52 +162,4 @@ export function ColumnHeader(place: SheetPlace) {
       )}
     </div>
   )
-}
-
-/** Screen px around an edge in which it is taken hold of. */
-const HOLD = 9
-
-/** With nothing selected the lattice itself is pulled: the container by its edges, the gutters by the first of them. */
-function LatticeHandles({ view, zoom, used }: SheetPlace & { used: UsedLattice }) {
-  const editor = useBoard()
-  const start = (handle: LatticeHandle) => (event: React.PointerEvent) => {
-    if (event.button !== 0 || editor.drag) return
-    event.preventDefault()
-    event.stopPropagation()
-    let after = view.lattice
-    const stop = () => editor.set({ drag: undefined })
-    followPointer(event.pointerId, {
-      move: (now) => {
-        after = pullLattice(view.lattice, view.width, handle, (now.clientX - event.clientX) / zoom)
-        const next = usedLattice(after, view.width)
-        editor.set({ drag: { kind: 'lattice', view: view.id, used: next, words: latticeWords(next) } })
-      },
-      end: () => {
-        stop()
-        if (after === view.lattice) return
-        const views = editor.doc.views.map((each) =>
-          each.id === view.id ? { ...each, lattice: after } : each,
-        )
-        changeViews(editor, views, `Lattice of ${view.name}`)
-      },
-      cancel: stop,
-    })
-  }
-  const gap = columnLeft(used, 1) + used.columnWidth + used.gutter / 2
-  const handles: [LatticeHandle, number, string][] = [
-    ['left', used.left, 'Drag to move the container’s edge'],
-    ['right', used.left + used.container, 'Drag to move the container’s edge'],
-  ]
-  if (used.columns > 1) handles.push(['gutter', gap, 'Drag to widen the gutters'])
-  return handles.map(([handle, at, title]) => (
-    <i
-      key={handle}
-      aria-hidden
-      data-lattice-handle={handle}
-      title={title}
-      className="absolute top-0 h-[22px] cursor-ew-resize rounded-[2px] hover:bg-accent/40"
-      style={{ left: at * zoom - HOLD / 2, width: HOLD }}
-      onPointerDown={start(handle)}
-    />
-  ))
 }

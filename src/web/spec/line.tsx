@@ -13,9 +13,9 @@ import { useEditor } from '../editor/use-editor'
 function isMixed(editor: Editor, key: PropKey): boolean {
   const { selection, doc, layout } = editor
   if (selection.length < 2) return false
-  const valueOf = (id: string) => (layout?.boxes.get(id)?.resolved ?? editor.resolved(doc.node(id)))[key]
-  const first = valueOf(selection[0])
-  return selection.some((id) => !deepEqual(valueOf(id) ?? null, first ?? null))
+  const inEach = (id: string) => (layout?.boxes.get(id)?.resolved ?? editor.resolved(doc.node(id)))[key]
+  const first = inEach(selection[0])
+  return selection.some((id) => !deepEqual(inEach(id) ?? null, first ?? null))
 }
 
 export function Line({
