@@ -231,3 +231,15 @@ test('Tab goes on to the next number and opens it; the step of the arrows is set
   await saved(desk)
   expect((await px(desk, '/tabs', 'Block 0')).left).toBe(130)
 })
+
+test('a question mark says what the words mean where they stand', async ({ desk }) => {
+  await row(desk, 'Hero').press('ArrowRight')
+  await row(desk, 'Hero words').click()
+  await desk.getByRole('button', { name: /^What exact, snug, stretch/ }).click()
+  const help = desk.locator('[data-help=size]')
+  await expect(help.getByRole('term')).toHaveText(['exact', 'snug', 'stretch', 'percent', 'columns'])
+  await expect(help.locator('svg')).toHaveCount(5)
+  await desk.keyboard.press('Escape')
+  await expect(help).toHaveCount(0)
+  await expect(desk.getByRole('button', { name: /^What exact, snug, stretch/ })).toBeFocused()
+})

@@ -20,6 +20,7 @@ import { useEditor } from '../editor/use-editor'
 import { Check } from '../parts/check'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { Help } from '../spec/help'
 import { Group } from '../spec/line'
 import { EveryView } from './every-view'
 import { LatticePicture } from './lattice-picture'
@@ -177,7 +178,14 @@ function BenchBody({ view }: { view: View }) {
       <div className="py-3">
         <LatticePicture used={latticeAt(view.lattice, view.width)} />
       </div>
-      <Group title="Known" aside="solve from these">
+      <Group
+        title="Known"
+        aside={
+          <span className="flex items-center gap-1">
+            solve from these <Help topic="lattice" />
+          </span>
+        }
+      >
         {knownRows.map((each) => row(each, true))}
       </Group>
       <Group title="Solved" aside={sum}>

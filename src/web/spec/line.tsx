@@ -91,7 +91,7 @@ export function Line({
 export function Group({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
   return (
     <section className="rule-t py-2.5 first:border-t-0">
-      <div className="mb-0.5 flex items-baseline justify-between">
+      <div className="mb-0.5 flex items-center justify-between">
         <h3 className="text-[12px] font-bold">{title}</h3>
         {aside && <span className="text-[12px] soft">{aside}</span>}
       </div>

@@ -10,6 +10,7 @@ import { useEditor } from '../editor/use-editor'
 import { LatticeBench } from '../lattice-bench/lattice-bench'
 import { NumberChip } from '../parts/number-chip'
 import { Arrange } from './arrange'
+import { Help } from './help'
 import { Inside } from './inside'
 import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
@@ -120,7 +121,7 @@ function BlockSpec({ node }: { node: Node }) {
           </Suspense>
         )}
         {node.kind !== 'section' && (
-          <Group title="Place">
+          <Group title="Place" aside={<Help topic="place" />}>
             <Place node={node} />
             <MeaningLine node={node} />
           </Group>
@@ -136,7 +137,7 @@ function BlockSpec({ node }: { node: Node }) {
             <MeaningLine node={node} />
           </Group>
         )}
-        <Group title="Size">
+        <Group title="Size" aside={<Help topic="size" />}>
           {node.kind !== 'section' && (
             <Line node={node} keys={onLattice ? [] : ['width']}>
               <SizeChips node={node} side="width" />
