@@ -131,7 +131,7 @@ test('what was typed and left before the writing is there is written all the sam
   await expect(field(desk)).toHaveCount(0)
   await desk.keyboard.type('ture')
   await expect(desk.getByRole('combobox', { name: /^Place anything/ })).toHaveValue('picture')
-  expect(await wordsOf(desk, NAME)).toMatchObject([{ content: [{ text: 'Seeds at once' }] }])
+  await expect.poll(() => wordsOf(desk, NAME)).toMatchObject([{ content: [{ text: 'Seeds at once' }] }])
 })
 
 test('when the writing cannot be fetched the text stays as it is, which is said', async ({ desk }) => {
