@@ -5,7 +5,8 @@ import { applyAll } from '../edits/apply'
 import { starterProject } from '../shelf/starter'
 import { said } from '../words/words'
 import { copyBlocks, readBlocks } from './clipboard'
-import { duplicateEdits, mayHold, stepEdits } from './order'
+import { duplicateEdits, mayHold } from './order'
+import { stepEdits } from './test-page'
 import { unwrapEdits, wrapEdits } from './wrap'
 
 const text = (id: string, order: string, props: NodeTree['props'] = {}): NodeTree => ({

@@ -147,7 +147,7 @@ export function insertEdits(
   layout: PageLayout,
   doc: Document,
   ids: readonly string[],
-  { parent, index, next }: Insertion,
+  { parent, index, next }: Pick<Insertion, 'parent' | 'index' | 'next'>,
   set: SetEdit,
   view?: string,
 ): Edit[] {
@@ -167,4 +167,25 @@ export function insertEdits(
   const keys = ordersAt(doc, parent, index, ids.length, ids)
   const moves = ids.map((node, i): Edit => ({ op: 'move', node, parent, order: keys[i] }))
   return [...moves, ...places]
+}
+
+/**
+ * One step among the siblings as a layout shows them: −1 towards the front, 1 towards the back. Empty at the ends.
+ * @param view the only one to show them so; undefined: they are moved in the document
+ */
+export function stepOn(
+  layout: PageLayout,
+  doc: Document,
+  id: string,
+  step: -1 | 1,
+  set: SetEdit,
+  view?: string,
+): Edit[] {
+  const { parent } = doc.node(id)
+  if (parent === null) return []
+  const beside = view === undefined ? doc.node(parent).children : shownChildren(doc, parent, view)
+  const index = beside.indexOf(id) + step
+  if (index < 0 || index >= beside.length) return []
+  const next = beside.filter((each) => each !== id)[index]
+  return insertEdits(layout, doc, [id], { parent, index, next }, set, view)
 }

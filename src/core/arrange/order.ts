@@ -47,16 +47,6 @@ export function mayHold(doc: Document, parent: string, id: string): boolean {
   return mayHoldKind(host.kind, node.kind) && !doc.isInside(parent, id)
 }
 
-/** One step among the siblings: −1 towards the front, 1 towards the back. Empty at the ends. */
-export function stepEdits(doc: Document, id: string, step: -1 | 1): Edit[] {
-  const { parent } = doc.node(id)
-  if (!parent) return []
-  const siblings = doc.node(parent).children
-  const at = siblings.indexOf(id) + step
-  if (at < 0 || at >= siblings.length) return []
-  return [{ op: 'move', node: id, parent, order: orderAt(doc, parent, at, id) }]
-}
-
 /** A copy of a block right after it. */
 export function duplicateEdits(
   doc: Document,

@@ -10,6 +10,7 @@ import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
 import type { SetEdit } from './align'
+import { orderAt } from './order'
 
 export const paragraphs = new ParagraphCache(new FontLibrary())
 let made = 0
@@ -54,4 +55,14 @@ export function lay(props: Props, children: NodeTree[]) {
     layout.update()
   }
   return { doc, layout, run, rect: (id: string) => layout.rect(id)! }
+}
+
+/** One step among the siblings: −1 towards the front, 1 towards the back. Empty at the ends. */
+export function stepEdits(doc: Document, id: string, step: -1 | 1): Edit[] {
+  const { parent } = doc.node(id)
+  if (!parent) return []
+  const siblings = doc.node(parent).children
+  const at = siblings.indexOf(id) + step
+  if (at < 0 || at >= siblings.length) return []
+  return [{ op: 'move', node: id, parent, order: orderAt(doc, parent, at, id) }]
 }

@@ -3,10 +3,10 @@ import { describe, expect, test } from 'vitest'
 import { applyAll } from '../edits/apply'
 import { buildSite } from '../handoff/site'
 import { PageLayout } from '../layout/page'
-import { insertEdits, insertionAt } from './insertion'
+import { insertEdits, insertionAt, stepOn } from './insertion'
 import { slideOnColumns } from './spans'
 import { box, exactly, lay, paragraphs, set } from './test-page'
-import { placesAlong, seenElsewhere, shownChildren, stepOn, viewOrderEdits } from './view-order'
+import { placesAlong, seenElsewhere, shownChildren, viewOrderEdits } from './view-order'
 
 const IDS = ['a', 'b', 'c', 'd', 'e', 'f']
 const column = () =>

@@ -3,9 +3,7 @@ import type { Document } from '../document/document'
 import { cascaded, withOverrides } from '../document/resolve'
 import type { Edit } from '../edits/edit'
 import { Flow, type LayoutBox } from '../layout/box'
-import type { PageLayout } from '../layout/page'
 import type { SetEdit } from './align'
-import { stepEdits } from './order'
 
 /** A block's children as a view shows them. */
 export function shownChildren(doc: Document, parent: string, view: string): string[] {
@@ -46,30 +44,6 @@ export function viewOrderEdits(doc: Document, wanted: readonly string[], view: s
     const next = order === under ? undefined : order
     return own === next ? [] : [{ op: 'set', node: id, view, props: { order: next ?? null } }]
   })
-}
-
-/**
- * One step among the siblings as a layout shows them, with the places that go with it in a lattice.
- * @param view the only one to show them so; undefined: they are moved in the document
- */
-export function stepOn(
-  layout: PageLayout,
-  doc: Document,
-  id: string,
-  step: -1 | 1,
-  set: SetEdit,
-  view?: string,
-): Edit[] {
-  const { parent } = doc.node(id)
-  if (parent === null) return []
-  const wanted = shownChildren(doc, parent, layout.viewId)
-  const at = wanted.indexOf(id) + step
-  if (at < 0 || at >= wanted.length) return []
-  wanted.splice(at - step, 1)
-  wanted.splice(at, 0, id)
-  const host = parent === layout.page ? layout.root : layout.boxes.get(parent)
-  const edits = view === undefined ? stepEdits(doc, id, step) : viewOrderEdits(doc, wanted, view)
-  return edits.length > 0 && host ? [...edits, ...placesAlong(host, wanted, set)] : edits
 }
 
 /** Where a block is seen and where it is read among those beside it, from 1; undefined where that is the same. */

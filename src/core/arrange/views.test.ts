@@ -10,6 +10,7 @@ import {
   freeName,
   keptViewsEdits,
   lostWith,
+  moreViewsEdits,
   removeViewEdits,
   withBreakpoint,
   withCopy,
@@ -91,6 +92,22 @@ describe('views', () => {
     expect(doc.views.map(({ id }) => id)).toEqual(['desktop', 'tablet'])
     expect(doc.node('a').overrides).toEqual({})
     expect(lostWith(doc, 'tablet').blocks).toEqual([])
+  })
+
+  test('one more is shown on the pages that are drawn at all there are, and on no other', () => {
+    const { doc } = lay({ flow: 'column' }, [])
+    const [home] = doc.allPages()
+    const add = (width: number, id: string) => {
+      const views = withView(doc.views, 'Tablet', width, id)
+      if (typeof views === 'string') throw new Error(views)
+      applyAll(doc, moreViewsEdits(doc, views))
+    }
+    applyAll(doc, keptViewsEdits(doc))
+    add(834, 'tablet')
+    expect(doc.pages.get(home.id)!.views).toContain('tablet')
+    applyAll(doc, [{ op: 'page-meta', id: home.id, set: { views: ['mobile'] } }])
+    add(1024, 'more')
+    expect(doc.pages.get(home.id)!.views).toEqual(['mobile'])
   })
 
   test('the widest may go: the next is the widest then', () => {

@@ -117,6 +117,20 @@ export function removeViewEdits(doc: Document, id: string): Edit[] | string {
   return [...edits, ...viewEdits(doc.views, inOrder(doc.views.filter((view) => view.id !== id)))]
 }
 
+/** The edits that give the project more views, shown on all pages that are drawn at every one of those there are. */
+export function moreViewsEdits(doc: Document, views: readonly View[]): Edit[] {
+  const added = views.filter(({ id }) => !doc.views.some((view) => view.id === id)).map(({ id }) => id)
+  const everywhere = doc
+    .allPages()
+    .filter((page) => page.views.length > 0 && doc.views.every(({ id }) => page.views.includes(id)))
+  return [
+    ...viewEdits(doc.views, views),
+    ...everywhere.map(
+      (page): Edit => ({ op: 'page-meta', id: page.id, set: { views: [...page.views, ...added] } }),
+    ),
+  ]
+}
+
 /** The edits that leave pages at the views that they are drawn at now, when the project gets more. */
 export const keptViewsEdits = (doc: Document): Edit[] =>
   doc

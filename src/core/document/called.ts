@@ -1,4 +1,6 @@
 /** What a block is called: the name that somebody gave it; until then its kind, and what is in it. */
+import { HEADINGS } from '../properties/kinds'
+import { isHeadingStyle } from '../properties/type'
 import { plainText } from '../words/words'
 import type { Node } from './document'
 
@@ -53,7 +55,7 @@ function titleIn(node: Node, lookup: Lookup, deep: number): string | undefined {
     const child = lookup.find(id)
     if (!child) continue
     const { words, type, tag } = child.props
-    const isTitle = /head|title|display/i.test(type ?? '') || /^h[1-6]$/.test(tag ?? '')
+    const isTitle = isHeadingStyle(type) || HEADINGS.some((heading) => heading === tag)
     if (words && isTitle) return short(plainText(words))
     const inside = deep > 0 ? titleIn(child, lookup, deep - 1) : undefined
     if (inside) return inside

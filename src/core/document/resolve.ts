@@ -17,7 +17,10 @@ import type { Document, Node } from './document'
 import type { Tokens } from './tokens'
 
 /** Props as set, with the overrides of `views`, widest first; tokens not yet followed. */
-export function withOverrides({ props, overrides }: Node, views: readonly string[]): Props {
+export function withOverrides(
+  { props, overrides }: Pick<Node, 'props' | 'overrides'>,
+  views: readonly string[],
+): Props {
   let set = props
   for (const view of views) {
     const override = overrides[view]

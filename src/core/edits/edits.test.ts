@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { orderAt, stepEdits } from '../arrange/order'
+import { orderAt } from '../arrange/order'
+import { stepEdits } from '../arrange/test-page'
 import { Document } from '../document/document'
 import type { NodeTree, View } from '../document/schema'
 import { Builder, plant } from '../shelf/build'

@@ -56,16 +56,6 @@ const setIn = ({ doc, carrying, view }: Pick<Place, 'doc' | 'carrying' | 'view'>
 export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node: Node): Resolved =>
   withValues(place.doc.tokenTable, node, setIn(place, node))
 
-/** Column count of a lattice as its children see it. */
-export function columnsOf(place: Place, node: Node, resolved: Resolved): number {
-  const own = latticeOf(place.doc, place.instances, node, place.view).columns
-  if (node.kind === 'section') return own
-  if (place.parent?.flow === Flow.Lattice && !isLifted(resolved, Flow.Lattice)) {
-    return resolved.width.kind === 'columns' ? placeColumns(resolved.width, place.parent.columns).span : 1
-  }
-  return resolved.columns ?? own
-}
-
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = setIn(place, node)
   const resolved = resolvedIn(place, node)

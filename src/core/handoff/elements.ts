@@ -2,10 +2,10 @@
  * Which element each block of a page is handed off as: what it says, where HTML's content models allow that (HTML §4), else the
  * nearest that looks the same. The browser's parser takes apart what is not allowed; the board would show something else.
  */
-import type { Node } from '../document/document'
+import type { Document, Node } from '../document/document'
 import type { Instances } from '../expand/instances'
 import { BOX_TAGS, isText, type Kind, TEXT_TAGS } from '../properties/kinds'
-import type { Meanings } from './meaning'
+import { type Meanings, meaningsOf } from './meaning'
 
 const OF_BOX: ReadonlySet<string> = new Set(BOX_TAGS)
 const OF_TEXT: ReadonlySet<string> = new Set(TEXT_TAGS)
@@ -57,12 +57,26 @@ export type Element = {
   label?: string
 }
 
-/**
- * @param hasMain whether what is between the page's ends stands in a `main` already
- * @param meanings what blocks are taken for that say nothing
- * @returns by key
- */
-export function elementsOf(instances: Instances, hasMain: boolean, meanings: Meanings): Map<string, Element> {
+export type PageElements = {
+  /** By key. */
+  elements: Map<string, Element>
+  /** Whether each section of the page stands in its `main`: what is between the header and the footer does. */
+  inMain: boolean[]
+}
+
+/** What everything on a page is handed off as. */
+export function pageElements(doc: Document, instances: Instances): PageElements {
+  const meanings = meaningsOf(doc, instances)
+  const sections = instances.node(instances.page).children.map((id) => instances.node(id))
+  const isEnd = (node: Node) => ['header', 'footer'].includes(wanted(node, meanings))
+  const isLead = (i: number) => sections.slice(0, i + 1).every(isEnd)
+  const isTail = (i: number) => sections.slice(i).every(isEnd)
+  const inMain = sections.map((_, i) => !isLead(i) && !isTail(i))
+  return { elements: elementsOf(instances, inMain.includes(true), meanings), inMain }
+}
+
+/** @param hasMain whether what is between the page's ends stands in a `main` already */
+function elementsOf(instances: Instances, hasMain: boolean, meanings: Meanings): Map<string, Element> {
   const elements = new Map<string, Element>()
   const landmarks = new Map<string, Node[]>()
   const visit = (node: Node, around: Around) => {

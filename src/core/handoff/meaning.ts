@@ -6,6 +6,8 @@ import type { Document, Node } from '../document/document'
 import { resolve } from '../document/resolve'
 import type { Instances } from '../expand/instances'
 import { isText } from '../properties/kinds'
+import { isLinkText } from '../properties/links'
+import { isHeadingStyle } from '../properties/type'
 import { isOneParagraph } from '../words/parts'
 import { plainText } from '../words/words'
 
@@ -13,7 +15,6 @@ import { plainText } from '../words/words'
 const LARGE = 24
 /** More than this is no heading, however large: a quote, or a line of an introduction. */
 const LONG = 120
-const HEADING_NAME = /head|title|display/i
 
 export type Meanings = ReadonlyMap<string, string>
 
@@ -98,17 +99,14 @@ class Guess {
   /** Words set as a heading: in a style that is called one, or large. */
   private isLarge(node: Node): boolean {
     const { type } = node.props
-    if (type !== undefined && node.props.fontSize === undefined) return HEADING_NAME.test(type)
+    if (type !== undefined && node.props.fontSize === undefined) return isHeadingStyle(type)
     return resolve(this.doc, node, this.view).fontSize >= LARGE
   }
 
   /** Two links or more, and nothing else. */
   private isMenu(node: Node): boolean {
     const kids = this.kids(node)
-    return (
-      kids.length > 1 &&
-      kids.every(({ kind, props }) => kind === 'text' && (props.link !== undefined || props.tag === 'a'))
-    )
+    return kids.length > 1 && kids.every(({ kind, props }) => isLinkText(kind, props))
   }
 
   private words = ({ props }: Node) => plainText(props.words)

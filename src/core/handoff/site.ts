@@ -10,9 +10,8 @@ import type { Props } from '../properties/table'
 import { filesNeeded } from '../text/fonts'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
-import { type Element, elementsOf } from './elements'
+import { type Element, pageElements } from './elements'
 import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
-import { meaningsOf } from './meaning'
 import { pageFileName, rootOf, slug } from './names'
 import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
@@ -87,20 +86,15 @@ class PageWriter {
       isReordered(this.instances) ? `  <body class="${ORDERED_CLASS}">` : '  <body>',
     )
     const sections = this.instances.node(this.page.id).children.map((id) => this.instances.node(id))
-    const meanings = meaningsOf(this.doc, this.instances)
-    const outer = ({ id, props }: Node) => ['header', 'footer'].includes(props.tag ?? meanings.get(id) ?? '')
-    const isLead = (i: number) => sections.slice(0, i + 1).every(outer)
-    const isTail = (i: number) => sections.slice(i).every(outer)
-    const between = sections.map((_, i) => !isLead(i) && !isTail(i))
-    this.elements = elementsOf(this.instances, between.includes(true), meanings)
+    const { elements, inMain } = pageElements(this.doc, this.instances)
+    this.elements = elements
     let open = false
     sections.forEach((section, i) => {
-      const inMain = between[i]
-      if (inMain && !open) this.lines.push('    <main>')
-      if (!inMain && open) this.lines.push('    </main>')
-      open = inMain
+      if (inMain[i] && !open) this.lines.push('    <main>')
+      if (!inMain[i] && open) this.lines.push('    </main>')
+      open = inMain[i]
       this.isFirst = i < FIRST_SECTIONS
-      this.block(section, inMain ? 3 : 2)
+      this.block(section, open ? 3 : 2)
     })
     if (open) this.lines.push('    </main>')
     this.lines.push('  </body>', '</html>')

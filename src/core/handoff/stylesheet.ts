@@ -15,7 +15,7 @@ import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
 import { fontStack, INITIAL } from './css'
-import { columnsOf, declarationsOf, type Place, resolvedIn } from './declarations'
+import { declarationsOf, type Place, resolvedIn } from './declarations'
 import { cssColor, cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
@@ -49,7 +49,7 @@ function eachBlock(
       node,
       resolved,
       flow: flowOf(node.kind, resolved.flow),
-      columns: columnsOf(place, node, resolved),
+      columns: carrying.columnsIn(node, view),
     }
     for (const child of node.children) walk(instances.node(child), { doc, instances, carrying, view, parent })
   }

@@ -6,7 +6,7 @@ import { defaultsOf, type Props } from '../properties/table'
 import type { Size } from '../properties/values'
 import { type Carried, carriedWidth, carryRow, type Placed, READABLE } from './carried'
 import { placeItems } from './cells'
-import { sectionLattice } from './section-lattice'
+import { latticeOf } from './section-lattice'
 import { spanWidth, usedLattice } from './used'
 
 type Columns = Extract<Size, { kind: 'columns' }>
@@ -59,16 +59,12 @@ export class Carrying {
   private count(host: Node, view: string): number {
     const set = this.set(host, view)
     const parent = host.parent === null ? undefined : this.instances.find(host.parent)
-    if (host.kind === 'section' || !parent)
-      return sectionLattice(this.doc.view(view).lattice, host.kind === 'section' ? set : {}).columns
-    const around = this.set(parent, view)
-    const nested = flowIn(parent, around) === 'lattice' && set.lifted !== true
-    if (nested && flowIn(host, set) === 'lattice') return this.placedIn(host, set, parent, view).span
-    if (set.columns !== undefined && flowIn(host, set) === 'lattice') return set.columns
-    let section = parent
-    while (section.kind !== 'section' && section.parent !== null)
-      section = this.instances.find(section.parent) ?? section
-    return section === parent || section.kind === 'section' ? this.columnsIn(section, view) : 1
+    if (parent && host.kind === 'box' && flowIn(host, set) === 'lattice') {
+      const nested = flowIn(parent, this.set(parent, view)) === 'lattice' && set.lifted !== true
+      if (nested) return this.placedIn(host, set, parent, view).span
+      if (set.columns !== undefined) return set.columns
+    }
+    return latticeOf(this.doc, this.instances, host, view).columns
   }
 
   /** Where a block of a lattice stands in it, in a view. */
@@ -98,9 +94,7 @@ export class Carrying {
       if (this.set(node, view).width?.kind !== 'columns') continue
       const origin = originOf(this.doc, node, view, 'width') || this.doc.views[0].id
       if (origin === view) continue
-      const nodes = said.get(origin)
-      if (nodes) nodes.push(node)
-      else said.set(origin, [node])
+      known(said, origin, (): Node[] => []).push(node)
     }
     if (said.size === 0) return NONE
     const now = this.columnsIn(host, view)
@@ -139,7 +133,9 @@ export class Carrying {
     }))
     placeItems(cells, before, this.set(host, origin).dense === true)
     const placed = new Map<string, Placed>()
-    for (const row of byRow(cells).values()) {
+    const rows = new Map<number, typeof cells>()
+    for (const cell of cells) known(rows, cell.row, (): typeof cells => []).push(cell)
+    for (const row of rows.values()) {
       row.sort((a, b) => a.column - b.column)
       for (const [i, place] of carryRow(row, before, now).entries()) placed.set(row[i].id, place)
     }
@@ -148,11 +144,7 @@ export class Carrying {
 
   /** How many of a host's columns words need, at the view's own width. */
   private readable(host: Node, view: string): number {
-    let section = host
-    while (section.kind !== 'section' && section.parent !== null)
-      section = this.instances.find(section.parent) ?? section
-    const { lattice, width } = this.doc.view(view)
-    const used = usedLattice(sectionLattice(lattice, this.set(section, view)), width)
+    const used = usedLattice(latticeOf(this.doc, this.instances, host, view), this.doc.view(view).width)
     let span = 1
     while (span < used.columns && spanWidth(used, span) < READABLE) span++
     return span
@@ -179,16 +171,6 @@ function isSquare(doc: Document, set: Props): boolean {
   return ratio >= 0.8 && ratio <= 1.25
 }
 
-function byRow<T extends { row: number }>(cells: readonly T[]): Map<number, T[]> {
-  const rows = new Map<number, T[]>()
-  for (const cell of cells) {
-    const row = rows.get(cell.row)
-    if (row) row.push(cell)
-    else rows.set(cell.row, [cell])
-  }
-  return rows
-}
-
 /** What says where the blocks of a lattice's rows stand. */
 const PLACES = [
   'width',
@@ -203,9 +185,8 @@ const PLACES = [
   'lattice',
 ] as const
 
-/** Whether, from one version of a block to the next, others may be carried otherwise: those beside it, and what is in it. */
+/** Whether, from one version of a block to the next, what stands beside it, or in it, may be carried otherwise. */
 export function carriesOthers(before: Node, now: Node): boolean {
-  if (before.children !== now.children) return true
   const differ = (a: Props = {}, b: Props = {}) => a !== b && PLACES.some((key) => a[key] !== b[key])
   if (differ(before.props, now.props)) return true
   if (before.overrides === now.overrides) return false

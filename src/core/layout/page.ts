@@ -186,7 +186,8 @@ export class PageLayout {
       const { flow, columns, align, colGap, hidden, order, lattice } = box
       const out = box.pins !== null
       regroup ||= box.node.children !== node.children
-      inherited ||= this.cascade.length > 1 && carriesOthers(box.node, node)
+      // A row is carried as a whole.
+      inherited ||= this.cascade.length > 1 && (regroup || carriesOthers(box.node, node))
       const repaint = !fresh && !restyle && this.differsInPaintOnly(box.node, node)
       box.node = node
       applyStyle(box, this.setOf(node), around)

@@ -33,20 +33,8 @@ export const BOX_TAGS = [
   'blockquote',
   'a',
 ] as const
-const WORD_TAGS = [
-  'p',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'h5',
-  'h6',
-  'span',
-  'label',
-  'small',
-  'figcaption',
-  'cite',
-] as const
+export const HEADINGS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6'] as const
+const WORD_TAGS = ['p', ...HEADINGS, 'span', 'label', 'small', 'figcaption', 'cite'] as const
 /** Those that a text may be. */
 export const TEXT_TAGS = [...WORD_TAGS, 'div', 'li', 'blockquote', 'a'] as const
 

@@ -19,6 +19,10 @@ export function linkProblem(link: string): string | undefined {
   return undefined
 }
 
+/** Whether a whole text is a link. */
+export const isLinkText = (kind: string, { link, tag }: { link?: string; tag?: string }) =>
+  kind === 'text' && (link !== undefined || tag === 'a')
+
 /** The page that a link names by id, and what follows: `#part` or nothing. */
 export function pageLinked(link: string): { page: string; rest: string } | undefined {
   const match = PAGE.exec(link)

@@ -9,6 +9,10 @@ export const DEFAULT_FAMILY = 'Hanken Grotesk'
 
 const type = { perView: 'style', changes: 'size', kinds: WORDS, part: 'type' } as const
 
+/** Whether a type style is called a heading's: `{type.heading}`, `{type.title}`, `{type.display-small}`. */
+export const isHeadingStyle = (style: string | undefined) =>
+  style !== undefined && /head|title|display/i.test(style)
+
 export function lineHeightText(height: LineHeight): string {
   if (height === 'normal') return height
   return 'px' in height ? pxText(height.px) : num(height.ratio)

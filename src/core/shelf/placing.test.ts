@@ -46,20 +46,20 @@ describe('the first size', () => {
     ['a box', draft('box'), 6],
     ['a card', draft('box', {}, [draft('text')]), 4],
   ] as const)('%s in an empty lattice', (_, each, span) => {
-    expect(firstSize(each, lattice())).toEqual(columns(span))
+    expect(firstSize(each, lattice(), 12)).toEqual(columns(span))
   })
   test('what is left of the row, where that is a third to two thirds', () => {
-    expect(firstSize(draft('picture'), lattice([columns(6)]))).toEqual(columns(6))
-    expect(firstSize(draft('box'), lattice([columns(4)]))).toEqual(columns(8))
-    expect(firstSize(draft('picture'), lattice([columns(11)]))).toEqual(columns(4))
-    expect(firstSize(draft('picture'), lattice([columns(6), columns(6)]))).toEqual(columns(4))
+    expect(firstSize(draft('picture'), lattice([columns(6)]), 12)).toEqual(columns(6))
+    expect(firstSize(draft('box'), lattice([columns(4)]), 12)).toEqual(columns(8))
+    expect(firstSize(draft('picture'), lattice([columns(11)]), 12)).toEqual(columns(4))
+    expect(firstSize(draft('picture'), lattice([columns(6), columns(6)]), 12)).toEqual(columns(4))
   })
   test('what says its width keeps it; in a column most take what they have', () => {
     const { layout } = lay({ flow: 'column' }, [])
-    expect(firstSize(draft('picture', columns(3)), lattice())).toEqual({})
-    expect(firstSize(draft('text'), layout.boxes.get('s'))).toEqual({})
-    expect(firstSize(draft('picture'), layout.boxes.get('s'))).toEqual({
-      width: { kind: 'percent', percent: 50 },
+    expect(firstSize(draft('picture', columns(3)), lattice(), 12)).toEqual({})
+    expect(firstSize(draft('text'), layout.boxes.get('s'), 12)).toEqual({})
+    expect(firstSize(draft('picture'), layout.boxes.get('s'), 12)).toEqual({
+      width: { kind: 'columns', span: 6 },
     })
   })
 })

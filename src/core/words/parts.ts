@@ -1,5 +1,5 @@
 /** What is set of a text: its paragraphs, one under the other, as stretches in one look each. */
-import type { Kind } from '../properties/kinds'
+import { HEADINGS, type Kind } from '../properties/kinds'
 import {
   type Item,
   type List,
@@ -21,19 +21,7 @@ export type Part = {
 }
 
 /** Elements that hold nothing but phrases (HTML): a text that is one has lines, no lists. */
-const PHRASES: ReadonlySet<string> = new Set([
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'h5',
-  'h6',
-  'span',
-  'a',
-  'label',
-  'small',
-  'cite',
-])
+const PHRASES: ReadonlySet<string> = new Set([...HEADINGS, 'span', 'a', 'label', 'small', 'cite'])
 
 /** Whether a text may have lists, and paragraphs apart. */
 export const holdsParagraphs = (kind: Kind, tag: string | undefined): boolean =>
