@@ -11,7 +11,7 @@ test('fewer columns: what would no longer fit is listed first, and can be left',
   await desk.keyboard.press('b')
   await setValue(desk, /^Columns: /, '6')
   await expect(desk.locator('[data-misfits]')).toContainText('no longer fit')
-  await desk.getByRole('button', { name: 'Leave the lattice' }).click()
+  await desk.getByRole('button', { name: 'Keep the lattice as it is' }).click()
   await expect(desk.locator('[data-misfits]')).toHaveCount(0)
   expect((await stored(desk)).views[0].lattice.columns).toBe(12)
   await setValue(desk, /^Columns: /, '6')
@@ -34,7 +34,7 @@ test('one lattice for every view, with what it comes to in each', async ({ desk 
   await desk.getByLabel('Gutters', { exact: true }).fill(each(20, 10))
   await desk.getByRole('button', { name: 'Use on every view' }).click()
   // Fewer columns on Desktop: whatever stood on the last ones is told first.
-  await expect(desk.getByRole('alertdialog')).toContainText('Desktop')
+  await expect(desk.locator('[data-misfits]')).toContainText('Desktop')
   await desk.getByRole('button', { name: 'Change it' }).click()
   const lattices = async () =>
     (await stored(desk)).views.map((view) => [view.lattice.columns, view.lattice.gutter])
@@ -49,7 +49,7 @@ test('the same bytes on the main thread, in a worker and on the server', async (
   await desk.keyboard.press('b')
   await setValue(desk, /^Columns: /, '6')
   const url = (await started).url()
-  await desk.getByRole('button', { name: 'Leave the lattice' }).click()
+  await desk.getByRole('button', { name: 'Keep the lattice as it is' }).click()
   const file = checkProject((await stored(desk)) as unknown)
   const doc = Document.fromFile(structuredClone(file))
   const fonts = await loadFonts(doc)

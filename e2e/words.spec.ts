@@ -43,6 +43,21 @@ async function selectBack(page: Page, count: number) {
 const LEAD = /^Take home heirloom/
 const NAME = 'Paragraph'
 
+/** Opens the lead's words while what they are written with is held back. @returns lets it through */
+async function openHeld(desk: Page): Promise<() => void> {
+  let letThrough: () => void = () => {}
+  const opened = new Promise<void>((resolve) => {
+    letThrough = resolve
+  })
+  await desk.route('**/assets/typing-*.js', async (route) => {
+    await opened
+    await route.continue()
+  })
+  await reopen(desk)
+  await open(desk, LEAD)
+  return letThrough
+}
+
 test('a part of a text is made bold, slanted, coloured and a link, and handed off so', async ({ desk }) => {
   await open(desk, LEAD)
   await write(desk, WORDS)
@@ -85,16 +100,7 @@ test('a part of a text is made bold, slanted, coloured and a link, and handed of
 })
 
 test('what is typed while the writing is fetched is kept, in order', async ({ desk }) => {
-  let letThrough: () => void = () => {}
-  const opened = new Promise<void>((resolve) => {
-    letThrough = resolve
-  })
-  await desk.route('**/assets/typing-*.js', async (route) => {
-    await opened
-    await route.continue()
-  })
-  await reopen(desk)
-  await open(desk, LEAD)
+  const letThrough = await openHeld(desk)
   await desk.keyboard.type('Seedss')
   await desk.keyboard.press('Backspace')
   await desk.keyboard.type(' for a')
@@ -113,16 +119,7 @@ test('what is typed while the writing is fetched is kept, in order', async ({ de
 test('what was typed and left before the writing is there is written all the same, and the focus stays', async ({
   desk,
 }) => {
-  let letThrough: () => void = () => {}
-  const opened = new Promise<void>((resolve) => {
-    letThrough = resolve
-  })
-  await desk.route('**/assets/typing-*.js', async (route) => {
-    await opened
-    await route.continue()
-  })
-  await reopen(desk)
-  await open(desk, LEAD)
+  const letThrough = await openHeld(desk)
   await desk.keyboard.type('Seeds at once')
   await desk.keyboard.press('Escape')
   await desk.keyboard.press('/')
@@ -178,6 +175,21 @@ test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where t
     expect(Math.abs(left - places[i].left), words).toBeLessThan(0.5)
     expect(Math.abs(width - places[i].width), words).toBeLessThan(0.5)
   }
+})
+
+test('Enter in what is taken for a heading begins a line of it, and it stays one', async ({ desk }) => {
+  await desk.locator('[role=treeitem][data-name="Quote"]').click()
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('heading')
+  await desk.keyboard.press('Enter')
+  await expect(desk.locator('[data-meaning=h2]')).toBeVisible()
+  await desk.keyboard.press('Enter')
+  await expect(field(desk)).toBeFocused()
+  await desk.keyboard.type('Two')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.type('lines')
+  await desk.keyboard.press('Escape')
+  await expect(desk.locator('[data-meaning=h2]')).toBeVisible()
 })
 
 test('two people in one paragraph keep their words, and each undoes their own', async ({ desk, context }) => {

@@ -76,7 +76,7 @@ export function ColumnHeader(place: SheetPlace) {
     setDrag(undefined)
   }
   const cancel = () => {
-    if (drag?.moved) editor.session.undo()
+    if (drag?.moved) editor.session.giveUp()
     setDrag(undefined)
   }
   const roomy = view.width * zoom > 300

@@ -3,7 +3,7 @@
  * an area to select what lies in it. Nothing half-done is ever kept: Escape, a lost pointer or a second one puts it back.
  */
 import { blocksIn } from '../../core/arrange/hit'
-import { insertEdits, insertionAt } from '../../core/arrange/insertion'
+import { insertionAt } from '../../core/arrange/insertion'
 import { outermost } from '../../core/arrange/order'
 import { isLiftedBox, pinsAt } from '../../core/arrange/pins'
 import { type SnapLine, snapRect } from '../../core/arrange/snap'
@@ -62,7 +62,7 @@ export class BoardGesture {
   }
 
   private readonly cancel = () => {
-    if (this.committed) this.editor.session.undo()
+    if (this.committed) this.editor.session.giveUp()
     this.stop()
     this.editor.announce('Put back where it was')
   }
@@ -161,13 +161,7 @@ export class BoardGesture {
     const { editor } = this
     const { drag } = editor
     if (drag?.kind === 'flow' && drag.insertion) {
-      const { scopedView } = editor
-      const layout = this.start.view.id === drag.view ? this.start.layout : editor.layoutOf(drag.view)
-      const set = editor.setEdit.bind(editor)
-      const edits = layout ? insertEdits(layout, editor.doc, this.ids, drag.insertion, set, scopedView) : []
-      const where = scopedView === undefined ? '' : ` on ${editor.view.name} alone`
-      if (edits.length > 0 && editor.commit(edits, `Move ${this.what}${where}`))
-        editor.announce(`${this.what} moved ${drag.insertion.words}${where}`)
+      editor.move(this.ids, drag.insertion, drag.view)
     }
     if (drag?.kind === 'slide') {
       const node = editor.doc.node(this.ids[0])

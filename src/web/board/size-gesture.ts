@@ -74,7 +74,7 @@ export function followSizing(
         editor.announce([`${formatPx(now.width)} by ${formatPx(now.height)}`, ...reasons].join(', '))
     },
     cancel: () => {
-      if (committed) editor.session.undo()
+      if (committed) editor.session.giveUp()
       stop()
       editor.announce('Put back as it was')
     },

@@ -35,7 +35,7 @@ export function followTurning(
       if (committed) editor.announce(`Turned by ${now} degrees`)
     },
     cancel: () => {
-      if (committed) editor.session.undo()
+      if (committed) editor.session.giveUp()
       stop()
     },
   })

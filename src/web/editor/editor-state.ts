@@ -1,339 +1,25 @@
-/** What the editor shows and has selected: everything about a tab that is not the document. */
+/** What the editor has selected, and how it changes it: with a scope, in words, as edits of the project. */
 
 import { nanoid } from 'nanoid'
+import type { SetEdit } from '../../core/arrange/align'
+import { type Insertion, insertEdits, stepOn } from '../../core/arrange/insertion'
 import { liftEdits } from '../../core/arrange/lift'
 import { sectionOf } from '../../core/arrange/order'
-import { tracedHeight } from '../../core/arrange/trace'
-import { shownChildren, stepOn } from '../../core/arrange/view-order'
+import { shownChildren } from '../../core/arrange/view-order'
 import { called } from '../../core/document/called'
 import type { Node } from '../../core/document/document'
 import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
-import type { View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
-import { stillOther } from '../../core/lattice/shown-width'
-import type { PageLayout } from '../../core/layout/page'
-import { bounds } from '../../core/layout/rect'
 import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
-import { ensureFonts } from '../session/fonts'
-import type { ProjectSession } from '../session/project-session'
-import { bringing, centredAt, fitRect, fitSheets, ROOM_TOP, SHEET_GAP, zoomedAt } from './camera'
-import { PageLayouts } from './page-layouts'
-import type { SavedView } from './saved-view'
-import { EditorState } from './state'
+import { ROOM_TOP } from './camera'
+import { Sheets } from './sheets'
 
-/** How long the pointer rests in a gesture until the panels follow, ms. */
-const REST = 120
+/** Where blocks are to go; `words` as they are said. */
+type Goal = Pick<Insertion, 'parent' | 'index' | 'next'> & { words?: string }
 
-/** What only the board shows. */
-const BOARD_ONLY = new Set(['camera', 'drag', 'gauge'])
-
-export class Editor extends EditorState {
-  /** Rises with every change. */
-  version = 0
-  /** Rises with every change that shows beside the board. */
-  panelVersion = 0
-  private rest: ReturnType<typeof setTimeout> | undefined
-  private readonly layouts: PageLayouts
-  private readonly listeners = new Set<() => void>()
-  private seenDocument = -1
-  /** Board size in screen px, measured by the board. */
-  boardSize = { width: 760, height: 680 }
-  private fitted = false
-  constructor(
-    readonly session: ProjectSession,
-    saved?: SavedView,
-  ) {
-    super()
-    this.layouts = new PageLayouts(session.doc)
-    this.pageId = this.firstPage()
-    this.viewId = this.doc.views[0].id
-    if (saved && this.doc.pages.has(saved.page) && !this.doc.absent.has(saved.page)) this.restoreView(saved)
-    session.subscribe(() => this.documentChanged())
-    this.documentChanged()
-  }
-
-  /** How the desk stands now, to be found so again. */
-  savedView(): SavedView {
-    const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers, follows } = this
-    const lists = { hidden: [...this.hiddenViews], snapping: [...this.snapping] }
-    return {
-      page,
-      view,
-      camera,
-      showLattice,
-      showBaseline,
-      showAids,
-      rulers,
-      follows,
-      step: this.step,
-      ...lists,
-      zeros: Object.fromEntries(this.zeros),
-    }
-  }
-
-  private restoreView({ page, view, hidden, snapping, zeros, ...same }: SavedView) {
-    Object.assign(this, same)
-    this.pageId = page
-    if (this.doc.views.some((each) => each.id === view)) this.viewId = view
-    this.hiddenViews = new Set(hidden)
-    this.snapping = new Set(snapping)
-    this.zeros = new Map(Object.entries(zeros))
-    this.fitted = true
-  }
-
-  get doc() {
-    return this.session.doc
-  }
-
-  subscribe = (listener: () => void) => {
-    this.listeners.add(listener)
-    return () => this.listeners.delete(listener)
-  }
-
-  /** @param where `board`: only the camera or a gesture moved */
-  changed(where: 'everywhere' | 'board' = 'everywhere') {
-    this.version++
-    clearTimeout(this.rest)
-    if (where === 'everywhere' && !this.drag) this.panelVersion++
-    else if (this.drag) this.rest = setTimeout(() => this.panelsFollow(), REST)
-    for (const listener of this.listeners) listener()
-  }
-
-  private panelsFollow() {
-    this.panelVersion++
-    for (const listener of this.listeners) listener()
-  }
-
-  set(part: Partial<EditorState>) {
-    const ended = 'drag' in part && part.drag === undefined && this.drag !== undefined
-    Object.assign(this, part)
-    if (this.selection.length > 0) this.shared = undefined
-    this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
-  }
-
-  announce(text: string) {
-    this.announcement = text
-    this.changed()
-  }
-
-  // ——— page, views, layouts ———
-
-  get page() {
-    return this.doc.pages.get(this.pageId)
-  }
-
-  get view(): View {
-    return this.doc.views.find((view) => view.id === this.viewId) ?? this.doc.views[0]
-  }
-
-  get shownViews(): View[] {
-    const page = this.page
-    if (!page) return []
-    const views = this.doc.viewsOf(page).filter((view) => !this.hiddenViews.has(view.id))
-    const shown = views.length > 0 ? views : this.doc.viewsOf(page).slice(0, 1)
-    if (this.shownWidths.size === 0) return shown
-    return shown.map((view) => ({ ...view, width: this.shownWidths.get(view.id) ?? view.width }))
-  }
-
-  /** The first that is here, or the first. */
-  private firstPage(): string {
-    const pages = this.doc.pagesInOrder()
-    return (pages.find(({ id }) => !this.doc.absent.has(id)) ?? pages[0])?.id ?? ''
-  }
-
-  /** Opens a page, as soon as it is here. */
-  openPage(id: string) {
-    if (this.doc.absent.has(id)) {
-      this.announce(`Opening ${this.doc.pages.get(id)?.name} …`)
-      this.set({ opening: id })
-      this.session.pages.need(id).then(
-        () => this.opening === id && this.doc.pages.has(id) && this.openPage(id),
-        (error: Error) => {
-          this.set({ opening: undefined })
-          this.session.showNotice(`the page cannot be opened: ${error.message}`)
-        },
-      )
-      return
-    }
-    this.opening = undefined
-    this.pageId = id
-    this.selection = []
-    this.shared = undefined
-    this.editing = undefined
-    this.shownWidths = new Map()
-    this.layouts.clear()
-    this.fitted = false
-    this.refresh()
-    this.fit()
-  }
-
-  toggleView(id: string) {
-    const next = new Set(this.hiddenViews)
-    if (!next.delete(id)) next.add(id)
-    this.hiddenViews = next
-    if (!this.shownViews.some((view) => view.id === this.viewId)) this.viewId = this.shownViews[0].id
-    this.refresh()
-    this.fit()
-  }
-
-  layoutOf(viewId: string): PageLayout | undefined {
-    return this.layouts.of(viewId)
-  }
-
-  /** What the open page shows. */
-  get instances() {
-    return this.layout?.instances
-  }
-
-  get layout(): PageLayout | undefined {
-    return this.layouts.of(this.view.id)
-  }
-
-  private documentChanged() {
-    if (this.seenDocument === this.session.documentVersion) {
-      this.changed()
-      return
-    }
-    this.seenDocument = this.session.documentVersion
-    if (!this.doc.pages.has(this.pageId)) {
-      // Deleted by somebody: one that is here, or the first as soon as it is.
-      const next = this.firstPage()
-      this.pageId = this.doc.absent.has(next) ? '' : next
-      this.layouts.clear()
-      if (this.pageId === '' && next !== '' && this.opening === undefined) this.openPage(next)
-    }
-    this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
-    if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
-    if (this.shownWidths.size > 0) this.shownWidths = stillOther(this.shownWidths, this.doc.views)
-    this.refresh()
-    if (this.shared && !this.sharedNode) this.shared = undefined
-    ensureFonts(this.doc).then((any) => {
-      if (any) this.refresh()
-    })
-  }
-
-  /** Brings the layouts of the shown sheets up to the document. */
-  refresh(where: 'everywhere' | 'board' = 'everywhere') {
-    const all = this.page ? this.layouts.update(this.pageId, this.shownViews, this.view) : true
-    if (!all) setTimeout(() => this.refresh())
-    this.changed(where)
-  }
-
-  /** Each shown sheet on the board: its left edge and how tall it is drawn, in the sheets' px. */
-  sheetPlaces(): { view: View; left: number; layout: PageLayout; tall: number }[] {
-    let left = 0
-    return this.shownViews.flatMap((view) => {
-      const layout = this.layouts.of(view.id)
-      if (!layout) return []
-      const place = {
-        view,
-        left,
-        layout,
-        tall: Math.max(layout.height, view.fold, tracedHeight(this.doc, this.pageId, view.id)),
-      }
-      left += view.width + SHEET_GAP / Math.min(1, this.camera.zoom * 2)
-      return [place]
-    })
-  }
-
-  /** What of a sheet lies on the board: top and bottom, px on the sheet; undefined when it is well out of sight. */
-  inSight(left: number, width: number): [number, number] | undefined {
-    const { camera, boardSize } = this
-    const from = camera.x + left * camera.zoom
-    if (from > boardSize.width * 1.5 || from + width * camera.zoom < -boardSize.width / 2) return undefined
-    return [-camera.y / camera.zoom, (boardSize.height - camera.y) / camera.zoom]
-  }
-
-  // ——— camera ———
-
-  measured(width: number, height: number) {
-    this.boardSize = { width, height }
-    if (!this.fitted) this.fit()
-    else this.changed('board')
-  }
-
-  fit() {
-    this.fitted = true
-    if (this.shownViews.length > 0) {
-      const widths = this.shownViews.map((view) => view.width)
-      this.camera = fitSheets(this.boardSize, widths, this.layout?.height ?? 900)
-    }
-    this.changed('board')
-  }
-
-  /** Shows what is selected as large as the board allows; with nothing selected, the sheets. */
-  fitSelection() {
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rects = place ? this.selection.flatMap((id) => place.layout.rect(id) ?? []) : []
-    if (!place || rects.length === 0) return this.fit()
-    const around = bounds(rects)
-    this.camera = fitRect(this.boardSize, { ...around, x: around.x + place.left })
-    this.changed('board')
-  }
-
-  /** Moves the board until what is selected is seen; where that is not wanted, or it is, nothing moves. */
-  private followSelection() {
-    if (!this.follows || !this.fitted) return
-    const id = this.shared ?? this.selected?.id
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rect = id === undefined ? undefined : place?.layout.rect(id)
-    if (rect && place)
-      this.camera = bringing(this.camera, this.boardSize, { ...rect, x: rect.x + place.left })
-  }
-
-  zoomTo(zoom: number, at = { x: this.boardSize.width / 2, y: this.boardSize.height / 2 }) {
-    this.camera = zoomedAt(this.camera, zoom, at)
-    this.changed('board')
-  }
-
-  /** Real size, with what is selected in the middle. */
-  zoomReal() {
-    this.zoomTo(1)
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rect = this.selected && place?.layout.rect(this.selected.id)
-    if (!rect || !place) return
-    this.camera = centredAt(this.boardSize, { ...rect, x: rect.x + place.left }, 1)
-    this.changed('board')
-  }
-
-  /** Selects the section after (or before) the one that the selection lies in, and brings it to the board's top. */
-  goSection(step: 1 | -1) {
-    const sections = this.layout?.root.kids ?? []
-    const own = this.selected && sectionOf(this.doc, this.selected.id)
-    const now = sections.findIndex((section) => section.id === (this.shared ?? own?.id))
-    const next = sections[now < 0 ? (step > 0 ? 0 : sections.length - 1) : now + step]
-    if (!next) return
-    this.select(next.id)
-    this.camera = { ...this.camera, y: ROOM_TOP - next.y * this.camera.zoom }
-    this.changed('board')
-  }
-
-  pan(dx: number, dy: number) {
-    this.camera = { ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy }
-    this.changed('board')
-  }
-
-  zeroOf(view: string): { x: number; y: number } {
-    return this.zeros.get(view) ?? { x: 0, y: 0 }
-  }
-
-  setZero(view: string, zero: { x: number; y: number }) {
-    this.set({ zeros: new Map([...this.zeros, [view, zero]]) })
-  }
-
+export class Editor extends Sheets {
   // ——— selection ———
-
-  get selected(): Node | undefined {
-    return this.selection.length > 0
-      ? this.doc.nodes.get(this.selection[this.selection.length - 1])
-      : undefined
-  }
-
-  /** What is selected of the page's template, as the page shows it. */
-  get sharedNode(): Node | undefined {
-    return this.shared === undefined ? undefined : this.instances?.find(this.shared)
-  }
 
   select(id: string | undefined, viewId = this.viewId, add = false) {
     const before = this.viewId
@@ -374,7 +60,19 @@ export class Editor extends EditorState {
     this.announce(`${this.selection.length} blocks selected`)
   }
 
-  /** A new section or block goes after this one. */
+  /** Selects the section after (or before) the one that the selection lies in, and brings it to the board's top. */
+  goSection(step: 1 | -1) {
+    const sections = this.layout?.root.kids ?? []
+    const own = this.selected && sectionOf(this.doc, this.selected.id)
+    const now = sections.findIndex((section) => section.id === (this.shared ?? own?.id))
+    const next = sections[now < 0 ? (step > 0 ? 0 : sections.length - 1) : now + step]
+    if (!next) return
+    this.select(next.id)
+    this.camera = { ...this.camera, y: ROOM_TOP - next.y * this.camera.zoom }
+    this.changed('board')
+  }
+
+  /** Everything a block is in the active view, carried where the view does not say. */
   resolved(node: Node): Resolved {
     const set = cascaded(this.doc, node, this.view.id)
     const { layout } = this
@@ -449,7 +147,7 @@ export class Editor extends EditorState {
   }
 
   /** The edit that sets props where the scope says: for every view, or from the active one on. */
-  setEdit(node: Node, props: Partial<Record<PropKey, unknown>>): Edit {
+  readonly setEdit: SetEdit = (node, props) => {
     const view = this.scopedView
     return { op: 'set', node: node.id, props: { ...props }, ...(view === undefined ? {} : { view }) }
   }
@@ -470,19 +168,32 @@ export class Editor extends EditorState {
 
   /** Moves a block one step among its siblings: for every view, or as the active one alone shows them. */
   moveBy(node: Node, by: -1 | 1): boolean {
-    const view = this.scopedView
-    const where = view === undefined ? '' : ` on ${this.view.name} alone`
-    const { layout } = this
+    const { layout, doc, scopedView } = this
     if (!layout) return false
-    const edits = stepOn(layout, this.doc, node.id, by, (each, props) => this.setEdit(each, props), view)
-    const moved = edits.length > 0 && this.commit(edits, `Move ${node.name}${where}`)
-    if (moved) this.announce(`${node.name} moved ${by < 0 ? 'up' : 'down'}${where}`)
-    return moved
+    const edits = stepOn(layout, doc, node.id, by, this.setEdit, scopedView)
+    return this.commitMove(edits, this.called(node), by < 0 ? 'up' : 'down')
+  }
+
+  /** Moves blocks to where they were let go, with the same scope. @param view of the sheet that they were let go on */
+  move(ids: readonly string[], to: Goal, view = this.viewId): boolean {
+    const layout = this.layoutOf(view)
+    if (!layout) return false
+    const edits = insertEdits(layout, this.doc, ids, to, this.setEdit, this.scopedView)
+    const what = ids.length === 1 ? this.called(this.doc.node(ids[0])) : `${ids.length} blocks`
+    return this.commitMove(edits, what, to.words ?? '')
+  }
+
+  private commitMove(edits: Edit[], what: string, to: string): boolean {
+    const where = this.scopedView === undefined ? '' : ` on ${this.view.name} alone`
+    if (edits.length === 0 || !this.commit(edits, `Move ${what}${where}`)) return false
+    this.announce(`${what} moved ${to}${where}`.trim())
+    return true
   }
 
   /** Takes a block out of its flow where it is: on every view, or on the active one alone. */
   lift(node: Node, gesture?: string): boolean {
-    const layouts = this.doc.views.flatMap(({ id }) => this.layoutOf(id) ?? [])
+    const { page } = this
+    const layouts = page ? this.doc.viewsOf(page).map((view) => this.layouts.own(page.id, view)) : []
     return this.commit(liftEdits(this.doc, layouts, node.id, this.scopedView), `Lift ${node.name}`, gesture)
   }
 

@@ -42,8 +42,7 @@ export function keepFocus(editor: Editor): () => void {
     asked = requestAnimationFrame(() => {
       asked = requestAnimationFrame(() => {
         const lost = document.activeElement === document.body || document.activeElement === null
-        if (lost && document.hasFocus() && !document.querySelector('[role=dialog], [role=alertdialog]'))
-          goHome(editor, last)
+        if (lost && document.hasFocus() && !document.querySelector('[role=dialog]')) goHome(editor, last)
       })
     })
   }

@@ -15,6 +15,13 @@ export class PageLayouts {
     return this.byView.get(view)
   }
 
+  /** A view at its own width, whatever its sheet is shown at, and whether it is shown. */
+  own(page: string, { id, width }: View): PageLayout {
+    const known = this.byView.get(id)
+    if (known?.page === page && known.used.width === width) return known
+    return new PageLayout(this.doc, page, id, width, paragraphs, () => library.version)
+  }
+
   clear() {
     this.byView.clear()
   }

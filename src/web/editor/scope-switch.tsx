@@ -1,5 +1,6 @@
 /** What a change on a narrower view applies to: that view, and those narrower that say nothing else, or every view. */
 import type { View } from '../../core/document/schema'
+import { Pick } from '../parts/pick'
 import { useBoard, useEditor } from './use-editor'
 
 /** In the spec: both, the chosen one marked. */
@@ -13,8 +14,11 @@ export function ScopeSwitch() {
       </p>
     )
   const choice = (only: boolean, words: string) => (
-    <label
-      className={`relative flex-1 rounded-[3px] px-2 py-1 text-center has-focus-visible:outline-2 has-focus-visible:outline-primary ${
+    <Pick
+      name="scope"
+      on={editor.onlyHere === only}
+      onPick={() => editor.setScope(only)}
+      className={`flex-1 py-1 text-center ${
         editor.onlyHere !== only
           ? 'soft'
           : only
@@ -22,15 +26,8 @@ export function ScopeSwitch() {
             : 'bg-base-100 font-bold text-primary shadow-sm'
       }`}
     >
-      <input
-        type="radio"
-        name="scope"
-        className="absolute inset-0 cursor-pointer appearance-none outline-none"
-        checked={editor.onlyHere === only}
-        onChange={() => editor.setScope(only)}
-      />
       {words}
-    </label>
+    </Pick>
   )
   return (
     <fieldset className="rule-b px-4 py-2">

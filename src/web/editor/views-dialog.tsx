@@ -4,6 +4,7 @@ import { useState } from 'react'
 import {
   freeName,
   lostWith,
+  moreViewsEdits,
   removeViewEdits,
   withBreakpoint,
   withCopy,
@@ -12,7 +13,6 @@ import {
 } from '../../core/arrange/views'
 import type { View } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
-import { viewEdits } from '../../core/edits/views'
 import { Dialog } from '../parts/dialog'
 import { NumberChip } from '../parts/number-chip'
 import { RenameField } from '../parts/rename'
@@ -35,7 +35,7 @@ export function ViewsDialog() {
     if (!ok && typeof edits !== 'string') editor.session.showNotice(undefined)
   }
   const put = (views: View[] | string, label: string) =>
-    commit(typeof views === 'string' ? views : viewEdits(doc.views, views), label)
+    commit(typeof views === 'string' ? views : moreViewsEdits(doc, views), label)
   const remove = (view: View) => {
     setLeaving(undefined)
     commit(removeViewEdits(doc, view.id), `Remove view ${view.name}`)
@@ -77,7 +77,7 @@ export function ViewsDialog() {
         onAdd={(width, title) => {
           const next = withView(doc.views, title, width, makeId())
           if (typeof next === 'string') return next
-          return editor.commit(viewEdits(doc.views, next), `Add view ${title}`)
+          return editor.commit(moreViewsEdits(doc, next), `Add view ${title}`)
             ? undefined
             : editor.session.notice
         }}

@@ -20,6 +20,7 @@ import { useEditor } from '../editor/use-editor'
 import { Check } from '../parts/check'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { Pick } from '../parts/pick'
 import { Help } from '../spec/help'
 import { Group } from '../spec/line'
 import { EveryView } from './every-view'
@@ -54,19 +55,15 @@ export function LatticeBench() {
         <fieldset className="flex gap-1">
           <legend className="sr-only">View</legend>
           {editor.shownViews.map((each) => (
-            <label
+            <Pick
               key={each.id}
-              className={`relative rounded-[3px] px-2 py-0.5 has-focus-visible:outline-2 has-focus-visible:outline-primary ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
+              name="bench-view"
+              on={each.id === view.id}
+              onPick={() => editor.select(undefined, each.id)}
+              className={`py-0.5 ${each.id === view.id ? 'bg-secondary font-bold text-secondary-content' : 'soft hover:bg-base-200'}`}
             >
-              <input
-                type="radio"
-                name="bench-view"
-                className="absolute inset-0 cursor-pointer appearance-none outline-none"
-                checked={each.id === view.id}
-                onChange={() => editor.select(undefined, each.id)}
-              />
               {each.name}
-            </label>
+            </Pick>
           ))}
         </fieldset>
       </header>

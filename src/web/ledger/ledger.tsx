@@ -2,8 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react'
 import { menuLine } from '../../core/arrange/menu-items'
-import { mayHold, orderAt } from '../../core/arrange/order'
-import { shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
+import { mayHold } from '../../core/arrange/order'
+import { shownChildren } from '../../core/arrange/view-order'
 import { formatPx } from '../../core/lattice/solve'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { HOME } from '../editor/focus-home'
@@ -113,7 +113,7 @@ export function Ledger() {
           event.preventDefault()
           if (node.source) return focusWords()
           editor.set({ editing: { id: node.id, view: editor.viewId } })
-        } else if (!node.source && menuLine(doc, node) !== undefined) focusItems()
+        } else if (!node.source && menuLine(doc, node, editor.view.id) !== undefined) focusItems()
         else toggle(node.id)
     }
   }
@@ -154,22 +154,12 @@ export function Ledger() {
     if (!now?.moving || !drop) return
     const target = rows[drop.row]
     const parent = drop.where === 'inside' ? target.node.id : target.parent
-    const view = editor.scopedView
-    const all = view === undefined ? doc.node(parent).children : shownChildren(doc, parent, view)
-    const siblings = all.filter((id) => id !== now.id)
-    const index =
-      drop.where === 'inside'
-        ? siblings.length
-        : siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
-    const node = doc.node(now.id)
-    if (view !== undefined) {
-      siblings.splice(index, 0, now.id)
-      editor.commit(viewOrderEdits(doc, siblings, view), `Move ${node.name} on ${editor.view.name} alone`)
-    } else
-      editor.commit(
-        [{ op: 'move', node: now.id, parent, order: orderAt(doc, parent, index, now.id) }],
-        `Move ${node.name}`,
-      )
+    const siblings = shownChildren(doc, parent, editor.viewId).filter((id) => id !== now.id)
+    const at = siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
+    const next = drop.where === 'inside' ? undefined : siblings[at]
+    const inDocument = doc.node(parent).children.filter((id) => id !== now.id)
+    const index = next === undefined ? inDocument.length : inDocument.indexOf(next)
+    editor.move([now.id], { parent, index, next })
     if (drop.where === 'inside') setOpen(new Set([...open, parent]))
   }
 

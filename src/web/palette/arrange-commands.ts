@@ -16,9 +16,8 @@ import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
 import type { Editor } from '../editor/editor-state'
-import type { Command } from './command'
+import { type Command, hasBlock } from './command'
 
-const one = (editor: Editor) => editor.selection.length > 0
 const two = (editor: Editor) => editor.selection.length > 1
 const three = (editor: Editor) => editor.selection.length > 2
 
@@ -112,7 +111,7 @@ const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
     name: `Move ${word}: by 1, or one place in its flow`,
     group: 'Arrange',
     keys: key,
-    when: one,
+    when: hasBlock,
     run: nudge(x, y, false),
   },
   {
@@ -120,7 +119,7 @@ const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
     name: `Move ${word} by the step`,
     group: 'Arrange',
     keys: `Shift+${key}`,
-    when: one,
+    when: hasBlock,
     run: nudge(x, y, true),
   },
   {
@@ -128,7 +127,7 @@ const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
     name: `${x + y > 0 ? 'Larger' : 'Smaller'} ${x === 0 ? 'in height' : 'in width'} by 1`,
     group: 'Arrange',
     keys: `Mod+${key}`,
-    when: one,
+    when: hasBlock,
     run: grow(x === 0 ? 'height' : 'width', x + y, false),
   },
   {
@@ -136,7 +135,7 @@ const moves: Command[] = ARROWS.flatMap(([key, word, x, y]): Command[] => [
     name: `${x + y > 0 ? 'Larger' : 'Smaller'} ${x === 0 ? 'in height' : 'in width'} by the step`,
     group: 'Arrange',
     keys: `Mod+Shift+${key}`,
-    when: one,
+    when: hasBlock,
     run: grow(x === 0 ? 'height' : 'width', x + y, true),
   },
 ])
@@ -154,7 +153,7 @@ export const ARRANGE: Command[] = [
       id: `align-${edge}-parent`,
       name: `Align ${edge} in what it lies in`,
       group: 'Arrange',
-      when: one,
+      when: hasBlock,
       run: (editor) => align(editor, edge, 'parent'),
     },
   ]),
@@ -163,7 +162,7 @@ export const ARRANGE: Command[] = [
       id: `align-${edge}-${to}`,
       name: `Align ${edge} to the ${to}`,
       group: 'Arrange',
-      when: one,
+      when: hasBlock,
       run: (editor) => align(editor, edge, to),
     })),
   ),
@@ -211,7 +210,7 @@ export const ARRANGE: Command[] = [
       name,
       group: 'Arrange',
       keys,
-      when: one,
+      when: hasBlock,
       run: (editor) =>
         arrange(editor, name, (layout, set) => stackEdits(layout, editor.selected!.id, to, set)),
     }),
@@ -246,7 +245,7 @@ export const ARRANGE: Command[] = [
     name: 'Repeat in steps …',
     group: 'Arrange',
     keys: 'Shift+R',
-    when: one,
+    when: hasBlock,
     run: (editor) => editor.set({ dialog: 'repeat' }),
   },
   {

@@ -1,8 +1,6 @@
 /** What the clipboard's keys do, for menus: the keys themselves are the browser's, and come as its own events (`clipboard.ts`). */
 import type { Editor } from '../editor/editor-state'
-import type { Command } from './command'
-
-const hasBlock = (editor: Editor) => editor.selection.length > 0
+import { type Command, hasBlock } from './command'
 
 async function paste(editor: Editor) {
   try {

@@ -12,3 +12,5 @@ export type Command = {
   when?: (editor: Editor) => boolean
   run: (editor: Editor) => void
 }
+
+export const hasBlock = (editor: Editor) => editor.selection.length > 0

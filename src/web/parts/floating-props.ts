@@ -4,6 +4,9 @@ import type { ReactNode } from 'react'
 /** What they keep their distance to the window's edges by, px. */
 export const ROOM = 8
 
+/** Where a panel floats at its button. */
+export const FLOATS = { className: 'z-50', align: 'start', sideOffset: 4, collisionPadding: ROOM } as const
+
 export type PopoverProps = {
   label: string
   button: ReactNode

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router'
 import { api, type ListedProject } from '../api'
 import { fetchPanels } from '../parts/floating'
 import { Mark } from '../parts/mark'
+import { Pick } from '../parts/pick'
 import { ThemeButton } from '../parts/theme-button'
 import { whenIdle } from '../parts/when-idle'
 import { NewProject } from './new-project'
@@ -218,18 +219,14 @@ function Finding({
   onSort: (byName: boolean) => void
 }) {
   const order = (name: boolean, words: string) => (
-    <label
-      className={`relative rounded-[3px] px-2 py-1 has-focus-visible:outline-2 has-focus-visible:outline-primary ${byName === name ? 'bg-base-100 font-bold' : 'soft'}`}
+    <Pick
+      name="order"
+      on={byName === name}
+      onPick={() => onSort(name)}
+      className={`py-1 ${byName === name ? 'bg-base-100 font-bold' : 'soft'}`}
     >
-      <input
-        type="radio"
-        name="order"
-        className="absolute inset-0 cursor-pointer appearance-none outline-none"
-        checked={byName === name}
-        onChange={() => onSort(name)}
-      />
       {words}
-    </label>
+    </Pick>
   )
   return (
     <div className="mb-5 flex flex-wrap items-center gap-4">

@@ -196,6 +196,13 @@ export class ProjectSession implements Sender {
     this.takeBack('done again', this.canRedo, () => this.replica.redo())
   }
 
+  /** Takes back a gesture that was given up: as if it had never been. */
+  giveUp() {
+    this.undo()
+    this.replica.history.redos.pop()
+    this.changed()
+  }
+
   private takeBack(word: string, label: string | undefined, way: () => string | undefined) {
     if (label === undefined) return
     const problem = way()

@@ -67,7 +67,7 @@ class PlaceGesture {
 
   private takeBack() {
     if (!this.placed) return
-    this.editor.session.undo()
+    this.editor.session.giveUp()
     this.placed = undefined
   }
 

@@ -59,8 +59,10 @@ export function placing(
   draft: Draft,
   { parent, index }: { parent: string; index: number },
 ): { edits: Edit[]; tree: NodeTree } {
-  const host = editor.layout?.boxes.get(parent)
-  const sized = { ...draft, props: { ...draft.props, ...firstSize(draft, host) } }
+  const { layout } = editor
+  const columns = layout?.usedFor(parent).columns ?? 1
+  const size = firstSize(draft, layout?.boxes.get(parent), columns)
+  const sized = { ...draft, props: { ...draft.props, ...size } }
   const tree = planted(editor, sized, orderAt(editor.doc, parent, index))
   return { edits: [{ op: 'insert', parent, tree }], tree }
 }

@@ -2,9 +2,8 @@
 import { Undo2 } from 'lucide-react'
 import { useMemo } from 'react'
 import type { Node } from '../../core/document/document'
-import { elementsOf } from '../../core/handoff/elements'
-import { meaningsOf } from '../../core/handoff/meaning'
-import type { Kind } from '../../core/properties/kinds'
+import { pageElements } from '../../core/handoff/elements'
+import { HEADINGS, type Kind } from '../../core/properties/kinds'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 
@@ -23,12 +22,7 @@ const WORDS: Record<string, string> = {
   blockquote: 'a quote',
   a: 'a link',
   p: 'a paragraph',
-  h1: 'a heading 1',
-  h2: 'a heading 2',
-  h3: 'a heading 3',
-  h4: 'a heading 4',
-  h5: 'a heading 5',
-  h6: 'a heading 6',
+  ...Object.fromEntries(HEADINGS.map((tag) => [tag, `a heading ${tag[1]}`])),
   span: 'plain words',
   label: 'a label',
   small: 'small print',
@@ -52,22 +46,7 @@ const OFFERED: Partial<Record<Kind, readonly string[]>> = {
     'figure',
     'blockquote',
   ],
-  text: [
-    'p',
-    'h1',
-    'h2',
-    'h3',
-    'h4',
-    'h5',
-    'h6',
-    'blockquote',
-    'figcaption',
-    'label',
-    'small',
-    'cite',
-    'span',
-    'li',
-  ],
+  text: ['p', ...HEADINGS, 'blockquote', 'figcaption', 'label', 'small', 'cite', 'span', 'li'],
 }
 
 export function MeaningLine({ node }: { node: Node }) {
@@ -76,9 +55,7 @@ export function MeaningLine({ node }: { node: Node }) {
   const { tick } = doc
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tick says when the document changed
   const tag = useMemo(() => {
-    if (!instances) return undefined
-    const meanings = meaningsOf(doc, instances)
-    return elementsOf(instances, false, meanings).get(node.id)?.tag
+    return instances && pageElements(doc, instances).elements.get(node.id)?.tag
   }, [doc, instances, tick, node.id])
   const offered = OFFERED[node.kind]
   // A link is what the line on links says.

@@ -4,6 +4,7 @@ import type { Node } from '../../core/document/document'
 import { cascaded, colorIn, originOf, resolve } from '../../core/document/resolve'
 import { wordsAt } from '../../core/edits/text'
 import { fontStack } from '../../core/handoff/css'
+import { meaningsOf } from '../../core/handoff/meaning'
 import { textOffset } from '../../core/layout/baseline'
 import { lineHeightText } from '../../core/properties/type'
 import { holdsParagraphs, isOneParagraph } from '../../core/words/parts'
@@ -54,7 +55,11 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
     askLink: () => document.querySelector<HTMLElement>('[data-word-link]')?.focus(),
     ink: (color) => colorIn(doc.tokenTable, color),
     makeId,
-    flowing: holdsParagraphs(node().kind, tag),
+    // What is taken for a heading stays one: Enter begins a line in it.
+    flowing: holdsParagraphs(
+      node().kind,
+      tag ?? (editor.instances && meaningsOf(doc, editor.instances).get(id)),
+    ),
     label: `Text of ${node().name}`,
     weight: fontWeight,
     italic,

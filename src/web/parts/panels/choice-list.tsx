@@ -1,14 +1,16 @@
 /** A list of choices at a chip: opens on what is chosen, goes by arrows, Home, End and what is typed; a long one is filtered. */
 import { Combobox } from '@base-ui/react/combobox'
 import { Select } from '@base-ui/react/select'
-import { type ChoiceProps, type Option, ROOM } from '../floating-props'
+import { type ChoiceProps, FLOATS, type Option } from '../floating-props'
 
 /** More than this is searched rather than read. */
 const LONG = 10
 
 type Props<T> = ChoiceProps<T> & {
+  /** Of the chip, for who does not see it. */
   name: string
-  current: string /** Its chip was pressed before it was there. */
+  current: string
+  /** Its chip was pressed before it was there. */
   atOnce: boolean
 }
 
@@ -30,38 +32,22 @@ function Said<T>({ option }: { option: Option<T> }) {
   )
 }
 
-function ShortChoice<T>({
-  label,
-  options,
-  value,
-  shown,
-  onChoose,
-  className,
-  name,
-  current,
-  atOnce,
-  width = 220,
-}: Props<T>) {
+function ShortChoice<T>(props: Props<T>) {
+  const { label, options, value, onChoose, width = 220 } = props
   const at = options.findIndex((option) => option.value === value)
   return (
     <Select.Root
       modal={false}
-      defaultOpen={atOnce}
+      defaultOpen={props.atOnce}
       value={at < 0 ? null : at}
       onValueChange={(index) => index !== null && index !== at && onChoose(options[index].value)}
       items={options.map((option, i) => ({ value: i, label: option.label }))}
     >
-      <Select.Trigger className={className} aria-label={name}>
-        {shown ?? current}
+      <Select.Trigger className={props.className} aria-label={props.name}>
+        {props.shown ?? props.current}
       </Select.Trigger>
       <Select.Portal>
-        <Select.Positioner
-          className="z-50"
-          align="start"
-          sideOffset={4}
-          collisionPadding={ROOM}
-          alignItemWithTrigger={false}
-        >
+        <Select.Positioner {...FLOATS} alignItemWithTrigger={false}>
           <Select.Popup className={PANEL} style={{ width }}>
             <Select.List aria-label={label}>
               {options.map((option, i) => (
@@ -77,34 +63,24 @@ function ShortChoice<T>({
   )
 }
 
-function LongChoice<T>({
-  label,
-  options,
-  value,
-  shown,
-  onChoose,
-  className,
-  name,
-  current,
-  atOnce,
-  width = 220,
-}: Props<T>) {
+function LongChoice<T>(props: Props<T>) {
+  const { label, options, value, onChoose, width = 220 } = props
   const chosen = options.find((option) => option.value === value)
   return (
     <Combobox.Root
       items={options}
       value={chosen ?? null}
-      defaultOpen={atOnce}
+      defaultOpen={props.atOnce}
       isItemEqualToValue={(a, b) => a.label === b.label}
       itemToStringLabel={(option) => option.label}
       onValueChange={(option) => option && option.value !== value && onChoose(option.value)}
       autoHighlight
     >
-      <Combobox.Trigger className={className} aria-label={name}>
-        {shown ?? current}
+      <Combobox.Trigger className={props.className} aria-label={props.name}>
+        {props.shown ?? props.current}
       </Combobox.Trigger>
       <Combobox.Portal>
-        <Combobox.Positioner className="z-50" align="start" sideOffset={4} collisionPadding={ROOM}>
+        <Combobox.Positioner {...FLOATS}>
           <Combobox.Popup className={PANEL} style={{ width }} aria-label={label}>
             <Combobox.Input
               className="text-field mb-1.5 w-full"

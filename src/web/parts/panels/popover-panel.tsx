@@ -1,7 +1,7 @@
 /** A floating panel at its button: kept within the window, closed by Escape, a press outside or leaving it, focus given back. */
 import { Popover as Base } from '@base-ui/react/popover'
 import { useRef, useState } from 'react'
-import { type PopoverProps, ROOM } from '../floating-props'
+import { FLOATS, type PopoverProps } from '../floating-props'
 
 /** @param atOnce its button was pressed before it was there */
 export function PopoverPanel({
@@ -30,7 +30,7 @@ export function PopoverPanel({
         {button}
       </Base.Trigger>
       <Base.Portal>
-        <Base.Positioner className="z-50" align="start" sideOffset={4} collisionPadding={ROOM}>
+        <Base.Positioner {...FLOATS}>
           <Base.Popup
             ref={panel}
             aria-label={label}

@@ -1,0 +1,184 @@
+/** Commands on what is selected: its words, what it lies in, copies, its look. */
+
+import { lookOf } from '../../core/arrange/look'
+import { menuLine } from '../../core/arrange/menu-items'
+import { duplicateEdits, outermost } from '../../core/arrange/order'
+import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
+import { cascaded } from '../../core/document/resolve'
+import { isText } from '../../core/properties/kinds'
+import { type Editor, makeId } from '../editor/editor-state'
+import { focusItems } from '../spec/focus-words'
+import { type Command, hasBlock } from './command'
+
+export function removeSelected(editor: Editor) {
+  const { doc } = editor
+  const ids = outermost(doc, editor.selection)
+  const first = doc.node(ids[0])
+  const siblings = first.parent ? doc.node(first.parent).children : []
+  const next =
+    siblings.find((id, i) => !ids.includes(id) && i >= siblings.indexOf(first.id)) ??
+    siblings.findLast((id) => !ids.includes(id))
+  if (
+    editor.commit(
+      ids.map((node) => ({ op: 'remove', node })),
+      ids.length === 1 ? `Delete ${first.name}` : `Delete ${ids.length} blocks`,
+    )
+  )
+    editor.select(next)
+}
+
+function climb(editor: Editor) {
+  const node = editor.selected ?? editor.sharedNode
+  if (!node) return
+  const parent = node.parent ? editor.instances?.find(node.parent) : undefined
+  editor.select(parent && parent.kind !== 'page' ? parent.id : undefined)
+}
+
+const wrap = (flow: WrapFlow) => (editor: Editor) => {
+  const made = wrapEdits(editor.doc, editor.selection, flow, makeId)
+  if (typeof made === 'string') return editor.session.showNotice(made)
+  if (editor.commit(made.edits, `Wrap in a ${flow}`)) editor.select(made.box)
+}
+
+function unwrap(editor: Editor) {
+  const made = unwrapEdits(editor.doc, editor.selected!.id)
+  if (typeof made === 'string') return editor.session.showNotice(made)
+  if (editor.commit(made.edits, 'Take the box away')) editor.set({ selection: made.freed })
+}
+
+function duplicate(editor: Editor) {
+  const node = editor.selected
+  const made = node && duplicateEdits(editor.doc, node.id, makeId)
+  if (made && editor.commit(made.edits, `Duplicate ${node.name}`)) editor.select(made.copy)
+}
+
+const step = (by: -1 | 1) => (editor: Editor) => {
+  const node = editor.selected
+  if (node) editor.moveBy(node, by)
+}
+
+export const BLOCKS: Command[] = [
+  {
+    id: 'edit-text',
+    name: 'Edit the text, or a menu’s items',
+    group: 'Block',
+    keys: 'Enter',
+    when: ({ selected, doc, view }) =>
+      selected !== undefined && (isText(selected.kind) || menuLine(doc, selected, view.id) !== undefined),
+    run: (editor) => {
+      const node = editor.selected!
+      if (isText(node.kind)) editor.set({ editing: { id: node.id, view: editor.viewId } })
+      else focusItems()
+    },
+  },
+  {
+    id: 'climb',
+    name: 'Select what it lies in',
+    group: 'Block',
+    keys: 'Escape',
+    when: (editor) =>
+      hasBlock(editor) ||
+      editor.sharedNode !== undefined ||
+      editor.drawing ||
+      editor.scaling !== undefined ||
+      editor.toolsBefore !== undefined,
+    run: (editor) => {
+      if (editor.toolsBefore) editor.hideTools(false)
+      else if (editor.drawing || editor.scaling) editor.set({ drawing: false, scaling: undefined })
+      else climb(editor)
+    },
+  },
+  { id: 'wrap-row', name: 'Wrap in a row', group: 'Block', keys: 'R', when: hasBlock, run: wrap('row') },
+  {
+    id: 'wrap-column',
+    name: 'Wrap in a column',
+    group: 'Block',
+    keys: 'C',
+    when: hasBlock,
+    run: wrap('column'),
+  },
+  {
+    id: 'wrap-lattice',
+    name: 'Wrap in a lattice',
+    group: 'Block',
+    keys: 'Shift+L',
+    when: hasBlock,
+    run: wrap('lattice'),
+  },
+  {
+    id: 'unwrap',
+    name: 'Take the box away',
+    group: 'Block',
+    keys: 'U',
+    when: (editor) => editor.selected?.kind === 'box',
+    run: unwrap,
+  },
+  { id: 'duplicate', name: 'Duplicate', group: 'Block', keys: 'Mod+D', when: hasBlock, run: duplicate },
+  { id: 'delete', name: 'Delete', group: 'Block', keys: 'Delete', when: hasBlock, run: removeSelected },
+  { id: 'earlier', name: 'Move earlier', group: 'Block', keys: 'Alt+ArrowUp', when: hasBlock, run: step(-1) },
+  { id: 'later', name: 'Move later', group: 'Block', keys: 'Alt+ArrowDown', when: hasBlock, run: step(1) },
+  {
+    id: 'hide',
+    name: 'Hide or show',
+    group: 'Block',
+    keys: 'H',
+    when: hasBlock,
+    run: (editor) => {
+      const hidden = !editor.resolved(editor.selected!).hidden
+      const many = editor.selection.length
+      const what = many > 1 ? `${many} blocks` : editor.called(editor.selected!)
+      const where = editor.scopedView === undefined ? '' : ` on ${editor.view.name}`
+      editor.setProps({ hidden }, `${hidden ? 'Hide' : 'Show'} ${what}${where}`)
+    },
+  },
+  {
+    id: 'lock',
+    name: 'Lock or unlock',
+    group: 'Block',
+    when: hasBlock,
+    run: (editor) => {
+      const locked = !editor.selected!.locked
+      const label = locked ? 'Lock' : 'Unlock'
+      editor.commit(
+        editor.selection.map((node) => ({ op: 'meta', node, locked })),
+        label,
+      )
+    },
+  },
+  {
+    id: 'scope',
+    name: 'Change only this view, or every view',
+    group: 'Block',
+    keys: 'O',
+    when: (editor) => editor.view.id !== editor.doc.views[0].id,
+    run: (editor) => editor.setScope(!editor.onlyHere),
+  },
+  {
+    id: 'copy-look',
+    name: 'Copy the look',
+    group: 'Block',
+    keys: 'Mod+Shift+C',
+    when: hasBlock,
+    run: (editor) => {
+      const node = editor.selected!
+      editor.set({ look: { name: node.name, props: lookOf(cascaded(editor.doc, node, editor.view.id)) } })
+      editor.announce(`Look of ${node.name} copied`)
+    },
+  },
+  {
+    id: 'put-look',
+    name: 'Put the copied look on …',
+    group: 'Block',
+    keys: 'Mod+Shift+V',
+    when: (editor) => hasBlock(editor) && editor.look !== undefined,
+    run: (editor) => editor.set({ dialog: 'look' }),
+  },
+  {
+    id: 'select-same',
+    name: 'Select all alike …',
+    group: 'Block',
+    keys: 'A',
+    when: hasBlock,
+    run: (editor) => editor.set({ dialog: 'alike' }),
+  },
+]
