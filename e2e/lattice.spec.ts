@@ -10,7 +10,7 @@ import { expect, saved, setValue, stored, test } from './app'
 test('fewer columns: what would no longer fit is listed first, and can be left', async ({ desk }) => {
   await desk.keyboard.press('b')
   await setValue(desk, /^Columns: /, '6')
-  await expect(desk.locator('[data-misfits]')).toContainText('no longer fit')
+  await expect(desk.getByRole('dialog')).toContainText('no longer fit')
   await desk.getByRole('button', { name: 'Keep the lattice as it is' }).click()
   await expect(desk.locator('[data-misfits]')).toHaveCount(0)
   expect((await stored(desk)).views[0].lattice.columns).toBe(12)

@@ -177,7 +177,9 @@ test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where t
   }
 })
 
-test('Enter in what is taken for a heading begins a line of it, and it stays one', async ({ desk }) => {
+test('what is taken for a heading is written as one: Enter ends it, Shift Enter begins a line', async ({
+  desk,
+}) => {
   await desk.locator('[role=treeitem][data-name="Quote"]').click()
   await desk.keyboard.press('/')
   await desk.keyboard.type('heading')
@@ -186,9 +188,10 @@ test('Enter in what is taken for a heading begins a line of it, and it stays one
   await desk.keyboard.press('Enter')
   await expect(field(desk)).toBeFocused()
   await desk.keyboard.type('Two')
-  await desk.keyboard.press('Enter')
+  await desk.keyboard.press('Shift+Enter')
   await desk.keyboard.type('lines')
-  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('Enter')
+  await expect(field(desk)).toHaveCount(0)
   await expect(desk.locator('[data-meaning=h2]')).toBeVisible()
 })
 

@@ -29,7 +29,9 @@ function placeIn(editor: Editor, node: Node, view: string) {
 function hostFor(editor: Editor, id: string, view: string): TextHost {
   const { doc } = editor
   const node = () => doc.nodes.get(id)!
-  const { fontWeight = 400, italic = false, tag } = resolve(doc, node(), view)
+  const { fontWeight = 400, italic = false } = resolve(doc, node(), view)
+  // What is taken for a heading is written as one.
+  const tag = node().props.tag ?? (editor.instances && meaningsOf(doc, editor.instances).get(id))
   return {
     words: () => (doc.nodes.has(id) ? (cascaded(doc, node(), view).words ?? said('')) : undefined),
     commit(steps, gesture) {
@@ -55,11 +57,7 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
     askLink: () => document.querySelector<HTMLElement>('[data-word-link]')?.focus(),
     ink: (color) => colorIn(doc.tokenTable, color),
     makeId,
-    // What is taken for a heading stays one: Enter begins a line in it.
-    flowing: holdsParagraphs(
-      node().kind,
-      tag ?? (editor.instances && meaningsOf(doc, editor.instances).get(id)),
-    ),
+    flowing: holdsParagraphs(node().kind, tag),
     label: `Text of ${node().name}`,
     weight: fontWeight,
     italic,
