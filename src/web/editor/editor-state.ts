@@ -120,7 +120,7 @@ export class Editor extends Sheets {
         toolsBefore: { panels: this.panels, showLattice: this.showLattice },
         panels: { ledger: false, spec: false, shelf: false },
         showLattice: false,
-        keyNote: { words: 'Escape, 0 or the pointer at an edge brings the tools back', undo: false },
+        keyNote: { words: 'Escape, 0 or the pointer at an edge brings the tools back' },
       })
   }
 

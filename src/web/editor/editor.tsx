@@ -107,7 +107,7 @@ function Desk() {
       command.run(editor)
       const isSingle = !/^(Mod|Alt)\+/.test(keys) && !/Arrow|Delete|Backspace/.test(keys)
       if (isSingle && editor.session.documentVersion !== before && editor.session.canUndo)
-        editor.set({ keyNote: { words: editor.session.canUndo, undo: true } })
+        editor.set({ keyNote: { words: editor.session.canUndo, step: editor.session.history.done } })
     }
     addEventListener('keydown', key)
     return () => removeEventListener('keydown', key)

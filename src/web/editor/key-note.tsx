@@ -10,17 +10,21 @@ export function KeyNote() {
   const { keyNote: note } = editor
   useEffect(() => {
     if (!note) return
-    const timer = setTimeout(() => editor.set({ keyNote: undefined }), note.undo ? SHOWN.changed : SHOWN.hint)
+    const timer = setTimeout(
+      () => editor.set({ keyNote: undefined }),
+      note.step === undefined ? SHOWN.hint : SHOWN.changed,
+    )
     return () => clearTimeout(timer)
   }, [note, editor])
-  if (!note) return null
+  // Something else was done since: this is not what would be undone.
+  if (!note || (note.step !== undefined && note.step !== editor.session.history.done)) return null
   return (
     <div
       data-key-note
       className="floating fixed bottom-14 left-1/2 z-40 flex max-w-[92%] -translate-x-1/2 items-center gap-3 px-3 py-1.5 text-[13px]"
     >
       <span className="truncate">{note.words}</span>
-      {note.undo && (
+      {note.step !== undefined && (
         <button
           type="button"
           className="plain-button font-semibold text-primary"

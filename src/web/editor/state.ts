@@ -69,8 +69,8 @@ export class EditorState {
     this.said = text
     this.announcements++
   }
-  /** What a single key did, shown for a moment with a way back. */
-  keyNote: { words: string; undo: boolean } | undefined
+  /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
+  keyNote: { words: string; step?: number } | undefined
   /** The panels as they were before the tools were hidden. */
   toolsBefore: { panels: EditorState['panels']; showLattice: boolean } | undefined
   /** A lattice that is waiting to be taken or left. */
