@@ -93,3 +93,41 @@ test('tried at another width, it says what breaks at which widths, and goes ther
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(bar.getByText('nothing breaks at any width')).toBeVisible()
 })
+
+test('where something breaks is marked under the columns at its width, counted and listed without trying any', async ({
+  desk,
+}) => {
+  await expect(desk.locator('[data-breaks]')).toHaveCount(0)
+  await desk
+    .locator('[data-sheet="desktop"] [data-node]', { hasText: /^Borrow a packet/ })
+    .last()
+    .dblclick()
+  await expect(desk.getByRole('textbox', { name: /^Text of/ })).toBeFocused()
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.type('Heirloomtomatoes')
+  await desk.keyboard.press('Escape')
+  const count = desk.getByRole('button', { name: '2 things break on Mobile' })
+  await expect(count).toBeVisible()
+  // On Mobile's own sheet, and on Desktop's, whose widths go on with Mobile's.
+  const strip = desk.locator('[data-breaks=mobile]')
+  await expect(strip).toHaveCount(2)
+  await expect(strip.last()).toHaveAttribute(
+    'title',
+    /^Mobile at \d+ px: Heading Heirloomtomatoes is wider than what it stands in, .*, and 1 more$/,
+  )
+  await strip.last().click()
+  await expect(desk.getByLabel('Spec').getByRole('heading').first()).toHaveText('Heading Heirloomtomatoes')
+  // It breaks at the width that it is drawn at: there is nothing to go back to.
+  const bar = desk.getByRole('region', { name: 'What breaks on Mobile' })
+  await bar.getByRole('button', { name: 'Close' }).click()
+  await expect(bar).toHaveCount(0)
+  await count.press('Enter')
+  const sideways = bar.getByRole('button', { name: /^Heading Heirloomtomatoes sticks out of the page, from/ })
+  const from = /from (\d+) px down/.exec((await sideways.textContent())!)![1]
+  await sideways.click()
+  await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', from)
+  await bar.getByRole('button', { name: 'Back to 390' }).click()
+  await expect(bar).toHaveCount(0)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(desk.locator('[data-breaks]')).toHaveCount(0)
+})

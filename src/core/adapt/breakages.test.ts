@@ -10,7 +10,8 @@ import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
 import { said } from '../words/words'
-import { breakagesIn, breakagesOver } from './breakages'
+import { breakagesIn } from './breakages'
+import { breakagesOver, stretchesOf } from './over-widths'
 
 const fonts = new FontLibrary()
 beforeAll(async () => {
@@ -84,6 +85,61 @@ describe('what breaks', () => {
     expect(first).toMatchObject({ kind: 'crumbled', node: 'words' })
     expect(second).toMatchObject({ kind: 'cut', node: 'words', from: 320 })
     expect(second.to).toBe(first.from - 1)
+  })
+
+  test('a block that is too low for what is in it, from the width on at which its lines are too many', () => {
+    const words = { words: said('beans and squash and marigold and kale'), fontSize: 20 }
+    const band = node('box', 'Band', { width: percent(50), minWidth: 0, height: px(70) }, [
+      node('text', 'Words', { ...words, width: { kind: 'stretch', weight: 1 } }),
+    ])
+    const layout = laidOut({}, band)
+    const [low] = breakagesOver(layout, { least: 320, most: 1440 })
+    expect(low).toMatchObject({ kind: 'low', node: 'band', from: 320 })
+    const high = (width: number) => {
+      layout.update(width)
+      return layout.rect('words')!.height
+    }
+    expect([high(low.to) > 70, high(low.to + 1) > 70]).toEqual([true, false])
+  })
+
+  test('a lifted block that comes to lie over words; what it lies over as drawn is meant so', () => {
+    const lifted = (name: string, left: number) =>
+      node('box', name, {
+        lifted: true,
+        pinLeft: { px: left },
+        pinTop: { px: 0 },
+        width: px(100),
+        height: px(100),
+      })
+    const words = { words: said('Seeds to borrow'), fontSize: 20, width: percent(60) }
+    const layout = laidOut(
+      { flow: 'free', height: px(300) },
+      lifted('Far', 900),
+      lifted('Meant', 40),
+      node('text', 'Words', { ...words, lifted: true, pinRight: { px: 0 }, pinTop: { px: 20 } }),
+      node('text', 'Under', { words: said('Beans'), lifted: true, pinLeft: { px: 60 }, pinTop: { px: 10 } }),
+    )
+    const found = breakagesOver(layout, { least: 600, most: 2000 }, 1440)
+    // The far block ends at 1000; the words begin at 40 % of the window, and reach it only where that is wide.
+    const far = found.find(({ node: id }) => id === 'far')!
+    expect(far).toMatchObject({ kind: 'over', to: 2000 })
+    expect(far.from).toBeGreaterThan(1800)
+    expect(found.map(({ node: id }) => id)).not.toContain('meant')
+  })
+
+  test('stretches: what meets is one, with all that breaks in it', () => {
+    const of = (name: string, from: number, to: number) => ({
+      node: name,
+      name,
+      kind: 'cut' as const,
+      from,
+      to,
+    })
+    const all = [of('a', 320, 400), of('b', 380, 500), of('c', 501, 520), of('d', 600, 640)]
+    expect(stretchesOf(all).map(({ from, to, broken }) => [from, to, broken.length])).toEqual([
+      [600, 640, 1],
+      [320, 520, 3],
+    ])
   })
 
   test('at every width said it breaks, at its neighbours it does not', () => {

@@ -1,7 +1,7 @@
-/** What breaks on a page, and at which window widths: it is laid out at steps, and between two that differ the place is halved in on. */
-import type { WidthRange } from '../lattice/shown-width'
+/** What breaks on a page as it is laid out: words, blocks and the page that have too little room. */
 import { Flow, type LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
+import type { Rect } from '../layout/rect'
 
 export type BreakageKind =
   /** A word is wider than its block. */
@@ -10,101 +10,101 @@ export type BreakageKind =
   | 'sideways'
   /** It is wider than what it stands in, and lies over what is beside that. */
   | 'out'
+  /** What is in it is higher than it, and lies over what is below. */
+  | 'low'
+  /** A lifted block lies over words. */
+  | 'over'
   /** Every line of several is a single word. */
   | 'crumbled'
 
-/** `from` to `to`: window widths, px, both included. */
-export type Breakage = { node: string; name: string; kind: BreakageKind; from: number; to: number }
+export type Broken = { node: string; name: string; kind: BreakageKind }
+/** By kind and node. */
+export type Found = ReadonlyMap<string, Broken>
 
-/** px between two widths that are looked at; what begins and ends within is not found. */
-const STEP = 16
 /** Less is rounding, px. */
 const SEEN = 0.5
 /** Lines from which on single words are a column of words. */
 const COLUMN = 3
-
-type Found = ReadonlyMap<string, Omit<Breakage, 'from' | 'to'>>
+/** Less of a lifted block over words touches them, px. */
+const TOUCHES = 2
 
 /** Everything that breaks as the page is laid out now. */
 export function breakagesIn(layout: PageLayout): Found {
-  const found = new Map<string, Omit<Breakage, 'from' | 'to'>>()
+  const found = new Map<string, Broken>()
+  const words: Seen[] = []
+  const lifted: Seen[] = []
   const width = layout.root.width
   const add = ({ node }: LayoutBox, kind: BreakageKind) =>
     found.set(`${kind} ${node.id}`, { node: node.id, name: node.name, kind })
-  const visit = (box: LayoutBox, left: number, isHeld: boolean) => {
+  const visit = (box: LayoutBox, left: number, top: number, isHeld: boolean) => {
+    let isLow = false
     for (const kids of [box.kids, box.lifted])
       for (const kid of kids) {
-        const x = left + kid.x
+        const [x, y] = [left + kid.x, top + kid.y]
         const isOut = !isHeld && x + kid.width > width + SEEN
         if (isOut) add(kid, 'sideways')
         else if (!isHeld && sticksOut(kid, box)) add(kid, 'out')
-        if (kid.typeset) breaksInWords(kid, add)
+        isLow ||= !isHeld && !box.clip && hangsOut(kid, box)
+        if (kid.pins) lifted.push({ box: kid, rect: { x, y, width: kid.width, height: kid.height } })
+        if (kid.typeset) {
+          breaksInWords(kid, add)
+          words.push({ box: kid, rect: wordsRect(kid, x, y) })
+        }
         // What is clipped, or in what sticks out already, is not said again.
-        visit(kid, x, isHeld || isOut || kid.clip)
+        visit(kid, x, y, isHeld || isOut || kid.clip)
       }
+    if (isLow) add(box, 'low')
   }
-  visit(layout.root, 0, false)
+  visit(layout.root, 0, 0, false)
+  for (const { box } of coversWords(lifted, words)) add(box, 'over')
   return found
 }
+
+type Seen = { box: LayoutBox; rect: Rect }
 
 /** Whether what flows in a block ends beyond the room that the block has for it. */
 const sticksOut = (kid: LayoutBox, box: LayoutBox) =>
   kid.pins === null && box.parent !== null && kid.x + kid.width > box.width - box.padR - box.borR + SEEN
 
+/** The same downwards; padding may be used up, since nothing is covered by that. */
+const hangsOut = (kid: LayoutBox, box: LayoutBox) =>
+  kid.pins === null && box.parent !== null && kid.y + kid.height > box.height - box.borB + SEEN
+
 function breaksInWords(box: LayoutBox, add: (box: LayoutBox, kind: BreakageKind) => void) {
   const { typeset } = box
   if (box.flow !== Flow.Text || !typeset) return
-  const room = box.width - box.padX
+  const room = Math.max(0, box.width - box.padX)
   if (typeset.minContent > room + SEEN) return add(box, 'cut')
-  const crumbled = typeset.placed(Math.max(0, room)).some(({ paragraph, lines }) => {
+  if (box.borT + box.padT + typeset.height(room) > box.height - box.borB + SEEN) add(box, 'low')
+  const crumbled = typeset.placed(room).some(({ paragraph, lines }) => {
     if (lines.length < COLUMN) return false
     return lines.every(({ start, end }) => !paragraph.text.slice(start, end).trim().includes(' '))
   })
   if (crumbled) add(box, 'crumbled')
 }
 
-/**
- * What breaks at which widths, the widest at which something does first. `layout` is left at the narrowest.
- * @param range widths that its view is for
- */
-export function breakagesOver(layout: PageLayout, { least, most }: WidthRange): Breakage[] {
-  const known = new Map<number, Found>()
-  const at = (width: number): Found => {
-    let found = known.get(width)
-    if (!found) {
-      layout.update(width)
-      found = breakagesIn(layout)
-      known.set(width, found)
-    }
-    return found
-  }
-  /** The narrowest of the widths above `low` at which `key` is as it is at `high`. */
-  const edge = (key: string, low: number, high: number): number => {
-    const wanted = at(high).has(key)
-    let [from, to] = [low, high]
-    while (to - from > 1) {
-      const middle = (from + to) >> 1
-      if (at(middle).has(key) === wanted) to = middle
-      else from = middle
-    }
-    return to
-  }
-  const open = new Map<string, Breakage>()
-  const done: Breakage[] = []
-  for (const [key, each] of at(most)) open.set(key, { ...each, from: most, to: most })
-  for (let wide = most; wide > least; ) {
-    const narrow = Math.max(least, wide - STEP)
-    const [before, now] = [at(wide), at(narrow)]
-    for (const [key, each] of now)
-      if (!before.has(key)) open.set(key, { ...each, from: narrow, to: edge(key, narrow, wide) - 1 })
-    for (const key of before.keys()) {
-      const breakage = open.get(key)
-      if (now.has(key) || !breakage) continue
-      done.push({ ...breakage, from: edge(key, narrow, wide) })
-      open.delete(key)
-    }
-    wide = narrow
-  }
-  for (const breakage of open.values()) done.push({ ...breakage, from: least })
-  return done.sort((a, b) => b.to - a.to || b.from - a.from)
+/** Where the lines of a text are, rather than its box, which may be far wider. */
+function wordsRect(box: LayoutBox, x: number, y: number): Rect {
+  const room = Math.max(0, box.width - box.padX)
+  const wide = Math.min(room, box.typeset!.maxContent)
+  const high = box.typeset!.height(room)
+  const slack = room - wide
+  const { textAlign } = box.resolved
+  const before = textAlign === 'center' ? slack / 2 : textAlign === 'right' ? slack : 0
+  return { x: x + box.borL + box.padL + before, y: y + box.borT + box.padT, width: wide, height: high }
+}
+
+/** The lifted blocks that lie over words which are neither in them nor around them. */
+const coversWords = (lifted: readonly Seen[], words: readonly Seen[]): Seen[] =>
+  lifted.filter((above) =>
+    words.some((each) => meets(above.rect, each.rect) && !isWithin(each.box, above.box)),
+  )
+
+const meets = (a: Rect, b: Rect) =>
+  Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x) > TOUCHES &&
+  Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y) > TOUCHES
+
+function isWithin(box: LayoutBox, above: LayoutBox): boolean {
+  for (let at: LayoutBox | null = box; at; at = at.parent) if (at === above) return true
+  return false
 }

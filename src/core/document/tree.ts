@@ -167,9 +167,10 @@ export abstract class Tree {
   }
 
   /** The whole project in the open format. Two equal documents give equal files. */
-  toFile(): ProjectFile {
+  toFile(wanted?: ReadonlySet<string>): ProjectFile {
     const { pages, ...rest } = this.frame()
-    return { ...rest, pages: pages.map((page) => this.pageFile(page.id)) }
+    const written = wanted ? pages.filter(({ id }) => wanted.has(id)) : pages
+    return { ...rest, pages: written.map((page) => this.pageFile(page.id)) }
   }
 }
 

@@ -7,7 +7,7 @@ import { allSaid, saidWords } from './value-words'
 describe('values in words', () => {
   test.each<[PropKey, unknown, string]>([
     ['fontSize', 38, 'font size 38'],
-    ['fontSize', '{size.display}', 'font size size.display'],
+    ['fontSize', '{size.display}', 'font size display'],
     ['width', { kind: 'columns', span: 4, from: 2 }, 'width columns 2–5'],
     ['width', { kind: 'columns', span: 1 }, 'width 1 column'],
     ['height', { kind: 'exact', px: 240 }, 'height 240 px'],
@@ -20,7 +20,7 @@ describe('values in words', () => {
     ['lineHeight', { ratio: 1.5 }, 'line height 1.5'],
     ['pinLeft', { percent: 50 }, 'pin left 50 %'],
     ['borderTop', { width: 2 }, 'border top 2 px'],
-    ['fills', oneFill('{color.wash}'), 'fills color.wash'],
+    ['fills', oneFill('{color.wash}'), 'fills wash'],
     ['words', said('Ready to sow'), 'words “Ready to sow”'],
     ['flow', 'column', 'flow column'],
     ['lattice', { columns: 6, gutter: 8, container: null, margin: 0 }, 'lattice 6 columns'],

@@ -9,8 +9,8 @@ const px = (value: number | string) => (typeof value === 'number' ? `${num(value
 /** A text as far as it is said. */
 export const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
 
-/** A token by its name, a colour by its digits. */
-const tokenWords = (value: string) => (value.startsWith('{') ? value.slice(1, -1) : value)
+/** A token by its name in its group, as the spec shows it; a colour by its digits. */
+const tokenWords = (value: string) => value.replace(/^\{(?:[^.}]*\.)?([^}]*)\}$/, '$1')
 
 function sizeWords(size: Size): string {
   switch (size.kind) {

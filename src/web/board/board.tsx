@@ -10,6 +10,7 @@ import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
 import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
+import { BreakageStrip } from './breakage-strip'
 import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
 import type { MenuPlace } from './context-menu'
@@ -24,6 +25,7 @@ import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights
 import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
+import { RULER } from './sheet-place'
 import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
 
@@ -284,6 +286,9 @@ export function Board() {
           <Selection {...place} />
           {editor.rulers && <Rulers {...place} />}
           <ColumnHeader {...place} />
+          {editor.showLattice && (
+            <BreakageStrip {...place} top={Math.max(place.top - (editor.rulers ? RULER : 0), 44)} />
+          )}
           <WidthGrip {...place} />
         </div>
       ))}
@@ -298,7 +303,7 @@ export function Board() {
       <ScalingBar />
       <BreakagesBar />
       {editor.drawing && (
-        <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-[13px]">
+        <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-plain">
           <span>Drag over the columns to draw areas.</span>
           <button
             type="button"
@@ -328,12 +333,15 @@ export function Board() {
 function EmptyPage() {
   const editor = useBoard()
   return (
-    <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2.5 text-[13px]">
+    <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2.5 text-plain">
       <span>This page is empty. Set its lattice at the right, then place sections.</span>
       <button
         type="button"
         className="main-button whitespace-nowrap"
-        onClick={() => editor.set({ panels: { ...editor.panels, shelf: true }, shelfPart: 'sections' })}
+        onClick={() => {
+          editor.shelfPart = 'sections'
+          editor.showPanel('shelf', true)
+        }}
       >
         Open the shelf
       </button>

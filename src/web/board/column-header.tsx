@@ -6,6 +6,7 @@ import { columnLeft } from '../../core/lattice/used'
 import { makeId } from '../editor/editor-state'
 import { ScopeMark } from '../editor/scope-switch'
 import { useBoard } from '../editor/use-editor'
+import { BreakageCount } from './breakage-strip'
 import { LatticeHandles, latticeWords } from './lattice-handles'
 import type { SheetPlace } from './sheet-place'
 import { RULER } from './sheet-place'
@@ -94,7 +95,7 @@ export function ColumnHeader(place: SheetPlace) {
       }}
     >
       <div
-        className="flex items-center text-[12px] leading-5 whitespace-nowrap"
+        className="flex items-center text-small leading-5 whitespace-nowrap"
         style={{ maxWidth: Math.max(active ? 230 : 90, view.width * zoom) }}
       >
         <span className="truncate" title={`${view.name} ${view.width} · ${latticeWords(used)}`}>
@@ -107,12 +108,13 @@ export function ColumnHeader(place: SheetPlace) {
           </span>
         </span>
         <ScopeMark view={view} />
+        <BreakageCount view={view} />
       </div>
       <div
         ref={bar}
         role="group"
         aria-label={`Columns of ${view.name}`}
-        className="relative h-[22px] touch-none"
+        className="relative h-5.5 touch-none"
         style={{ cursor: cover ? 'pointer' : 'default' }}
         onPointerDown={down}
         onPointerMove={move}
@@ -123,12 +125,12 @@ export function ColumnHeader(place: SheetPlace) {
       >
         <i
           aria-hidden
-          className="absolute top-0 h-[22px] w-px bg-primary"
+          className="absolute top-0 h-5.5 w-px bg-primary"
           style={{ left: Math.round(used.left * zoom) }}
         />
         <i
           aria-hidden
-          className="absolute top-0 h-[22px] w-px bg-primary"
+          className="absolute top-0 h-5.5 w-px bg-primary"
           style={{ left: Math.round((used.left + used.container) * zoom) - 1 }}
         />
         {Array.from({ length: used.columns }, (_, i) => {
@@ -142,7 +144,7 @@ export function ColumnHeader(place: SheetPlace) {
             <span
               key={number}
               data-column={number}
-              className={`absolute top-[3px] h-4 text-center text-[11px] leading-4 tabular-nums ${filled ? 'bg-primary font-semibold text-primary-content' : 'bg-base-100 soft'}`}
+              className={`absolute top-0.75 h-4 text-center text-tiny leading-4 tabular-nums ${filled ? 'bg-primary font-semibold text-primary-content' : 'bg-base-100 soft'}`}
               style={{ left: x, width: Math.max(1, joined - x) }}
             >
               {numbers ? (
@@ -156,7 +158,7 @@ export function ColumnHeader(place: SheetPlace) {
         {!editor.selected && <LatticeHandles {...place} used={used} />}
       </div>
       {pulled && (
-        <div className="pointer-events-none absolute top-[46px] left-1/2 z-10 -translate-x-1/2 rounded-[3px] bg-(--gold-wash) px-1.5 text-[12px] font-semibold leading-[19px] whitespace-nowrap text-(--gold-text) tabular-nums">
+        <div className="pointer-events-none absolute top-11.5 left-1/2 z-10 -translate-x-1/2 rounded-field bg-(--gold-wash) px-1.5 text-small font-semibold leading-4.75 whitespace-nowrap text-(--gold-text) tabular-nums">
           {pulled.words}
         </div>
       )}

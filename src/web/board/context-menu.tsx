@@ -34,7 +34,7 @@ const OFFERED = [
 export type MenuPlace = { x: number; y: number; view: string; under: string[] }
 
 const ITEM =
-  'flex w-full cursor-default items-center justify-between gap-6 rounded-[3px] px-2 py-1 text-left outline-none data-highlighted:bg-secondary'
+  'flex w-full cursor-default items-center justify-between gap-6 rounded-field px-2 py-1 text-left outline-none data-highlighted:bg-secondary'
 
 export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () => void }) {
   const editor = useEditor()
@@ -63,11 +63,11 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
         >
           <Menu.Popup
             aria-label="Block"
-            className="floating max-h-[min(80vh,var(--available-height))] w-[300px] overflow-y-auto p-1.5 outline-none"
+            className="floating max-h-[min(80vh,var(--available-height))] w-75 overflow-y-auto p-1.5 outline-none"
             onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
           >
             <Menu.Group>
-              <Menu.GroupLabel className="px-2 pt-1 text-[12px] font-bold">Under the pointer</Menu.GroupLabel>
+              <Menu.GroupLabel className="px-2 pt-1 text-small font-bold">Under the pointer</Menu.GroupLabel>
               {place.under.map((id, i) => (
                 <Menu.Item
                   key={id}
@@ -78,7 +78,7 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
                   <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
                     {nameOf(id)}
                   </span>
-                  <span className="text-[12px] soft">
+                  <span className="text-small soft">
                     {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
                   </span>
                 </Menu.Item>
@@ -89,7 +89,7 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
               <Menu.Item key={command.id} className={ITEM} onClick={() => command.run(editor)}>
                 {command.name}
                 {(keysFor(command) ?? command.shows) && (
-                  <kbd className="[font-family:inherit] text-[12px] soft">
+                  <kbd className="[font-family:inherit] text-small soft">
                     {showKeys((keysFor(command) ?? command.shows)!)}
                   </kbd>
                 )}

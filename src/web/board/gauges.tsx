@@ -87,7 +87,7 @@ function Measured({
               {onTakeAway && i === 0 && (
                 <button
                   type="button"
-                  className="pointer-events-auto ml-1 inline-grid size-4 place-items-center rounded-[3px] align-[-3px] hover:bg-(--sheet-gold)/30"
+                  className="pointer-events-auto ml-1 inline-grid size-4 place-items-center rounded-field align-[-3px] hover:bg-(--sheet-gold)/30"
                   aria-label="Take the gauge away"
                   title="Take the gauge away"
                   onPointerDown={(event) => event.stopPropagation()}

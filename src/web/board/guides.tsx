@@ -85,7 +85,7 @@ export function GuideLine({
       {words && (
         <div
           data-guide-words
-          className="pointer-events-none absolute rounded-[3px] bg-(--gold-wash) px-1.5 text-[12px] font-semibold leading-[19px] whitespace-nowrap text-(--gold-text) tabular-nums"
+          className="pointer-events-none absolute rounded-field bg-(--gold-wash) px-1.5 text-small font-semibold leading-4.75 whitespace-nowrap text-(--gold-text) tabular-nums"
           style={
             across
               ? { left: on + 6, top: Math.max(top, 60) + 8 }
@@ -141,7 +141,7 @@ export function Rulers(place: SheetPlace) {
             words !== undefined && (
               <span
                 key={at}
-                className="absolute text-[9px] leading-none soft tabular-nums [writing-mode:vertical-rl] rotate-180"
+                className="absolute text-micro leading-none soft tabular-nums [writing-mode:vertical-rl] rotate-180"
                 style={{ left: 1, bottom: tall * zoom - Math.round(at * zoom) + 2 }}
               >
                 {words}
@@ -164,7 +164,7 @@ export function Rulers(place: SheetPlace) {
             words !== undefined && (
               <span
                 key={at}
-                className="absolute text-[9px] leading-none soft tabular-nums"
+                className="absolute text-micro leading-none soft tabular-nums"
                 style={{ left: Math.round(at * zoom) + 3, top: 1 }}
               >
                 {words}

@@ -14,7 +14,7 @@ export function latticeWords(used: UsedLattice): string {
 }
 
 /** Screen px around an edge in which it is taken hold of. */
-const HOLD = 16
+const HOLD = 24
 
 const KEYS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1 }
 
@@ -73,7 +73,7 @@ export function LatticeHandles({ view, zoom, used }: SheetPlace & { used: UsedLa
       aria-valuetext={`${formatPx(value)} px`}
       data-lattice-handle={handle}
       title={`${words}: drag, or ← →`}
-      className="absolute top-0 h-[22px] cursor-ew-resize rounded-[2px] hover:bg-accent/40"
+      className="absolute -top-px h-6 cursor-ew-resize rounded-xs hover:bg-accent/40"
       style={{ left: at * zoom - HOLD / 2, width: HOLD }}
       onPointerDown={start(handle)}
       onKeyDown={press(handle)}

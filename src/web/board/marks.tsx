@@ -5,7 +5,7 @@ import { GuideLine } from './guides'
 import type { SheetPlace } from './sheet-place'
 
 export const TAG =
-  'absolute whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] tabular-nums pointer-events-none'
+  'absolute whitespace-nowrap rounded-field px-1.5 text-small font-semibold leading-4.75 tabular-nums pointer-events-none'
 
 export function DragMarks(place: SheetPlace) {
   const { drag } = useBoard()
@@ -30,7 +30,7 @@ export function DragMarks(place: SheetPlace) {
     return (
       <div
         data-drawing={drag.words}
-        className="pointer-events-none absolute border-[1.5px] border-(--sheet-pine) bg-(--sheet-pine)/12"
+        className="pointer-events-none absolute border-(length:--line) border-(--sheet-pine) bg-(--sheet-pine)/12"
         style={drawn}
       >
         <div className={`${TAG} top-1.5 left-1.5 bg-(--sheet-pine) text-white`}>{drag.words}</div>

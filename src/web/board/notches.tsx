@@ -73,7 +73,7 @@ export function Notches({
           key={`${across},${down}`}
           aria-hidden
           data-notch={`${across},${down}`}
-          className="pointer-events-auto absolute size-[9px] border border-(--sheet-pine) bg-white"
+          className="pointer-events-auto absolute size-2.25 border border-(--sheet-pine) bg-white"
           style={{
             left: ((across + 1) / 2) * width - 4.5 + across * away,
             top: ((down + 1) / 2) * height - 4.5 + down * away,
@@ -87,7 +87,7 @@ export function Notches({
           aria-hidden
           data-turn
           title="Drag to turn; Shift in steps of 15°"
-          className="pointer-events-auto absolute size-[11px] rounded-full border border-(--sheet-pine) bg-white"
+          className="pointer-events-auto absolute size-2.75 rounded-full border border-(--sheet-pine) bg-white"
           style={{ left: width + 12, top: -22, cursor: 'grab' }}
           onPointerDown={turn}
         />

@@ -133,7 +133,7 @@ export function SafeArea({ view, left, top, zoom, tall }: SheetPlace) {
       className="pointer-events-none absolute border-x border-dashed border-(--sheet-gold)"
       style={{ left: left + from, top, width: view.safe * zoom, height: tall * zoom }}
     >
-      <div className="absolute bottom-1 left-1 rounded-[3px] bg-(--gold-wash) px-1.5 text-[11px] font-semibold leading-[18px] text-(--gold-text)">
+      <div className="absolute bottom-1 left-1 rounded-field bg-(--gold-wash) px-1.5 text-tiny font-semibold leading-4.5 text-(--gold-text)">
         safe {view.safe}
       </div>
     </div>
@@ -165,7 +165,7 @@ export function EmptyAreas({ view, layout, left, top, zoom }: SheetPlace) {
       <div
         key={box.id}
         data-area-words={box.id}
-        className="pointer-events-none absolute flex items-center justify-center overflow-hidden text-center text-[12px] leading-4 text-[#3a3d38] tabular-nums"
+        className="pointer-events-none absolute flex items-center justify-center overflow-hidden text-center text-small leading-4 text-[#3a3d38] tabular-nums"
         style={{
           left: left + from * zoom,
           top: top + rect.y * zoom,
@@ -206,7 +206,7 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'vi
         return (
           <div key={section.id} className="absolute" style={{ top: y, height }}>
             <div
-              className="absolute top-px bottom-px left-0 w-[5px] border border-r-0"
+              className="absolute top-px bottom-px left-0 w-1.25 border border-r-0"
               style={{
                 borderColor: on ? 'var(--color-primary)' : 'var(--faint)',
                 height: Math.max(0, height - 2),
@@ -214,7 +214,7 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'vi
             />
             {height >= 14 && section.node.source !== undefined && (
               <div
-                className="absolute right-1 -translate-y-1/2 px-0.5 text-right text-[12px] tabular-nums soft"
+                className="absolute right-1 -translate-y-1/2 px-0.5 text-right text-small tabular-nums soft"
                 style={{ top: (height - 2) / 2 }}
               >
                 {formatPx(section.height)}
@@ -224,7 +224,7 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'vi
               <div
                 data-section-handle={section.id}
                 title="Drag to move the section"
-                className={`pointer-events-auto absolute right-1 -translate-y-1/2 cursor-grab rounded-[3px] px-0.5 text-right text-[12px] tabular-nums hover:bg-base-300 ${on ? 'font-bold' : 'soft'}`}
+                className={`pointer-events-auto absolute right-1 -translate-y-1/2 cursor-grab rounded-field px-0.5 text-right text-small tabular-nums hover:bg-base-300 ${on ? 'font-bold' : 'soft'}`}
                 style={{ top: height / 2, right: 4 }}
               >
                 {formatPx(section.height)}
@@ -246,7 +246,7 @@ export function Fold({ view, left, top, zoom }: Omit<SheetPlace, 'layout'>) {
       aria-hidden="true"
     >
       <div className="border-t border-dashed" style={{ borderColor: 'var(--sheet-gold)' }} />
-      <div className="absolute -top-[9px] right-0 rounded-[3px] bg-(--gold-wash) px-1.5 text-[11px] font-semibold leading-[18px] text-(--gold-text)">
+      <div className="absolute -top-2.25 right-0 rounded-field bg-(--gold-wash) px-1.5 text-tiny font-semibold leading-4.5 text-(--gold-text)">
         fold {view.fold}
       </div>
     </div>
@@ -302,7 +302,7 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
             </div>
             {only && !editor.gauge && (
               <div
-                className="pointer-events-none absolute whitespace-nowrap rounded-[3px] px-1.5 text-[12px] font-semibold leading-[19px] text-white tabular-nums"
+                className="pointer-events-none absolute whitespace-nowrap rounded-field px-1.5 text-small font-semibold leading-4.75 text-white tabular-nums"
                 style={{
                   left: Math.round(
                     Math.max(left, Math.min(left + seen.x * zoom, boardSize.width - tagWidth)),

@@ -20,7 +20,7 @@ export function ScalingBar() {
   }
   return (
     <div
-      className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-3 px-4 py-2 text-[13px]"
+      className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-3 px-4 py-2 text-plain"
       onPointerDown={(event) => event.stopPropagation()}
     >
       {second ? (

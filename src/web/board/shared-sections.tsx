@@ -37,11 +37,11 @@ export function SharedSections({ view, layout, left, top, zoom }: SheetPlace) {
         .map((box) => (
           <div
             key={box.id}
-            className="slot-hatch pointer-events-none absolute grid place-items-center text-[13px] text-[#3a3d38]"
+            className="slot-hatch pointer-events-none absolute grid place-items-center text-plain text-[#3a3d38]"
             style={frame(rectOf(box))}
           >
             {view.width * zoom > 150 && (
-              <span className="max-w-full truncate rounded-[3px] bg-white px-2 py-0.5">
+              <span className="max-w-full truncate rounded-field bg-white px-2 py-0.5">
                 {view.width * zoom > 260 ? 'Each page’s own sections stand here' : 'Each page’s own'}
               </span>
             )}
@@ -50,10 +50,13 @@ export function SharedSections({ view, layout, left, top, zoom }: SheetPlace) {
       {chosenRect && (
         <div
           data-shared-selection
-          className="pointer-events-none absolute border-[1.5px] border-(--sheet-pine)"
+          className="pointer-events-none absolute border-(length:--line) border-(--sheet-pine)"
           style={frame(chosenRect)}
         >
-          <div className="absolute border-[1.5px] border-(--sheet-pine)" style={{ inset: -2 * APART }} />
+          <div
+            className="absolute border-(length:--line) border-(--sheet-pine)"
+            style={{ inset: -2 * APART }}
+          />
         </div>
       )}
     </div>

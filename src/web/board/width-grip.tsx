@@ -78,12 +78,12 @@ export function WidthGrip({ view, left, top, zoom, tall }: SheetPlace) {
     >
       <i
         aria-hidden
-        className={`h-9 w-[3px] rounded-full outline-offset-2 outline-primary group-hover:bg-primary group-focus-visible:bg-primary group-focus-visible:outline-2 ${isPulled ? 'bg-primary' : 'bg-(--soft) opacity-55 group-hover:opacity-100'}`}
+        className={`h-9 w-0.75 rounded-full outline-offset-2 outline-primary group-hover:bg-primary group-focus-visible:bg-primary group-focus-visible:outline-2 ${isPulled ? 'bg-primary' : 'bg-(--soft) opacity-55 group-hover:opacity-100'}`}
       />
       {isPulled && (
         <span
           aria-hidden
-          className="pointer-events-none absolute top-1/2 left-[18px] z-10 -translate-y-1/2 rounded-[3px] bg-(--gold-wash) px-1.5 text-[12px] font-semibold leading-[19px] whitespace-nowrap text-(--gold-text) tabular-nums"
+          className="pointer-events-none absolute top-1/2 left-4.5 z-10 -translate-y-1/2 rounded-field bg-(--gold-wash) px-1.5 text-small font-semibold leading-4.75 whitespace-nowrap text-(--gold-text) tabular-nums"
         >
           {view.width} px{stop ? ` · ${stop.words}` : ''}
         </span>

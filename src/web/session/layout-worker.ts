@@ -1,5 +1,5 @@
 /** Asking the layout worker; it is started when first asked. */
-import type { Breakage } from '../../core/adapt/breakages'
+import type { Breakage } from '../../core/adapt/over-widths'
 import type { Misfit } from '../../core/lattice/fit'
 import type { LayoutRequest, LayoutResult } from '../../workers/layout.worker'
 
@@ -32,13 +32,24 @@ function start(): Worker {
 }
 
 export function askLayout(request: Extract<LayoutRequest, { ask: 'misfits' }>): Promise<Misfit[]>
-export function askLayout(request: Extract<LayoutRequest, { ask: 'breakages' }>): Promise<Breakage[]>
+export function askLayout(
+  request: Extract<LayoutRequest, { ask: 'breakages' }>,
+  signal: AbortSignal,
+): Promise<Breakage[]>
 export function askLayout(request: Extract<LayoutRequest, { ask: 'layout' }>): Promise<LayoutResult>
-export function askLayout(request: LayoutRequest): Promise<Misfit[] | Breakage[] | LayoutResult> {
+export function askLayout(
+  request: LayoutRequest,
+  signal?: AbortSignal,
+): Promise<Misfit[] | Breakage[] | LayoutResult> {
   worker ??= start()
   const id = ++last
   return new Promise((resolve, reject) => {
     waiting.set(id, { resolve, reject })
-    void ready!.then(() => worker?.postMessage({ id, request }))
+    void ready!.then(() => !signal?.aborted && worker?.postMessage({ id, request }))
+    signal?.addEventListener('abort', () => {
+      if (!waiting.delete(id)) return
+      worker?.postMessage({ id, request: 'taken back' })
+      reject(signal.reason)
+    })
   })
 }
