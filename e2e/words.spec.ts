@@ -1,6 +1,6 @@
 /** Writing: marks, paragraphs, lists, links; two people in one paragraph; one history with all else. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, onSheet, saved, stored, test } from './app'
+import { expect, findNode, onSheet, row, saved, stored, test } from './app'
 
 type Inline = { type: string; text?: string; marks?: { type: string; attrs?: { value: unknown } }[] }
 type Block = { type: string; content?: (Inline & Block)[] }
@@ -275,4 +275,32 @@ test('an arrow is drawn as it ships; what no font has is marked with its name', 
   await expect(desk.locator('[data-missing]').first()).toContainText('no font has 漢 (U+6F22)')
   await expect(desk.getByRole('note')).toContainText('漢 (U+6F22)')
   await expect(desk.getByRole('note')).not.toContainText('→')
+})
+
+test('typing in a text draws its own row of the ledger anew, and no other', async ({ desk }) => {
+  const text = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: LEAD }).last()
+  await text.dblclick()
+  await expect(field(desk)).toBeFocused()
+  await desk.keyboard.press('End')
+  // React puts the props that an element was last drawn with on it: others mean that it was drawn anew.
+  const drawnAnew = (isFirst: boolean) =>
+    desk.locator('[role=treeitem]').evaluateAll((rows, note) => {
+      return rows.flatMap((row) => {
+        const drawn = row as unknown as Record<string, unknown>
+        const props = drawn[Object.keys(drawn).find((key) => key.startsWith('__reactProps$'))!]
+        const isOther = drawn.seenProps !== props
+        if (note) drawn.seenProps = props
+        return isOther ? [(row as HTMLElement).dataset.name] : []
+      })
+    }, isFirst)
+  const all = await drawnAnew(true)
+  expect(all.length).toBeGreaterThan(8)
+  expect(await drawnAnew(false)).toEqual([])
+  await desk.keyboard.type('x')
+  await saved(desk)
+  expect((await drawnAnew(false)).length).toBeLessThanOrEqual(1)
+  await desk.keyboard.press('Escape')
+  await row(desk, 'Header').click()
+  // The check sees a row that is drawn anew.
+  expect(await drawnAnew(false)).toContain('Header')
 })

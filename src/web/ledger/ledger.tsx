@@ -1,5 +1,6 @@
 /** The ledger: sections with height and running offset, each opening to its blocks. A tree for mouse and keyboard. */
 
+import { useVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useRef, useState } from 'react'
 import { menuLine } from '../../core/arrange/menu-items'
 import { mayHold } from '../../core/arrange/order'
@@ -8,10 +9,13 @@ import { formatPx } from '../../core/lattice/solve'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { HOME } from '../editor/focus-home'
 import { useEditor } from '../editor/use-editor'
+import { useStable } from '../parts/stable'
 import { focusItems, focusWords } from '../spec/focus-words'
-import { type DropMark, LedgerRow } from './row'
-import { ROW_HEIGHT, useRowWindow } from './row-window'
+import { type DropMark, LedgerRow, ROW_HEIGHT } from './row'
 import { type Row, rowsOf } from './rows'
+
+/** Rows drawn beyond each end of those in sight. */
+const AROUND = 40
 
 type Drop = { row: number; where: DropMark }
 
@@ -28,13 +32,21 @@ export function Ledger() {
 
   const { instances } = editor
   const rows = instances?.page === editor.pageId ? rowsOf(instances, doc, editor.viewId, open) : []
-  const shown = useRowWindow(tree, rows.length)
+  const lines = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => tree.current,
+    estimateSize: () => ROW_HEIGHT,
+    getItemKey: (index) => rows[index].node.id,
+    overscan: AROUND,
+  })
+  const drawn = lines.getVirtualItems()
   const latestRows = useRef(rows)
   latestRows.current = rows
   /** Scrolls a row into sight, once it is there. */
   const reveal = (id: string, then?: () => void) =>
     requestAnimationFrame(() => {
-      shown.reveal(latestRows.current.findIndex((row) => row.node.id === id))
+      const index = latestRows.current.findIndex((row) => row.node.id === id)
+      if (index >= 0) lines.scrollToIndex(index, { align: 'auto' })
       if (then) requestAnimationFrame(then)
     })
 
@@ -48,7 +60,6 @@ export function Ledger() {
     reveal(selected.id)
   }, [selected?.id])
 
-  if (!editor.page) return <aside aria-label="Ledger" className="w-[240px] border-r border-base-300" />
   const toggle = (id: string) => {
     const next = new Set(open)
     if (!next.delete(id)) next.add(id)
@@ -74,7 +85,10 @@ export function Ledger() {
       rows.flatMap(({ node }) => (node.source ? [] : [node.id])),
     )
 
-  const key = (event: React.KeyboardEvent, row: Row, index: number) => {
+  const key = (event: React.KeyboardEvent, id: string) => {
+    const index = rows.findIndex(({ node }) => node.id === id)
+    const row = rows[index]
+    if (!row) return
     const { node } = row
     const go = (to: Row | undefined) => {
       if (!to) return
@@ -163,16 +177,30 @@ export function Ledger() {
     if (drop.where === 'inside') setOpen(new Set([...open, parent]))
   }
 
+  const acts = useStable({
+    key,
+    toggle,
+    range,
+    rename: (id: string, on: boolean) => {
+      setRenaming(on ? id : undefined)
+      if (!on) focusRow(id)
+    },
+    press: (event: React.PointerEvent, id: string) => {
+      if (event.button === 0 && !instances?.find(id)?.source)
+        drag.current = { id, y: event.clientY, moving: false }
+    },
+  })
+  if (!editor.page) return <aside aria-label="Ledger" className="w-60 border-r border-base-300" />
   const sections = instances?.node(editor.pageId).children.length ?? 0
   return (
     <aside
       aria-label="Ledger"
-      className="flex w-[240px] flex-none flex-col border-r border-base-300 bg-base-100"
+      className="over-board flex w-60 flex-none flex-col border-r border-base-300 bg-base-100"
     >
-      <div className="flex h-[30px] flex-none items-end px-3 pb-1 text-[12px] soft">
+      <div className="flex h-7.5 flex-none items-end px-3 pb-1 text-small soft">
         <span className="flex-1 pl-4">Section</span>
-        <span className="w-[58px] text-right">Height</span>
-        <span className="w-[48px] text-right">From</span>
+        <span className="w-14.5 text-right">Height</span>
+        <span className="w-12 text-right">From</span>
       </div>
       <div
         ref={tree}
@@ -189,39 +217,28 @@ export function Ledger() {
         }}
       >
         {rows.length === 0 && (
-          <p className="px-3 py-6 text-[13px] leading-5 soft">
+          <p className="px-3 py-6 text-plain leading-5 soft">
             No sections yet. Place one from the shelf at the bottom; its height is added up here.
           </p>
         )}
-        <div style={{ height: shown.from * ROW_HEIGHT }} />
-        {rows
-          .slice(shown.from, shown.to)
-          .map((row, i) => ({ row, index: shown.from + i }))
-          .map(({ row, index }) => (
+        <div style={{ height: drawn[0]?.start ?? 0 }} />
+        {drawn.map(({ index }) => {
+          const { node, ...place } = rows[index]
+          return (
             <LedgerRow
-              key={row.node.id}
-              row={row}
-              tabbable={
-                focus === row.node.id || (index === 0 && !rows.some((each) => each.node.id === focus))
-              }
-              renaming={renaming === row.node.id}
+              key={node.id}
+              id={node.id}
+              {...place}
+              tabbable={focus === node.id || (index === 0 && !rows.some((each) => each.node.id === focus))}
+              renaming={renaming === node.id}
               mark={drop?.row === index ? drop.where : undefined}
-              onKey={(event) => event.target === event.currentTarget && key(event, row, index)}
-              onToggle={() => toggle(row.node.id)}
-              onRename={(on) => {
-                setRenaming(on ? row.node.id : undefined)
-                if (!on) focusRow(row.node.id)
-              }}
-              onRange={() => range(row.node.id)}
-              onPress={(event) => {
-                if (event.button === 0 && !row.node.source)
-                  drag.current = { id: row.node.id, y: event.clientY, moving: false }
-              }}
+              acts={acts}
             />
-          ))}
-        <div style={{ height: (rows.length - shown.to) * ROW_HEIGHT }} />
+          )
+        })}
+        <div style={{ height: Math.max(0, lines.getTotalSize() - (drawn.at(-1)?.end ?? 0)) }} />
       </div>
-      <div className="rule-t flex h-[38px] flex-none items-center justify-between px-3 text-[12px] soft">
+      <div className="rule-t flex h-9.5 flex-none items-center justify-between px-3 text-small soft">
         <span>{sections === 1 ? '1 section' : `${sections} sections`}</span>
         <span>
           {editor.view.name}{' '}

@@ -15,15 +15,17 @@ import {
   SquareStack,
   Type,
 } from 'lucide-react'
+import { memo, useCallback } from 'react'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
 import type { Editor } from '../editor/editor-state'
-import { useEditor } from '../editor/use-editor'
+import { useShown, useStillEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { RenameField } from '../parts/rename'
-import { ROW_HEIGHT } from './row-window'
 import { type Row, wordsFor } from './rows'
 
+/** px */
+export const ROW_HEIGHT = 28
 const ICON = { size: 14, strokeWidth: 1.75, 'aria-hidden': true } as const
 
 function KindIcon({ node }: { node: Node }) {
@@ -38,40 +40,75 @@ function KindIcon({ node }: { node: Node }) {
 /** Where a dragged row would go, as seen from this one. */
 export type DropMark = 'before' | 'after' | 'inside'
 
-type LedgerRowProps = {
-  row: Row
+/** What a row is asked to do; the same object as long as the ledger is there. */
+export type RowActs = {
+  key: (event: React.KeyboardEvent, id: string) => void
+  toggle: (id: string) => void
+  rename: (id: string, on: boolean) => void
+  press: (event: React.PointerEvent, id: string) => void
+  /** Everything from what is selected to this row. */
+  range: (id: string) => void
+}
+
+type LedgerRowProps = Omit<Row, 'node'> & {
+  id: string
   tabbable: boolean
   renaming: boolean
   mark: DropMark | undefined
-  onKey: (event: React.KeyboardEvent) => void
-  onToggle: () => void
-  onRename: (on: boolean) => void
-  onPress: (event: React.PointerEvent) => void
-  /** Everything from what is selected to this row. */
-  onRange: () => void
+  acts: RowActs
 }
 
-export function LedgerRow({
-  row,
+/** What a row says of its block. */
+function rowShown(editor: Editor, node: Node) {
+  const hidden = editor.resolved(node).hidden === true
+  const section = node.kind === 'section' || node.kind === 'slot'
+  const rect = section ? editor.layout?.rect(node.id) : undefined
+  return {
+    node,
+    section,
+    hidden,
+    name: editor.called(node),
+    selected: editor.selection.includes(node.id) || editor.shared === node.id,
+    view: editor.view.name,
+    words: section ? '' : wordsFor(editor.doc, node, editor.view.id, editor.layout),
+    height: hidden ? 0 : (rect?.height ?? 0),
+    from: rect?.y,
+  }
+}
+export type RowShown = ReturnType<typeof rowShown>
+
+/** Draws again only when what it says is another: typing in one text leaves the others' rows alone. */
+export const LedgerRow = memo(function LedgerRow(props: LedgerRowProps) {
+  const { id } = props
+  const select = useCallback(
+    (editor: Editor) => {
+      const node = editor.instances?.find(id)
+      return node ? rowShown(editor, node) : GONE
+    },
+    [id],
+  )
+  const shown = useShown<RowShown | typeof GONE>(select)
+  return 'node' in shown ? <RowOf {...props} shown={shown} /> : null
+})
+const GONE = {}
+
+function RowOf({
+  id,
+  depth,
+  open,
+  position,
+  siblings,
   tabbable,
   renaming,
   mark,
-  onKey,
-  onToggle,
-  onRename,
-  onPress,
-  onRange,
-}: LedgerRowProps) {
-  const editor = useEditor()
-  const { doc, layout } = editor
-  const { node, depth } = row
-  const name = editor.called(node)
+  acts,
+  shown,
+}: LedgerRowProps & { shown: RowShown }) {
+  const editor = useStillEditor()
+  const { node, section, hidden, name, selected } = shown
   const shared = node.source !== undefined
-  const selected = editor.selection.includes(node.id) || editor.shared === node.id
-  const section = node.kind === 'section' || node.kind === 'slot'
-  const hidden = editor.resolved(node).hidden === true
   const switches = (
-    <span className="hidden w-[48px] flex-none justify-end group-hover:flex">
+    <span className="hidden w-12 flex-none justify-end group-hover:flex">
       {!shared && (
         <RowSwitch
           label={node.locked ? `Unlock ${name}` : `Lock ${name}`}
@@ -101,49 +138,49 @@ export function LedgerRow({
       </RowSwitch>
     </span>
   )
-  const chevron = row.open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
+  const chevron = open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
   return (
     <div
       role="treeitem"
       aria-level={depth + 1}
-      aria-expanded={node.children.length > 0 ? row.open : undefined}
+      aria-expanded={node.children.length > 0 ? open : undefined}
       aria-selected={selected}
-      aria-posinset={row.position + 1}
-      aria-setsize={row.siblings}
-      aria-label={renaming ? undefined : saidOf(editor, node, name, hidden)}
+      aria-posinset={position + 1}
+      aria-setsize={siblings}
+      aria-label={renaming ? undefined : saidOf(shown)}
       data-name={name}
       tabIndex={tabbable ? 0 : -1}
       data-row={node.id}
       data-drop={mark}
-      className={`group relative flex items-center rounded-[3px] select-none pr-1 ${selected ? 'bg-secondary text-secondary-content shadow-[inset_3px_0_var(--color-primary)]' : 'hover:bg-base-200'} ${hidden ? 'text-(--soft) italic' : ''}`}
+      className={`group relative flex items-center rounded-field select-none pr-1 ${selected ? 'bg-secondary text-secondary-content shadow-[inset_3px_0_var(--color-primary)]' : 'hover:bg-base-200'} ${hidden ? 'text-(--soft) italic' : ''}`}
       style={{
         height: ROW_HEIGHT,
         paddingLeft: 2 + depth * 13,
         outline: mark === 'inside' ? '1.5px solid var(--color-primary)' : undefined,
       }}
-      onKeyDown={onKey}
-      onPointerDown={onPress}
+      onKeyDown={(event) => event.target === event.currentTarget && acts.key(event, id)}
+      onPointerDown={(event) => acts.press(event, id)}
       onClick={(event) => {
-        if (event.shiftKey && !shared) onRange()
+        if (event.shiftKey && !shared) acts.range(id)
         else editor.select(node.id, editor.viewId, event.ctrlKey || event.metaKey)
       }}
-      onDoubleClick={() => (shared ? undefined : onRename(true))}
+      onDoubleClick={() => (shared ? undefined : acts.rename(id, true))}
       data-shared={shared || undefined}
     >
       {(mark === 'before' || mark === 'after') && (
         <i
-          className={`absolute right-1 left-1 h-[2px] bg-primary ${mark === 'before' ? '-top-px' : '-bottom-px'}`}
+          className={`absolute right-1 left-1 h-0.5 bg-primary ${mark === 'before' ? '-top-px' : '-bottom-px'}`}
         />
       )}
       <button
         type="button"
         tabIndex={-1}
         aria-hidden={node.children.length === 0}
-        aria-label={row.open ? `Close ${name}` : `Open ${name}`}
-        className={`grid size-4 flex-none place-items-center faint ${node.children.length === 0 ? 'invisible' : ''}`}
+        aria-label={open ? `Close ${name}` : `Open ${name}`}
+        className={`-mx-1 grid size-6 flex-none place-items-center faint ${node.children.length === 0 ? 'invisible' : ''}`}
         onClick={(event) => {
           event.stopPropagation()
-          onToggle()
+          acts.toggle(id)
         }}
         onDoubleClick={(event) => event.stopPropagation()}
       >
@@ -160,7 +197,7 @@ export function LedgerRow({
           value={node.name}
           className="h-6 flex-1"
           onRename={(name) => editor.commit([{ op: 'meta', node: node.id, name }], `Rename ${node.name}`)}
-          onDone={() => onRename(false)}
+          onDone={() => acts.rename(id, false)}
         />
       ) : (
         <span className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>{name}</span>
@@ -177,13 +214,13 @@ export function LedgerRow({
       )}
       {section ? (
         <>
-          <SectionFigures node={node} hidden={hidden} />
+          <SectionFigures shown={shown} />
           {switches}
         </>
       ) : (
         <>
-          <span className="max-w-[92px] flex-none truncate pl-1 text-[12px] group-hover:hidden soft">
-            {wordsFor(doc, node, editor.view.id, layout)}
+          <span className="max-w-23 flex-none truncate pl-1 text-small group-hover:hidden soft">
+            {shown.words}
           </span>
           {switches}
         </>
@@ -193,26 +230,23 @@ export function LedgerRow({
 }
 
 /** A row read out: what it is called, where it stands, and what is unlike others about it. */
-function saidOf(editor: Editor, node: Node, name: string, hidden: boolean): string {
+function saidOf({ node, name, hidden, height, from, words, view }: RowShown): string {
   const parts = [name]
-  if (node.kind === 'section') {
-    const rect = editor.layout?.rect(node.id)
-    if (rect && !hidden) parts.push(`${formatPx(rect.height)} high from ${formatPx(rect.y)}`)
-  } else if (!hidden) parts.push(wordsFor(editor.doc, node, editor.view.id, editor.layout))
-  if (hidden) parts.push(`hidden on ${editor.view.name}`)
+  if (node.kind === 'section' && from !== undefined && !hidden)
+    parts.push(`${formatPx(height)} high from ${formatPx(from)}`)
+  else if (!hidden && words) parts.push(words)
+  if (hidden) parts.push(`hidden on ${view}`)
   if (node.locked) parts.push('locked')
   return parts.join(', ')
 }
 
 /** A section's height, to be changed here unless it is the template's, and where it begins. */
-function SectionFigures({ node, hidden }: { node: Node; hidden: boolean }) {
-  const editor = useEditor()
-  const rect = editor.layout?.rect(node.id)
-  const height = hidden ? 0 : (rect?.height ?? 0)
+function SectionFigures({ shown: { node, height, from } }: { shown: RowShown }) {
+  const editor = useStillEditor()
   return (
     <>
       <span
-        className="w-[54px] flex-none text-right font-semibold"
+        className="w-13.5 flex-none text-right font-semibold"
         data-height-of={node.id}
         onPointerDown={(event) => event.stopPropagation()}
         onClick={(event) => event.stopPropagation()}
@@ -224,13 +258,13 @@ function SectionFigures({ node, hidden }: { node: Node; hidden: boolean }) {
           <NumberChip
             label={`Height of ${node.name}`}
             value={height}
-            className="rounded-[3px] px-1 font-semibold tabular-nums hover:bg-base-300/60"
+            className="rounded-field px-1 font-semibold tabular-nums hover:bg-base-300/60"
             // “rest”: what is left of the first screen.
             context={{
               min: 0,
               max: 100_000,
               whole: editor.view.fold,
-              rest: Math.max(0, editor.view.fold - (rect?.y ?? 0)),
+              rest: Math.max(0, editor.view.fold - (from ?? 0)),
             }}
             onChange={(px) =>
               editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [node])
@@ -239,10 +273,10 @@ function SectionFigures({ node, hidden }: { node: Node; hidden: boolean }) {
         )}
       </span>
       <span
-        className="w-[44px] flex-none text-right text-[12px] tabular-nums soft group-hover:hidden"
+        className="w-11 flex-none text-right text-small tabular-nums soft group-hover:hidden"
         data-offset-of={node.id}
       >
-        {rect ? formatPx(rect.y) : '–'}
+        {from === undefined ? '–' : formatPx(from)}
       </span>
     </>
   )
@@ -263,7 +297,7 @@ function RowSwitch({
       tabIndex={-1}
       title={label}
       aria-label={label}
-      className="grid size-6 place-items-center rounded-[3px] hover:bg-base-300"
+      className="grid size-6 place-items-center rounded-field hover:bg-base-300"
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
       onClick={(event) => {
