@@ -74,7 +74,7 @@ test('a picture is placed without a network, kept, sent when there is one, and s
     performance.getEntriesByType('resource').some(({ name }) => name.includes('purify')),
   )
   await desk.context().setOffline(true)
-  await desk.getByRole('tab', { name: /Pictures/ }).click()
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
   await desk
     .getByLabel('Picture files')
     .setInputFiles({ name: 'plot.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(SVG) })

@@ -3,6 +3,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type APIRequestContext, test as base, expect, type Page } from '@playwright/test'
+import { knowing } from '../src/cli/browser'
 import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
 import { openProject } from '../src/core/document/open'
 import { projectJson } from '../src/core/document/save'
@@ -19,6 +20,11 @@ export async function newProject(request: APIRequestContext, app: Running): Prom
 }
 
 export const test = base.extend<{ desk: Page }, { app: Running }>({
+  /** The tour is a test of its own. */
+  context: async ({ context }, use) => {
+    await knowing(context)
+    await use(context)
+  },
   app: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner demands a pattern
     async ({}, use) => {

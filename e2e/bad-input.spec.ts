@@ -70,7 +70,7 @@ test('letters and divisions by zero in a field: said there, the old value kept',
 })
 
 test('a file that is no picture is refused with its name', async ({ desk }) => {
-  await desk.getByRole('tab', { name: /Pictures/ }).click()
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
   await desk
     .getByLabel('Picture files')
     .setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') })

@@ -43,9 +43,9 @@ test('nothing serious for axe-core, light and dark', async ({ page, app }) => {
   for (const theme of ['Dark', 'Light']) {
     expect(await serious(page)).toEqual([])
     await row(page, 'Hero').click()
-    await page.getByRole('tab', { name: /Sections/ }).click()
+    await page.getByRole('button', { name: /^Sections/ }).click()
     expect(await serious(page)).toEqual([])
-    await page.getByRole('tab', { name: /Sections/ }).click()
+    await page.getByRole('button', { name: /^Sections/ }).click()
     await page.keyboard.press('b')
     await page.getByRole('button', { name: theme, exact: true }).click()
   }
@@ -68,7 +68,7 @@ test('nothing serious for axe-core in the dialogs and the menu, light and dark',
     expect(await serious(desk)).toEqual([])
     await desk.keyboard.press('Escape')
     await desk.keyboard.press('b')
-    for (const name of [/^Guides on/, /^Tracing on/, /^Snapping/]) {
+    for (const name of [/^Guides on/, /^Tracing on/, /^Snaps/]) {
       await desk.getByRole('button', { name }).click()
       if (String(name).includes('Guides'))
         await desk.getByRole('button', { name: 'thirds', exact: true }).click()

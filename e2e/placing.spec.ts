@@ -23,7 +23,7 @@ test('the best match for the name comes first and is marked; Enter places it, an
   await desk.keyboard.press('/')
   await search(desk).fill('link')
   await expect(desk.locator('[data-marked]')).toHaveAttribute('data-shelf-item', 'link')
-  await expect(desk.getByRole('tab', { selected: true })).toContainText('Blocks')
+  await expect(desk.getByRole('button', { expanded: true })).toContainText('Blocks')
   await search(desk).press('ArrowRight')
   await expect(desk.locator('[data-marked]')).not.toHaveAttribute('data-shelf-item', 'link')
   await search(desk).press('ArrowLeft')
@@ -37,7 +37,7 @@ test('the best match for the name comes first and is marked; Enter places it, an
 test('dragged, it lies in the flow on the way; off the sheet, or with Escape, nothing is placed', async ({
   desk,
 }) => {
-  await desk.getByRole('tab', { name: /^Blocks/ }).click()
+  await desk.getByRole('button', { name: /^Blocks/ }).click()
   const item = (await desk.locator('[data-shelf-item=heading]').boundingBox())!
   const target = desk.locator('[data-sheet="desktop"] [data-node]', { hasText: /^Take home/ }).last()
   const there = (await target.boundingBox())!

@@ -218,7 +218,7 @@ test('Tab goes on to the next number and opens it; the step of the arrows is set
   await desk.keyboard.press('Tab')
   await expect(desk.locator('input:focus')).toHaveAttribute('aria-label', 'Pin right')
   await desk.keyboard.press('Escape')
-  await desk.getByRole('button', { name: /^Snapping/ }).click()
+  await desk.getByRole('button', { name: /^Snaps/ }).click()
   await setValue(desk, /^Step/, '10')
   await desk.keyboard.press('Escape')
   await row(desk, 'Block 0').click()

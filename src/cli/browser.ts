@@ -1,6 +1,6 @@
 /** Chromium for measuring: pages from memory, boxes and lines read back. */
 import { statfsSync } from 'node:fs'
-import { type Browser, chromium, type LaunchOptions, type Page } from '@playwright/test'
+import { type Browser, type BrowserContext, chromium, type LaunchOptions, type Page } from '@playwright/test'
 import type { SiteFiles } from '../core/handoff/site'
 import type { Rect } from '../core/layout/rect'
 import { woff2 } from '../server/fonts'
@@ -47,6 +47,10 @@ export const LAUNCH: LaunchOptions = {
 export const launch = () => chromium.launch(LAUNCH)
 
 export type Measured = { boxes: Record<string, Rect>; lines: Record<string, string[]> }
+
+/** Nobody who opens the app in it is shown round. */
+export const knowing = (target: Page | BrowserContext) =>
+  target.addInitScript("try { localStorage.setItem('just-lattice:tour', 'seen') } catch {}")
 
 /** A browser tab that shows a handed-off site straight from memory. */
 export class SiteViewer {

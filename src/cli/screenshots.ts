@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Browser, Page } from '@playwright/test'
 import { allCorners, oneFill } from '../core/properties/items'
-import { launch } from './browser'
+import { knowing, launch } from './browser'
 import { readArgs } from './refusal'
 import { buildWeb, serve } from './serve'
 
@@ -232,6 +232,7 @@ async function planning(page: Page) {
 /** A change that came too late: made offline to a section that somebody else removes. */
 async function settingAside(browser: Browser, address: string) {
   const contexts = await Promise.all([1, 2].map(() => browser.newContext({ viewport: VIEWPORT })))
+  await Promise.all(contexts.map(knowing))
   const [late, other] = await Promise.all(contexts.map((context) => context.newPage()))
   for (const page of [late, other]) {
     await page.goto(address)
@@ -258,6 +259,7 @@ async function settingAside(browser: Browser, address: string) {
 /** A page on a template, with something of it selected. */
 async function onTemplate(browser: Browser, address: string) {
   const page = await browser.newPage({ viewport: VIEWPORT })
+  await knowing(page)
   await page.goto(address)
   await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
   await ledgerRow(page, 'Header').waitFor()
@@ -273,6 +275,7 @@ async function onTemplate(browser: Browser, address: string) {
 /** A paragraph with a list being written, two words of it selected. */
 async function writing(browser: Browser, address: string) {
   const page = await browser.newPage({ viewport: VIEWPORT })
+  await knowing(page)
   await page.goto(address)
   await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
   const text = page.locator('[data-sheet=desktop] [data-node]', { hasText: /^Take home heirloom/ }).last()
@@ -297,6 +300,7 @@ export async function screenshots(args: string[]): Promise<number> {
   const browser = await launch()
   try {
     const page = await browser.newPage({ viewport: VIEWPORT })
+    await knowing(page)
     await tour(page, running.address)
     await page.keyboard.press('Escape')
     await arranging(page)

@@ -6,7 +6,7 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { CDPSession, Page } from '@playwright/test'
-import { launch } from '../browser'
+import { knowing, launch } from '../browser'
 import { buildWeb, type Running, serve } from '../serve'
 import { boardProject } from './board-project'
 import { type Further, median, p95 } from './statistics'
@@ -166,6 +166,7 @@ export async function benchBoard(): Promise<Further[]> {
   const browser = await launch()
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await knowing(page)
     await page.addInitScript('globalThis.__name = (value) => value')
     const cdp = await page.context().newCDPSession(page)
     await cdp.send('Performance.enable')

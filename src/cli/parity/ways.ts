@@ -11,7 +11,7 @@ import { buildSite } from '../../core/handoff/site'
 import { pageSvg } from '../../core/handoff/svg/page'
 import type { PageLayout } from '../../core/layout/page'
 import { layoutPage } from '../../server/pictures'
-import { SiteViewer } from '../browser'
+import { knowing, SiteViewer } from '../browser'
 import { MOST_DRAWN, openPrinter, ownPrinter, type Printer, paperScale, pictureOf, sizeOf } from '../print'
 import type { Running } from '../serve'
 
@@ -46,6 +46,7 @@ export class Ways {
   static async open(app: Running): Promise<Ways> {
     const viewer = await SiteViewer.open()
     const board = await viewer.browser.newPage()
+    await knowing(board)
     await board.addInitScript('globalThis.__name = (value) => value')
     return new Ways(viewer, board, app, await openPrinter())
   }

@@ -67,7 +67,7 @@ function Description({ value, onChange }: { value: string; onChange: (text: stri
     <label className="grid gap-1">
       <span className="font-semibold">Description</span>
       <textarea data-first rows={3} className="text-field resize-none py-1.5 leading-5" {...field} />
-      <span className="text-[12px] leading-4 soft">
+      <span className="text-small leading-4 soft">
         {problem ?? `${length} of about ${USUAL} characters that search engines show`}
       </span>
     </label>
@@ -96,7 +96,7 @@ function Language({
       <span className="font-semibold">{label}</span>
       <input className="text-field" placeholder={placeholder} {...field} />
       {problem && (
-        <span role="alert" className="text-[12px] text-error">
+        <span role="alert" className="text-small text-error">
           {problem}
         </span>
       )}
@@ -120,10 +120,10 @@ function PictureRow({
   return (
     <fieldset className="mt-4">
       <legend className="mb-1.5">
-        <span className="font-semibold">{label}</span> <span className="text-[12px] soft">{hint}</span>
+        <span className="font-semibold">{label}</span> <span className="text-small soft">{hint}</span>
       </legend>
       {assets.length === 0 ? (
-        <p className="text-[12px] soft">
+        <p className="text-small soft">
           No pictures in this project yet. Add one from the shelf, under Pictures.
         </p>
       ) : (
@@ -131,7 +131,7 @@ function PictureRow({
           <button
             type="button"
             aria-pressed={value === undefined}
-            className="line-button h-[44px] aria-pressed:border-primary aria-pressed:text-primary"
+            className="line-button h-11 aria-pressed:border-primary aria-pressed:text-primary"
             onClick={() => onChange(null)}
           >
             None
@@ -143,10 +143,10 @@ function PictureRow({
               aria-pressed={asset.id === value}
               aria-label={asset.name}
               title={asset.name}
-              className="rounded-[4px] border border-base-300 p-0.5 aria-pressed:border-primary aria-pressed:outline aria-pressed:outline-primary"
+              className="rounded-box border border-base-300 p-0.5 aria-pressed:border-primary aria-pressed:outline aria-pressed:outline-primary"
               onClick={() => onChange(asset.id)}
             >
-              <img alt="" src={pictureUrl(asset)} className="h-[38px] w-[50px] rounded-[2px] object-cover" />
+              <img alt="" src={pictureUrl(asset)} className="h-9.5 w-12.5 rounded-xs object-cover" />
             </button>
           ))}
         </div>

@@ -40,7 +40,7 @@ export function AlikeDialog() {
         {section && choice(inSection, `in ${editor.called(section)}`, true)}
         {choice(onPage, 'on this page', !section)}
       </div>
-      <p className="mt-3 text-[12px] soft">
+      <p className="mt-3 text-small soft">
         {elsewhere === 0
           ? 'On other pages there is none.'
           : `On other pages there ${elsewhere === 1 ? 'is one' : `are ${elsewhere}`} more; a selection is of one page.`}

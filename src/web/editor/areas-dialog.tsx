@@ -41,14 +41,14 @@ export function AreasDialog() {
         />
       </label>
       <div
-        className="grid h-[58px] items-stretch pb-2 tabular-nums"
+        className="grid h-14.5 items-stretch pb-2 tabular-nums"
         style={{ gridTemplateColumns: `repeat(${used.columns}, 1fr)`, columnGap: 4 }}
         aria-hidden="true"
       >
         {Array.from({ length: used.columns }, (_, i) => (
           <span
             key={i}
-            className="row-start-1 bg-base-200 pt-0.5 text-center text-[10px] leading-3 soft"
+            className="row-start-1 bg-base-200 pt-0.5 text-center text-micro leading-3 soft"
             style={{ gridColumn: i + 1 }}
           >
             {i + 1}
@@ -57,7 +57,7 @@ export function AreasDialog() {
         {covered.map(({ name, from, span }) => (
           <span
             key={from}
-            className="row-start-1 mt-4 truncate bg-secondary px-1 text-[12px] leading-[34px] font-semibold text-secondary-content"
+            className="row-start-1 mt-4 truncate bg-secondary px-1 text-small leading-8.5 font-semibold text-secondary-content"
             style={{ gridColumn: `${from} / span ${span}` }}
           >
             {name}
@@ -98,7 +98,7 @@ export function AreasDialog() {
           Block out
         </button>
       </div>
-      <p className="pt-2 text-[12px] soft">
+      <p className="pt-2 text-small soft">
         “leave 2” leaves columns free, “rest” takes all that are left. An area grows with what is put into it.
       </p>
     </Dialog>

@@ -43,7 +43,7 @@ export function SettleDialog() {
             )}
           </p>
           {made.moved.length > 0 && (
-            <ul className="mb-2 max-h-[140px] overflow-y-auto">
+            <ul className="mb-2 max-h-35 overflow-y-auto">
               {made.moved.map(({ id, by }) => (
                 <li key={id} className="rule-b flex justify-between py-1">
                   <span>{editor.doc.node(id).name}</span>
@@ -157,7 +157,7 @@ export function BudgetDialog() {
       <label className="block pb-2">
         <span className="soft">Bands from the top, with their heights</span>
         <textarea
-          className="text-field mt-1 h-[76px] w-full resize-none leading-5"
+          className="text-field mt-1 h-19 w-full resize-none leading-5"
           data-first
           value={text}
           spellCheck={false}
@@ -174,8 +174,8 @@ export function BudgetDialog() {
                 <tr key={i} className="rule-b">
                   <td className="py-1">{band.name}</td>
                   <td className="text-right">{formatPx(band.height)}</td>
-                  <td className="w-[84px] text-right soft">from {formatPx(read.offsets[i])}</td>
-                  <td className="w-[70px] text-right text-[12px] text-(--gold-text)">
+                  <td className="w-21 text-right soft">from {formatPx(read.offsets[i])}</td>
+                  <td className="w-17.5 text-right text-small text-(--gold-text)">
                     {read.offsets[i] < fold && read.offsets[i] + band.height >= fold ? `fold ${fold}` : ''}
                   </td>
                 </tr>
@@ -206,7 +206,7 @@ export function BudgetDialog() {
           </div>
         </>
       )}
-      <p className="pt-2 text-[12px] soft">
+      <p className="pt-2 text-small soft">
         Sums such as 48*2, “rest” for what is left of the first screen, 50% of it, 3 × for three alike;
         “cushion 80” at the end is room that stays free there.
       </p>

@@ -18,6 +18,8 @@ import { Sheets } from './sheets'
 /** Where blocks are to go; `words` as they are said. */
 type Goal = Pick<Insertion, 'parent' | 'index' | 'next'> & { words?: string }
 
+const NO_PANELS = { ledger: false, spec: false, shelf: false }
+
 export class Editor extends Sheets {
   // ——— selection ———
 
@@ -110,6 +112,21 @@ export class Editor extends Sheets {
     this.announce(what ? `Done again: ${what}` : 'There is nothing to do again')
   }
 
+  /** Opens a panel or folds it away. In a narrow window it lies over the board, and the others make room. */
+  showPanel(name: keyof Editor['panels'], open: boolean) {
+    const others = open && this.panelsBeside ? NO_PANELS : this.panels
+    this.set({ panels: { ...others, [name]: open } })
+  }
+
+  /** @param narrow whether the window has no room for panels beside the board */
+  fitPanels(narrow: boolean) {
+    const { panelsBeside: beside } = this
+    if (narrow === (beside !== undefined)) return
+    if (beside) this.set({ panels: beside, panelsBeside: undefined })
+    else this.set({ panels: NO_PANELS, panelsBeside: this.panels })
+    this.fitWhenMeasured()
+  }
+
   /** Nothing but the sheets, or everything as it was before. */
   hideTools(hidden: boolean) {
     const { toolsBefore: before } = this
@@ -118,7 +135,7 @@ export class Editor extends Sheets {
     else
       this.set({
         toolsBefore: { panels: this.panels, showLattice: this.showLattice },
-        panels: { ledger: false, spec: false, shelf: false },
+        panels: NO_PANELS,
         showLattice: false,
         keyNote: { words: 'Escape, 0 or the pointer at an edge brings the tools back' },
       })

@@ -29,6 +29,7 @@ import { ParkedDialog } from './parked-dialog'
 import { recallView, rememberView } from './remembered'
 import { TemplateDialog } from './template-dialog'
 import { TopBar } from './top-bar'
+import { Tour } from './tour'
 import { EditorContext, useEditor } from './use-editor'
 import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
@@ -56,8 +57,8 @@ export function EditorScreen() {
   if (problem) {
     return (
       <main className="grid h-full place-items-center">
-        <div className="max-w-[420px] text-center">
-          <h1 className="mb-2 text-[18px] font-bold">This project cannot be opened</h1>
+        <div className="max-w-105 text-center">
+          <h1 className="mb-2 text-title font-bold">This project cannot be opened</h1>
           <p className="mb-4 soft">{problem}.</p>
           <Link to="/" className="main-button">
             All projects
@@ -82,6 +83,9 @@ function isHeard(event: KeyboardEvent, keys: string): boolean {
   if (ZOOMS.has(keys)) return (event.target as HTMLElement).closest('[data-board]') !== null
   return event.ctrlKey || event.metaKey || event.altKey || isAtHome(event.target)
 }
+
+/** A window that has no room for panels beside the board; at 400 % most have none (WCAG 2.2, 1.4.10). */
+const NARROW = '(max-width: 47.99rem)'
 
 function Desk() {
   const editor = useEditor()
@@ -112,6 +116,13 @@ function Desk() {
     addEventListener('keydown', key)
     return () => removeEventListener('keydown', key)
   }, [editor])
+  useLayoutEffect(() => {
+    const narrow = matchMedia(NARROW)
+    const follow = () => editor.fitPanels(narrow.matches)
+    follow()
+    narrow.addEventListener('change', follow)
+    return () => narrow.removeEventListener('change', follow)
+  }, [editor])
   useEffect(() => keepFocus(editor), [editor])
   useEffect(() => listenToClipboard(editor), [editor])
   useEffect(() => rememberView(editor), [editor])
@@ -124,9 +135,9 @@ function Desk() {
       <PanelBoundary name="The bar">
         <TopBar />
       </PanelBoundary>
-      <main className="flex min-h-0 flex-1">
+      <main className="relative flex min-h-0 flex-1">
         {editor.panels.ledger && (
-          <PanelBoundary name="The ledger" className="w-[236px] flex-none">
+          <PanelBoundary name="The ledger" className="w-59 flex-none">
             <Ledger />
           </PanelBoundary>
         )}
@@ -134,7 +145,7 @@ function Desk() {
           <Board />
         </PanelBoundary>
         {editor.panels.spec && (
-          <PanelBoundary name="The spec" className="w-[286px] flex-none">
+          <PanelBoundary name="The spec" className="w-71.5 flex-none">
             <Spec />
           </PanelBoundary>
         )}
@@ -145,7 +156,7 @@ function Desk() {
       {editor.session.notice && (
         <div
           role="alert"
-          className="floating fixed bottom-14 left-1/2 z-50 flex max-w-[560px] -translate-x-1/2 items-center gap-3 px-4 py-2.5"
+          className="floating fixed bottom-14 left-1/2 z-50 flex max-w-140 -translate-x-1/2 items-center gap-3 px-4 py-2.5"
         >
           <span>{editor.session.notice.charAt(0).toUpperCase() + editor.session.notice.slice(1)}.</span>
           <button
@@ -158,6 +169,7 @@ function Desk() {
         </div>
       )}
       <KeyNote />
+      <Tour />
       <PanelBoundary name="The lattice question">
         <LatticeQuestion />
       </PanelBoundary>
@@ -169,7 +181,7 @@ function Desk() {
       <PanelBoundary
         key={editor.dialog}
         name="The dialog"
-        className="fixed inset-x-0 bottom-14 z-50 mx-auto w-[420px]"
+        className="fixed inset-x-0 bottom-14 z-50 mx-auto w-105"
       >
         {editor.dialog === 'page' && <PageDialog />}
         {editor.dialog === 'views' && (

@@ -21,7 +21,7 @@ export function FindDialog() {
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <p className="py-2 text-[12px] soft" aria-live="polite">
+      <p className="py-2 text-small soft" aria-live="polite">
         {text.trim() === ''
           ? 'Every page is searched.'
           : found.length === 0
@@ -33,7 +33,7 @@ export function FindDialog() {
           <li key={node.id}>
             <button
               type="button"
-              className="flex w-full items-baseline gap-2 rounded-[3px] px-2 py-1.5 text-left hover:bg-secondary"
+              className="flex w-full items-baseline gap-2 rounded-field px-2 py-1.5 text-left hover:bg-secondary"
               onClick={() => {
                 close()
                 if (editor.pageId !== page.id) editor.openPage(page.id)
@@ -42,7 +42,7 @@ export function FindDialog() {
             >
               <b className="flex-none">{node.name}</b>
               <span className="min-w-0 flex-1 truncate soft">{words}</span>
-              <span className="text-[12px] soft">{page.name}</span>
+              <span className="text-small soft">{page.name}</span>
             </button>
           </li>
         ))}

@@ -11,7 +11,7 @@ export function HandOff({ close }: { close: () => void }) {
   const editor = useEditor()
   const name = slug(editor.doc.name, 'project')
   const waiting = editor.session.saveState.kind !== 'saved'
-  const row = 'flex w-full items-start gap-2.5 rounded-[3px] px-2 py-2 text-left hover:bg-base-200'
+  const row = 'flex w-full items-start gap-2.5 rounded-field px-2 py-2 text-left hover:bg-base-200'
   return (
     <div>
       <a
@@ -25,7 +25,7 @@ export function HandOff({ close }: { close: () => void }) {
         <Download {...ICON} className="mt-0.5 flex-none" />
         <span>
           <b>Website</b> <span className="soft">zip</span>
-          <span className="block text-[12px] leading-4 soft">
+          <span className="block text-small leading-4 soft">
             {waiting
               ? 'Waits until your changes are saved.'
               : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}
@@ -44,7 +44,7 @@ export function HandOff({ close }: { close: () => void }) {
         <FileDown {...ICON} className="mt-0.5 flex-none" />
         <span>
           <b>Project file</b> <span className="soft">lattice</span>
-          <span className="block text-[12px] leading-4 soft">
+          <span className="block text-small leading-4 soft">
             Everything, pictures too, in the open format. Opens again as it is.
           </span>
         </span>
@@ -65,10 +65,10 @@ export function HandOff({ close }: { close: () => void }) {
             Picture of {editor.page?.name}, {editor.view.name}
           </b>{' '}
           <span className="soft">svg</span>
-          <span className="block text-[12px] leading-4 soft">The active sheet as vectors.</span>
+          <span className="block text-small leading-4 soft">The active sheet as vectors.</span>
         </span>
       </button>
-      <div className="flex items-center gap-1.5 px-2 py-1.5 text-[12px]">
+      <div className="flex items-center gap-1.5 px-2 py-1.5 text-small">
         <span className="flex-1 soft">The same as pixels, png</span>
         {[1, 2, 3].map((scale) => (
           <button

@@ -36,16 +36,16 @@ export function HistoryDialog() {
         <button
           type="button"
           aria-current={here ? 'step' : undefined}
-          className={`flex w-full items-baseline gap-2 rounded-[3px] px-2 py-1.5 text-left hover:bg-base-200 ${at > done ? 'soft line-through' : ''} ${here ? 'bg-secondary font-bold text-secondary-content' : ''}`}
+          className={`flex w-full items-baseline gap-2 rounded-field px-2 py-1.5 text-left hover:bg-base-200 ${at > done ? 'soft line-through' : ''} ${here ? 'bg-secondary font-bold text-secondary-content' : ''}`}
           onClick={() => editor.session.goTo(at)}
         >
-          <span className="w-[26px] flex-none text-right text-[12px] tabular-nums soft">
+          <span className="w-6.5 flex-none text-right text-small tabular-nums soft">
             {at === 0 ? '' : at}
           </span>
           <span className="min-w-0 flex-1">
             {label}
             {times > 1 && <span className="soft"> · {times} times</span>}
-            {values && <span className="block text-[12px] font-normal soft">{values}</span>}
+            {values && <span className="block text-small font-normal soft">{values}</span>}
           </span>
         </button>
       </li>

@@ -43,7 +43,7 @@ export function WidthPicker({
       </div>
       <div className="mt-2 flex items-center gap-2">
         <input
-          className="text-field w-[150px]"
+          className="text-field w-37.5"
           placeholder="Any width, or 1512/2"
           aria-label="Another width in px"
           aria-invalid={problem !== undefined}
@@ -63,7 +63,7 @@ export function WidthPicker({
           Add this width
         </button>
         {problem && (
-          <span role="alert" className="text-[12px] text-error">
+          <span role="alert" className="text-small text-error">
             {problem}
           </span>
         )}
@@ -118,9 +118,9 @@ export function PageDialog() {
     editor.set({
       dialog: undefined,
       viewId: used.find((view) => chosen.has(view.id))!.id,
-      panels: { ledger: true, spec: true, shelf: true },
       shelfPart: 'sections',
     })
+    for (const panel of ['ledger', 'spec', 'shelf'] as const) editor.showPanel(panel, true)
   }
   return (
     <Dialog title="New page" onClose={close} width={560}>
@@ -162,7 +162,7 @@ export function PageDialog() {
               {[...templates, undefined].map((each) => (
                 <label
                   key={each?.id ?? ''}
-                  className={`flex cursor-pointer items-center gap-2 rounded-[4px] border px-2.5 py-1.5 ${template === each?.id ? 'border-primary' : 'border-base-300 soft'}`}
+                  className={`flex cursor-pointer items-center gap-2 rounded-box border px-2.5 py-1.5 ${template === each?.id ? 'border-primary' : 'border-base-300 soft'}`}
                 >
                   <input
                     type="radio"
@@ -185,7 +185,7 @@ export function PageDialog() {
               return (
                 <label
                   key={view.id}
-                  className={`flex cursor-pointer items-center gap-2 rounded-[4px] border px-2.5 py-1.5 ${on ? 'border-primary' : 'border-base-300 soft'}`}
+                  className={`flex cursor-pointer items-center gap-2 rounded-box border px-2.5 py-1.5 ${on ? 'border-primary' : 'border-base-300 soft'}`}
                 >
                   <input
                     type="checkbox"
@@ -219,7 +219,7 @@ export function PageDialog() {
           </p>
         )}
         <div className="mt-4 flex items-center justify-between gap-4">
-          <p className="text-[12px] leading-4 soft">
+          <p className="text-small leading-4 soft">
             Next comes the lattice bench: width, container, columns and gutters of each view.
           </p>
           <div className="flex flex-none gap-2">

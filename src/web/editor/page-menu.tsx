@@ -80,8 +80,8 @@ export function PageMenu({ close }: { close: () => void }) {
     <div>
       {[...pages, ...templates].map((page, i) => (
         <div key={page.id}>
-          {i === pages.length && <p className="rule-t mt-1 px-2 pt-1.5 text-[12px] font-bold">Templates</p>}
-          <div className="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
+          {i === pages.length && <p className="rule-t mt-1 px-2 pt-1.5 text-small font-bold">Templates</p>}
+          <div className="group flex items-center gap-1 rounded-field hover:bg-base-200">
             {renaming === page.id ? (
               <RenameField
                 label="Page name"
@@ -107,13 +107,13 @@ export function PageMenu({ close }: { close: () => void }) {
                   onDoubleClick={() => setRenaming(page.id)}
                 >
                   {page.name}{' '}
-                  <span className="text-[12px] font-normal soft">
+                  <span className="text-small font-normal soft">
                     {page.isTemplate ? stoodOn(editor, page) : page.path}
                   </span>
                 </button>
                 <button
                   type="button"
-                  className="plain-button min-h-6 px-1.5 text-[12px] soft"
+                  className="plain-button min-h-6 px-1.5 text-small soft"
                   onClick={() => setRenaming(page.id)}
                   aria-label={`Rename ${page.name}`}
                 >

@@ -57,13 +57,13 @@ function ParkedItem({ parked }: { parked: Parked }) {
     if (editor.commit(values, 'Copy values set aside')) void dismiss()
   }
   return (
-    <li className="rounded-[4px] border border-base-300 p-3" data-parked={parked.id}>
+    <li className="rounded-box border border-base-300 p-3" data-parked={parked.id}>
       <p className="font-semibold">
         {parked.reason.charAt(0).toUpperCase() + parked.reason.slice(1)}
         {block && block.tree.kind !== 'page' ? ` from ${block.page.name}` : ''}.
       </p>
-      <p className="mb-1.5 text-[12px] soft">{time(parked.at)}</p>
-      <ul className="mb-2.5 list-disc pl-4 text-[13px]">
+      <p className="mb-1.5 text-small soft">{time(parked.at)}</p>
+      <ul className="mb-2.5 list-disc pl-4 text-plain">
         {parked.words.map((words, i) => (
           <li key={i}>{words}</li>
         ))}

@@ -9,7 +9,7 @@ export function ScopeSwitch() {
   const widest = editor.doc.views[0]
   if (editor.view.id === widest.id)
     return (
-      <p className="rule-b px-4 py-2 text-[12px] leading-[22px] soft">
+      <p className="rule-b px-4 py-2 text-small leading-5.5 soft">
         {widest.name} leads; narrower views follow it.
       </p>
     )
@@ -32,7 +32,7 @@ export function ScopeSwitch() {
   return (
     <fieldset className="rule-b px-4 py-2">
       <legend className="sr-only">A change applies to</legend>
-      <div className="flex rounded-[4px] bg-base-200 p-0.5 text-[12px]">
+      <div className="flex rounded-box bg-base-200 p-0.5 text-small">
         {choice(true, `Only ${editor.view.name}`)}
         {choice(false, 'Every view')}
       </div>
@@ -48,7 +48,7 @@ export function ScopeMark({ view }: { view: View }) {
     <button
       type="button"
       data-scope={editor.onlyHere ? 'only' : 'every'}
-      className={`ml-1.5 h-5 flex-none rounded-[3px] px-1.5 text-[12px] leading-5 font-semibold ${
+      className={`ml-1.5 h-5 flex-none rounded-field px-1.5 text-small leading-5 font-semibold ${
         editor.onlyHere
           ? 'bg-(--gold-wash) text-(--gold-text) outline outline-accent'
           : 'bg-base-100 text-primary outline outline-primary'

@@ -8,6 +8,7 @@ import type { PageLayout } from '../../core/layout/page'
 import { bounds } from '../../core/layout/rect'
 import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
+import { BreakageSearch } from './breakage-search'
 import { bringing, centredAt, fitRect, fitSheets, SHEET_GAP, zoomedAt } from './camera'
 import { PageLayouts } from './page-layouts'
 import type { SavedView } from './saved-view'
@@ -26,6 +27,7 @@ export abstract class Sheets extends EditorState {
   panelVersion = 0
   private rest: ReturnType<typeof setTimeout> | undefined
   protected readonly layouts: PageLayouts
+  readonly breakages = new BreakageSearch(this)
   private readonly listeners = new Set<() => void>()
   private seenDocument = -1
   /** Board size in screen px, measured by the board. */
@@ -153,6 +155,7 @@ export abstract class Sheets extends EditorState {
     this.shared = undefined
     this.editing = undefined
     this.shownWidths = new Map()
+    this.breaking = undefined
     this.layouts.clear()
     this.fitted = false
     this.refresh()
@@ -206,6 +209,7 @@ export abstract class Sheets extends EditorState {
 
   /** Brings the layouts of the shown sheets up to the document. */
   refresh(where: 'everywhere' | 'board' = 'everywhere') {
+    this.breakages.follow()
     const all = this.page ? this.layouts.update(this.pageId, this.shownViews, this.view) : true
     if (!all) setTimeout(() => this.refresh())
     this.changed(where)
@@ -242,6 +246,11 @@ export abstract class Sheets extends EditorState {
     this.boardSize = { width, height }
     if (!this.fitted) this.fit()
     else this.changed('board')
+  }
+
+  /** Fits the sheets into the board as soon as its new size is known. */
+  protected fitWhenMeasured() {
+    this.fitted = false
   }
 
   fit() {

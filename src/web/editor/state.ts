@@ -6,6 +6,8 @@ import type { Drag, SheetPoint } from '../board/drag'
 import type { Typing } from '../text/typing'
 import type { Camera } from './camera'
 
+type Panels = { readonly ledger: boolean; readonly spec: boolean; readonly shelf: boolean }
+
 export class EditorState {
   pageId = ''
   /** A page that is to be shown and is not here yet. */
@@ -20,6 +22,8 @@ export class EditorState {
   hiddenViews = new Set<string>()
   /** Sheets that are shown at another width than their views', px. */
   shownWidths: ReadonlyMap<string, number> = new Map<string, number>()
+  /** The view of which is said what breaks at which widths. */
+  breaking: string | undefined
   /** The text being edited in place. */
   editing: { id: string; view: string } | undefined
   /** What is written in it, once it is on its sheet. */
@@ -40,7 +44,9 @@ export class EditorState {
   scaling: { id: string; points: { x: number; y: number }[] } | undefined
   /** What each view's rulers count from, px on its sheet. */
   zeros: ReadonlyMap<string, { x: number; y: number }> = new Map<string, { x: number; y: number }>()
-  panels = { ledger: true, spec: true, shelf: false }
+  panels: Panels = { ledger: true, spec: true, shelf: false }
+  /** The panels as they stand beside the board, while the window is too narrow for any beside it. */
+  panelsBeside: Panels | undefined
   shelfPart: 'sections' | 'blocks' | 'pictures' = 'sections'
   dialog:
     | 'page'
@@ -71,8 +77,10 @@ export class EditorState {
   }
   /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
   keyNote: { words: string; step?: number } | undefined
+  /** The step of the tour that is shown. */
+  tour: number | undefined
   /** The panels as they were before the tools were hidden. */
-  toolsBefore: { panels: EditorState['panels']; showLattice: boolean } | undefined
+  toolsBefore: { panels: Panels; showLattice: boolean } | undefined
   /** A lattice that is waiting to be taken or left. */
   latticeQuestion: { misfits: Misfit[]; commit: () => void } | undefined
   /** While something is dragged that changes props in many places: its changes are one step of the history. */

@@ -64,7 +64,7 @@ function Standing({ template }: { template: Page }) {
 /** Whether the template's sections take the place of a page's own header and footer. */
 function Instead({ on, onChange }: { on: boolean; onChange: (on: boolean) => void }) {
   return (
-    <label className="mt-2 flex min-h-[32px] items-center gap-2.5">
+    <label className="mt-2 flex min-h-8 items-center gap-2.5">
       <input
         type="checkbox"
         className="checkbox checkbox-xs checkbox-primary"
@@ -88,7 +88,7 @@ function StandingPage({ page, template, instead }: { page: Page; template: Page;
     return editor.commit(edits, `Stand ${page.name} on ${template.name}`)
   }
   return (
-    <label className="rule-b flex min-h-[36px] items-center gap-2.5 py-1">
+    <label className="rule-b flex min-h-9 items-center gap-2.5 py-1">
       <input
         type="checkbox"
         className="checkbox checkbox-xs checkbox-primary"
@@ -97,7 +97,7 @@ function StandingPage({ page, template, instead }: { page: Page; template: Page;
         onChange={toggle}
       />
       <b className="font-semibold">{page.name}</b>
-      <span className="flex-1 text-right text-[12px] soft">
+      <span className="flex-1 text-right text-small soft">
         {other
           ? `stands on ${other}`
           : !on && instead && bands.words
@@ -186,7 +186,7 @@ function Making({ page, close }: { page: Page; close: () => void }) {
             >
               Stand on {template.name}
               {instead && bands.words && (
-                <span className="pl-3 text-[12px] font-normal soft">in place of {bands.words}</span>
+                <span className="pl-3 text-small font-normal soft">in place of {bands.words}</span>
               )}
             </button>
           ))}
@@ -202,7 +202,7 @@ function Making({ page, close }: { page: Page; close: () => void }) {
         <p className="mb-2 font-semibold">Sections that every page shares</p>
         {sections.length === 0 && <p className="soft">Place a header or a footer on this page first.</p>}
         {sections.map((section) => (
-          <label key={section.id} className="rule-b flex min-h-[34px] items-center gap-2.5">
+          <label key={section.id} className="rule-b flex min-h-8.5 items-center gap-2.5">
             <input
               type="checkbox"
               className="checkbox checkbox-xs checkbox-primary"
@@ -219,11 +219,7 @@ function Making({ page, close }: { page: Page; close: () => void }) {
         ))}
         <label className="mt-3 flex items-center gap-2">
           <span className="font-semibold">Name</span>
-          <input
-            className="text-field w-[180px]"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
+          <input className="text-field w-45" value={name} onChange={(event) => setName(event.target.value)} />
         </label>
         {problem && (
           <p role="alert" className="mt-3 text-error">

@@ -16,18 +16,18 @@ export function TopBar() {
   const page = editor.page
   const opening = editor.opening === undefined ? undefined : doc.pages.get(editor.opening)
   return (
-    <header className="rule-b flex h-[46px] flex-none items-center gap-3 px-3.5">
-      <Link to="/" className="flex items-center rounded-[3px]" title="All projects" aria-label="All projects">
+    <header className="rule-b flex h-11.5 flex-none items-center gap-3 px-3.5 max-md:overflow-x-auto max-md:*:flex-none">
+      <Link to="/" className="flex items-center rounded-field" title="All projects" aria-label="All projects">
         <Mark />
       </Link>
-      <div className="flex min-w-0 items-center gap-1 text-[14px]">
-        <h1 className="max-w-[220px] truncate soft" title={doc.name}>
+      <div className="flex min-w-0 items-center gap-1 text-plain">
+        <h1 className="max-w-55 truncate soft max-md:max-w-24" title={doc.name}>
           {doc.name}
         </h1>
         <span className="soft">/</span>
         <Popover
           label={`Page: ${page?.name ?? 'none'}`}
-          className="plain-button px-1.5 text-[14px] font-bold"
+          className="plain-button px-1.5 text-plain font-bold"
           width={330}
           button={
             <>
@@ -48,11 +48,11 @@ export function TopBar() {
                 key={view.id}
                 type="button"
                 aria-pressed={on}
-                className={`h-[29px] rounded-[4px] border px-2.5 ${on ? 'border-primary shadow-[inset_0_-2px_0_var(--color-primary)]' : 'border-base-300 soft'}`}
+                className={`h-7.25 rounded-box border px-2.5 ${on ? 'border-primary shadow-[inset_0_-2px_0_var(--color-primary)]' : 'border-base-300 soft'}`}
                 title={on ? `Hide the ${view.name} sheet` : `Show the ${view.name} sheet`}
                 onClick={() => editor.toggleView(view.id)}
               >
-                {view.name} <span className="text-[12px] soft tabular-nums">{view.width}</span>
+                {view.name} <span className="text-small soft tabular-nums">{view.width}</span>
               </button>
             )
           })}
@@ -117,7 +117,7 @@ function SetAside() {
   return (
     <button
       type="button"
-      className="flex-none rounded-[3px] bg-(--gold-wash) px-2 py-1 text-[12px] font-semibold text-(--gold-text)"
+      className="flex-none rounded-field bg-(--gold-wash) px-2 py-1 text-small font-semibold text-(--gold-text)"
       title="Changes of yours that came too late: look at them"
       onClick={() => editor.set({ dialog: 'parked' })}
     >
@@ -137,12 +137,12 @@ function SavedState() {
   }[kind]
   return (
     // As wide as its longest words: what stands beside it does not move when they change.
-    <span className="flex w-[158px] flex-none justify-end">
+    <span className="flex w-39.5 flex-none justify-end">
       <span
         // What is saved goes without saying; what is not is heard.
         role={kind === 'waiting' || kind === 'unkept' ? 'status' : undefined}
         data-saved={kind}
-        className={`flex max-w-[190px] items-center gap-1.5 truncate text-[12px] ${kind === 'waiting' ? 'rounded-[3px] bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-[3px] bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
+        className={`flex max-w-47.5 items-center gap-1.5 truncate text-small ${kind === 'waiting' ? 'rounded-field bg-(--gold-wash) px-2 py-1 text-(--gold-text)' : kind === 'unkept' ? 'rounded-field bg-error px-2 py-1 font-semibold text-error-content' : 'soft'}`}
         title={
           kind === 'waiting'
             ? `${sentence(detail)} Your changes are safe here and go out as soon as it answers.`
@@ -153,7 +153,7 @@ function SavedState() {
       >
         <i
           aria-hidden
-          className={`size-[7px] flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`}
+          className={`size-1.75 flex-none rounded-full ${kind === 'saved' ? 'bg-primary' : 'bg-accent'}`}
         />
         {words}
       </span>

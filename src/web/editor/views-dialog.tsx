@@ -67,7 +67,7 @@ export function ViewsDialog() {
         ))}
       </ul>
       {problem && (
-        <p role="alert" className="mb-3 text-[12px] text-error">
+        <p role="alert" className="mb-3 text-small text-error">
           {problem.charAt(0).toUpperCase() + problem.slice(1)}.
         </p>
       )}
@@ -106,7 +106,7 @@ function ViewRow({
         <RenameField
           label={`Name of ${name}`}
           value={name}
-          className="w-[140px]"
+          className="w-35"
           onRename={(typed) => {
             const free = freeName(doc.views, typed, view.width, id)
             put(
@@ -119,7 +119,7 @@ function ViewRow({
       ) : (
         <button
           type="button"
-          className="plain-button w-[140px] justify-start truncate px-1.5 font-bold"
+          className="plain-button w-35 justify-start truncate px-1.5 font-bold"
           title="Press to rename"
           aria-label={`Rename ${name}`}
           onClick={() => setNaming(true)}
@@ -134,7 +134,7 @@ function ViewRow({
         context={{ min: 200, max: 10_000 }}
         onChange={resize}
       />
-      <span className="flex flex-1 items-center gap-1.5 text-[12px] soft">
+      <span className="flex flex-1 items-center gap-1.5 text-small soft">
         {view.breakpoint === null ? (
           'the widest: what every other view starts from'
         ) : (
@@ -186,9 +186,9 @@ function Losing({ view, keep, remove }: { view: View; keep: () => void; remove: 
     <div
       role="group"
       aria-label={`Removing ${view.name}`}
-      className="mt-1 rounded-[3px] bg-(--gold-wash) px-2.5 py-2"
+      className="mt-1 rounded-field bg-(--gold-wash) px-2.5 py-2"
     >
-      <p className="text-[12px] leading-[17px] text-(--gold-text)">
+      <p className="text-small leading-4.25 text-(--gold-text)">
         {blocks.length > 0 &&
           `${blocks.length === 1 ? 'One block has' : `${blocks.length} blocks have`} values for ${view.name} alone: ${listed(blocks)}. `}
         {pages.length > 0 && `Drawn at it: ${listed(pages)}. `}

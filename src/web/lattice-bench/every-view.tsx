@@ -30,8 +30,8 @@ export function EveryView() {
     ({ view, lattice }) => view.lattice.columns === lattice.columns && view.lattice.gutter === lattice.gutter,
   )
   const field = (label: string, value: string, set: (value: string) => void) => (
-    <label className="flex min-h-[32px] items-center gap-2">
-      <span className="w-[64px]">{label}</span>
+    <label className="flex min-h-8 items-center gap-2">
+      <span className="w-16">{label}</span>
       <input
         className="text-field min-w-0 flex-1 tabular-nums"
         value={value}
@@ -43,7 +43,7 @@ export function EveryView() {
   )
   return (
     <Group title="Every view at once" aside="widest first">
-      <div className="flex min-h-[30px] items-center gap-1.5">
+      <div className="flex min-h-7.5 items-center gap-1.5">
         <span>Begin as a</span>
         <Choice
           label="Kind of page"
@@ -63,17 +63,17 @@ export function EveryView() {
       {field('Columns', columns, setColumns)}
       {field('Gutters', gutters, setGutters)}
       {problem && (
-        <p role="alert" className="py-1 text-[12px] text-error">
+        <p role="alert" className="py-1 text-small text-error">
           {problem.charAt(0).toUpperCase() + problem.slice(1)}.
         </p>
       )}
       {asked.map(({ view, lattice, columnWidth, whole }) => (
         <div
           key={view.id}
-          className="flex min-h-[24px] items-baseline gap-2 text-[12px] tabular-nums"
+          className="flex min-h-6 items-baseline gap-2 text-small tabular-nums"
           data-asked={view.id}
         >
-          <span className="w-[64px] font-semibold">{view.name}</span>
+          <span className="w-16 font-semibold">{view.name}</span>
           <span className="flex-1 soft">
             {lattice.columns} of {formatPx(columnWidth)}
           </span>

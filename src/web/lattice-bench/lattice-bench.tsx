@@ -50,8 +50,8 @@ export function LatticeBench() {
   const { view } = editor
   return (
     <>
-      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="flex-1 text-[15px] font-bold">Lattice</h2>
+      <header className="rule-b flex h-11.5 flex-none items-center gap-2 px-4">
+        <h2 className="flex-1 text-large font-bold">Lattice</h2>
         <fieldset className="flex gap-1">
           <legend className="sr-only">View</legend>
           {editor.shownViews.map((each) => (
@@ -123,7 +123,7 @@ function BenchBody({ view }: { view: View }) {
   const row = ({ key, word, unit }: (typeof ROWS)[number], isKnown: boolean) => (
     <div
       key={key}
-      className={`flex min-h-[30px] items-center gap-2 ${blamed.has(key) ? 'text-error' : missing.has(key) ? 'text-(--gold-text)' : ''}`}
+      className={`flex min-h-7.5 items-center gap-2 ${blamed.has(key) ? 'text-error' : missing.has(key) ? 'text-(--gold-text)' : ''}`}
       data-bench={key}
     >
       <span className="flex-1">{word}</span>
@@ -132,7 +132,7 @@ function BenchBody({ view }: { view: View }) {
         value={known[key] ?? solved?.[key]}
         unit={unit}
         shown={known[key] === undefined && !solved ? '?' : undefined}
-        className={isKnown ? 'chip' : 'rounded-[3px] px-2 py-1 font-semibold tabular-nums hover:bg-base-200'}
+        className={isKnown ? 'chip' : 'rounded-field px-2 py-1 font-semibold tabular-nums hover:bg-base-200'}
         context={{ whole: known.width, integer: key === 'columns', max: 100_000 }}
         onChange={(value) => apply({ ...known, [key]: value })}
         onClear={() => apply({ ...known, [key]: undefined })}
@@ -140,7 +140,7 @@ function BenchBody({ view }: { view: View }) {
       {isKnown ? (
         <button
           type="button"
-          className="w-[52px] text-right text-[12px] soft hover:text-primary"
+          className="w-13 text-right text-small soft hover:text-primary"
           aria-label={`Solve for ${word.toLowerCase()}`}
           title="Leave it open: solve for it"
           onClick={() => {
@@ -153,7 +153,7 @@ function BenchBody({ view }: { view: View }) {
       ) : (
         <button
           type="button"
-          className="w-[52px] text-right text-[12px] soft hover:text-primary disabled:opacity-40"
+          className="w-13 text-right text-small soft hover:text-primary disabled:opacity-40"
           aria-label={`Keep ${word.toLowerCase()} as it is`}
           title="Keep this value and solve for another"
           disabled={!solved}
@@ -188,12 +188,12 @@ function BenchBody({ view }: { view: View }) {
       <Group title="Solved" aside={sum}>
         {solvedRows.map((each) => row(each, false))}
         {solvedRows.length === 0 && solved && (
-          <p className="py-1 text-[12px] soft">Everything is given, and it adds up.</p>
+          <p className="py-1 text-small soft">Everything is given, and it adds up.</p>
         )}
         {solution.status !== 'solved' && (
           <p
             role="alert"
-            className={`mt-1 rounded-[3px] px-2 py-1.5 text-[12px] leading-[17px] ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}
+            className={`mt-1 rounded-field px-2 py-1.5 text-small leading-4.25 ${solution.status === 'missing' ? 'bg-(--gold-wash) text-(--gold-text)' : 'border border-error/40 text-error'}`}
           >
             {solution.reason.charAt(0).toUpperCase() + solution.reason.slice(1)}.
             {solution.status === 'disagree' && ' Let one of them be solved.'}
@@ -205,17 +205,17 @@ function BenchBody({ view }: { view: View }) {
           {offers.map((offer) => (
             <div
               key={`${offer.columnWidth}-${offer.gutter}`}
-              className="flex min-h-[26px] items-center gap-2 tabular-nums"
+              className="flex min-h-6.5 items-center gap-2 tabular-nums"
             >
-              <b className="w-[62px]">
+              <b className="w-15.5">
                 {offer.columns} × {offer.columnWidth}
               </b>
-              <span className="flex-1 text-[12px] soft">
+              <span className="flex-1 text-small soft">
                 gutter {offer.gutter} · {fluid ? `margin ${offer.margin}` : `container ${offer.container}`}
               </span>
               <button
                 type="button"
-                className="rounded-[3px] px-1.5 font-bold text-primary hover:bg-secondary"
+                className="rounded-field px-1.5 font-bold text-primary hover:bg-secondary"
                 aria-label={`Use ${offer.columns} columns of ${offer.columnWidth} with gutter ${offer.gutter}`}
                 onClick={() =>
                   apply(
@@ -242,7 +242,7 @@ function BenchBody({ view }: { view: View }) {
         </Group>
       )}
       <Group title="Container">
-        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+        <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
           <span>Stands</span>
           <Choice
             label="Container"
@@ -293,7 +293,7 @@ function BenchBody({ view }: { view: View }) {
         key={editor.doc.views.map((each) => `${each.lattice.columns}-${each.lattice.gutter}`).join()}
       />
       <Group title="Rhythm and fold">
-        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+        <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
           <span>Baseline every</span>
           <NumberChip
             label="Baseline step"
@@ -314,7 +314,7 @@ function BenchBody({ view }: { view: View }) {
         <Check on={editor.showBaseline} set={(showBaseline) => editor.set({ showBaseline })}>
           Baseline shown on the sheets
         </Check>
-        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+        <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
           <span>What matters is safe down to</span>
           <NumberChip
             label="Safe width"
@@ -326,7 +326,7 @@ function BenchBody({ view }: { view: View }) {
           />
         </div>
         {view.breakpoint !== null && (
-          <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+          <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
             <span>Holds up to a window of</span>
             <NumberChip
               label="Breakpoint"

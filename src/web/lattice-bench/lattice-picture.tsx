@@ -42,7 +42,7 @@ export function LatticePicture({
           )
         })}
       </svg>
-      <div className="mt-1 flex justify-between text-[12px] soft tabular-nums">
+      <div className="mt-1 flex justify-between text-small soft tabular-nums">
         <span>{formatPx(used.left)}</span>
         <span>{formatPx(used.container)}</span>
         <span>{formatPx(used.right)}</span>

@@ -73,6 +73,15 @@ export const COMMANDS: Command[] = [
     run: (editor) => editor.set({ dialog: 'history' }),
   },
   {
+    id: 'tour',
+    name: 'Show the tour',
+    group: 'Project',
+    run: (editor) => {
+      for (const panel of ['ledger', 'spec'] as const) editor.showPanel(panel, true)
+      editor.set({ tour: 0 })
+    },
+  },
+  {
     id: 'set-aside',
     name: 'Changes set aside …',
     group: 'Project',
@@ -92,7 +101,7 @@ export const COMMANDS: Command[] = [
     keys: 'B',
     run: (editor) => {
       editor.select(undefined)
-      editor.set({ panels: { ...editor.panels, spec: true } })
+      editor.showPanel('spec', true)
     },
   },
   {
@@ -175,21 +184,21 @@ export const COMMANDS: Command[] = [
     name: 'Fold the ledger away',
     group: 'Board',
     keys: '1',
-    run: (editor) => editor.set({ panels: { ...editor.panels, ledger: !editor.panels.ledger } }),
+    run: (editor) => editor.showPanel('ledger', !editor.panels.ledger),
   },
   {
     id: 'fold-shelf',
     name: 'Open or close the shelf',
     group: 'Board',
     keys: '2',
-    run: (editor) => editor.set({ panels: { ...editor.panels, shelf: !editor.panels.shelf } }),
+    run: (editor) => editor.showPanel('shelf', !editor.panels.shelf),
   },
   {
     id: 'fold-spec',
     name: 'Fold the spec away',
     group: 'Board',
     keys: '3',
-    run: (editor) => editor.set({ panels: { ...editor.panels, spec: !editor.panels.spec } }),
+    run: (editor) => editor.showPanel('spec', !editor.panels.spec),
   },
 ]
 

@@ -8,9 +8,9 @@ import { COMMANDS, showKeys } from './commands'
 import { keysFor } from './shortcuts'
 
 const ROW =
-  'flex items-center justify-between rounded-[3px] px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
+  'flex items-center justify-between rounded-field px-2 py-1.5 data-[selected=true]:bg-secondary data-[selected=true]:text-secondary-content'
 const HEADING =
-  '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-bold'
+  '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:font-bold'
 
 export function Palette() {
   const editor = useEditor()
@@ -20,7 +20,7 @@ export function Palette() {
     <Dialog title="All commands" onClose={close} width={480}>
       <Cmdk label="Commands" loop>
         <Cmdk.Input autoFocus placeholder="What do you want to do?" className="text-field mb-2 w-full" />
-        <Cmdk.List className="max-h-[340px] overflow-y-auto">
+        <Cmdk.List className="max-h-85 overflow-y-auto">
           <Cmdk.Empty className="px-2 py-3 soft">No command is called that.</Cmdk.Empty>
           {groups.map((group) => (
             <Cmdk.Group key={group} heading={group} className={HEADING}>
@@ -41,9 +41,7 @@ export function Palette() {
                 >
                   {command.name}
                   {keysFor(command) && (
-                    <kbd className="[font-family:inherit] text-[12px] soft">
-                      {showKeys(keysFor(command)!)}
-                    </kbd>
+                    <kbd className="[font-family:inherit] text-small soft">{showKeys(keysFor(command)!)}</kbd>
                   )}
                 </Cmdk.Item>
               ))}
@@ -60,7 +58,7 @@ export function Palette() {
                   placeItem(editor, item)
                 }}
               >
-                {item.name} <span className="text-[12px] soft">{item.category}</span>
+                {item.name} <span className="text-small soft">{item.category}</span>
               </Cmdk.Item>
             ))}
           </Cmdk.Group>
@@ -75,7 +73,7 @@ export function Palette() {
                   editor.openPage(page.id)
                 }}
               >
-                {page.name} <span className="text-[12px] soft">{page.path}</span>
+                {page.name} <span className="text-small soft">{page.path}</span>
               </Cmdk.Item>
             ))}
           </Cmdk.Group>

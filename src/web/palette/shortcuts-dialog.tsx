@@ -61,11 +61,11 @@ export function Shortcuts() {
           const keys = keysFor(command)
           const open = asking === command.id
           return (
-            <div key={command.id} className="rule-b flex min-h-[31px] items-center justify-between gap-2">
+            <div key={command.id} className="rule-b flex min-h-7.75 items-center justify-between gap-2">
               <span>{command.name}</span>
               <button
                 type="button"
-                className={`rounded-[3px] px-1.5 py-0.5 text-[12px] whitespace-nowrap hover:bg-base-200 ${open ? 'bg-secondary font-semibold text-secondary-content' : isChanged(command) ? 'font-semibold' : 'soft'}`}
+                className={`rounded-field px-1.5 py-0.5 text-small whitespace-nowrap hover:bg-base-200 ${open ? 'bg-secondary font-semibold text-secondary-content' : isChanged(command) ? 'font-semibold' : 'soft'}`}
                 aria-label={`Keys of ${command.name}: ${keys ? showKeys(keys) : 'none'}`}
                 title="Press, then press the new keys"
                 onClick={() => {
@@ -81,13 +81,13 @@ export function Shortcuts() {
           )
         })}
         {POINTER.map(([what, how]) => (
-          <div key={what} className="rule-b flex min-h-[31px] items-center justify-between gap-2">
+          <div key={what} className="rule-b flex min-h-7.75 items-center justify-between gap-2">
             <span>{what}</span>
-            <kbd className="[font-family:inherit] px-1.5 text-[12px] soft">{how}</kbd>
+            <kbd className="[font-family:inherit] px-1.5 text-small soft">{how}</kbd>
           </div>
         ))}
       </section>
-      <div className="flex min-h-[38px] items-center gap-3 pt-2 text-[12px] soft">
+      <div className="flex min-h-9.5 items-center gap-3 pt-2 text-small soft">
         <span className="flex-1" role="status">
           {said ? `${said}.` : 'Press a shortcut to change it; Backspace takes it away.'}
         </span>

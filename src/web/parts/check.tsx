@@ -11,7 +11,7 @@ export function Check({
   children: ReactNode
 }) {
   return (
-    <label className="flex min-h-[27px] items-center gap-2">
+    <label className="flex min-h-6.75 items-center gap-2">
       <input
         type="checkbox"
         className="checkbox checkbox-xs checkbox-primary"

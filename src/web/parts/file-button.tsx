@@ -41,7 +41,7 @@ export function PictureButton({ label, multiple = false, take, children }: Props
         onChange={(event) => void takeAll(event.target.files)}
       />
       {problem && (
-        <p role="alert" className="mt-2 text-[12px] leading-4 text-error">
+        <p role="alert" className="mt-2 text-small leading-4 text-error">
           {problem}
         </p>
       )}

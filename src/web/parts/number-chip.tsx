@@ -130,7 +130,7 @@ export function NumberChip({
         ref={field}
         // biome-ignore lint/a11y/noAutofocus: the field opens where the user pressed
         autoFocus
-        className="text-field w-[76px] font-semibold tabular-nums"
+        className="text-field w-19 font-semibold tabular-nums"
         inputMode="text"
         aria-label={label}
         aria-invalid={problem !== undefined}
@@ -165,7 +165,7 @@ export function NumberChip({
         <span
           id={id}
           role="alert"
-          className="floating absolute top-full left-0 z-40 mt-1 w-max max-w-[220px] px-2 py-1 text-[12px] leading-4 text-error"
+          className="floating absolute top-full left-0 z-40 mt-1 w-max max-w-55 px-2 py-1 text-small leading-4 text-error"
         >
           {problem}
         </span>

@@ -36,11 +36,9 @@ export class PanelBoundary extends Component<Props, State> {
         aria-label={this.props.name}
         className={`flex flex-col items-start gap-2 overflow-auto bg-base-100 p-4 ${this.props.className ?? ''}`}
       >
-        <h2 className="text-[15px] font-bold">{this.props.name} stopped</h2>
+        <h2 className="text-large font-bold">{this.props.name} stopped</h2>
         <p className="soft">Everything else goes on, and what you made is kept.</p>
-        <p className="w-full rounded-[3px] bg-base-200 px-2 py-1.5 text-[12px] break-words">
-          {error.message}
-        </p>
+        <p className="w-full rounded-field bg-base-200 px-2 py-1.5 text-small break-words">{error.message}</p>
         <div className="flex flex-wrap gap-2">
           <button type="button" className="main-button" onClick={() => this.setState({ error: undefined })}>
             Open it again

@@ -17,7 +17,7 @@ export function Pick({
 }) {
   return (
     <label
-      className={`relative rounded-[3px] px-2 has-focus-visible:outline-2 has-focus-visible:outline-primary ${className}`}
+      className={`relative rounded-field px-2 has-focus-visible:outline-2 has-focus-visible:outline-primary ${className}`}
     >
       <input
         type="radio"

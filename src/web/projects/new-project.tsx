@@ -55,23 +55,23 @@ export function NewProject({ onClose }: { onClose: () => void }) {
           {BEGINNINGS.map((each) => (
             <label
               key={each.id}
-              className={`flex cursor-pointer items-baseline gap-2.5 rounded-[4px] border px-2.5 py-1.5 ${begin === each.id ? 'border-primary' : 'border-base-300'}`}
+              className={`flex cursor-pointer items-baseline gap-2.5 rounded-box border px-2.5 py-1.5 ${begin === each.id ? 'border-primary' : 'border-base-300'}`}
             >
               <input
                 type="radio"
                 name="begin"
-                className="radio radio-xs radio-primary translate-y-[3px]"
+                className="radio radio-xs radio-primary translate-y-0.75"
                 checked={begin === each.id}
                 onChange={() => setBegin(each.id)}
               />
               <span>
                 <b className="font-semibold">{each.name}</b>{' '}
-                <span className="text-[12px] soft">{each.words}</span>
+                <span className="text-small soft">{each.words}</span>
               </span>
             </label>
           ))}
         </fieldset>
-        <p className="mt-2 text-[12px] soft">At Desktop 1440 and Mobile 390. Both can be changed.</p>
+        <p className="mt-2 text-small soft">At Desktop 1440 and Mobile 390. Both can be changed.</p>
         {create.isError && (
           <p role="alert" className="mt-2 text-error">
             It could not be made: {create.error.message}.

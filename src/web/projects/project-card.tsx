@@ -54,7 +54,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardPr
               {project.name}
             </Link>
           )}
-          <p className="text-[12px] soft">{ago('changed', project.changed)}</p>
+          <p className="text-small soft">{ago('changed', project.changed)}</p>
         </div>
         <Popover
           label={`More for ${project.name}`}
@@ -72,7 +72,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onDelete }: CardPr
                 key={word}
                 type="button"
                 data-option
-                className="block w-full rounded-[3px] px-2 py-1.5 text-left hover:bg-base-200"
+                className="block w-full rounded-field px-2 py-1.5 text-left hover:bg-base-200"
                 onClick={() => {
                   close()
                   run()

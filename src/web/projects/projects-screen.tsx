@@ -20,7 +20,7 @@ type Opening = { name: string; words: string; share?: number; cancel: AbortContr
 /** A file that is being opened: how far, and a way to leave it. */
 function OpeningFile({ name, words, share, cancel }: Opening) {
   return (
-    <div role="status" className="floating mx-auto mb-6 flex max-w-[860px] items-center gap-3 px-4 py-2.5">
+    <div role="status" className="floating mx-auto mb-6 flex max-w-215 items-center gap-3 px-4 py-2.5">
       <span className="min-w-0 flex-1 truncate">
         Opening “{name}”. <span className="soft">{words}</span>
       </span>
@@ -100,9 +100,9 @@ export function ProjectsScreen() {
 
   return (
     <div className="flex h-full flex-col">
-      <header className="rule-b flex h-[46px] flex-none items-center gap-3 px-3.5">
+      <header className="rule-b flex h-11.5 flex-none items-center gap-3 px-3.5">
         <Mark />
-        <h1 className="text-[15px] font-bold">Just Lattice</h1>
+        <h1 className="text-large font-bold">Just Lattice</h1>
         <span className="flex-1" />
         <ThemeButton />
         <button type="button" className="line-button" onClick={() => file.current?.click()}>
@@ -123,7 +123,7 @@ export function ProjectsScreen() {
       </header>
       <main className="min-h-0 flex-1 overflow-y-auto bg-(--desk) px-10 py-8">
         {problem && (
-          <div role="alert" className="floating mx-auto mb-6 flex max-w-[860px] items-start gap-3 px-4 py-3">
+          <div role="alert" className="floating mx-auto mb-6 flex max-w-215 items-start gap-3 px-4 py-3">
             <span className="flex-1 leading-5 break-words">{problem}</span>
             <button
               type="button"
@@ -136,17 +136,14 @@ export function ProjectsScreen() {
         )}
         {opening && <OpeningFile {...opening} />}
         {deleted && (
-          <div
-            role="status"
-            className="floating mx-auto mb-6 flex max-w-[860px] items-center gap-3 px-4 py-2.5"
-          >
+          <div role="status" className="floating mx-auto mb-6 flex max-w-215 items-center gap-3 px-4 py-2.5">
             <span className="flex-1">“{deleted.name}” was deleted.</span>
             <button type="button" className="line-button" onClick={() => restore.mutate(deleted)}>
               Bring it back
             </button>
           </div>
         )}
-        <div className="mx-auto max-w-[1120px]">
+        <div className="mx-auto max-w-280">
           {list.isPending && <p className="soft">Looking for your projects …</p>}
           {list.isError && (
             <p role="alert">
@@ -158,7 +155,7 @@ export function ProjectsScreen() {
           )}
           {list.data?.length === 0 && (
             <div className="py-20 text-center">
-              <h2 className="mb-1 text-[18px] font-bold">No projects yet</h2>
+              <h2 className="mb-1 text-title font-bold">No projects yet</h2>
               <p className="mb-4 soft">
                 Make one: choose its views, solve its lattice, place the first section.
               </p>
@@ -234,7 +231,7 @@ function Finding({
         <Search {...ICON} className="soft" />
         <input
           type="search"
-          className="text-field w-[240px]"
+          className="text-field w-60"
           placeholder="Find a project"
           aria-label="Find a project"
           value={sought}
@@ -246,7 +243,7 @@ function Finding({
         {order(false, 'Last changed')}
         {order(true, 'A to Z')}
       </fieldset>
-      <span role="status" className="ml-auto text-[12px] soft">
+      <span role="status" className="ml-auto text-small soft">
         {count === 1 ? '1 project' : `${count} projects`}
       </span>
     </div>

@@ -19,11 +19,11 @@ export function Trash({ onRestored }: { onRestored: () => void }) {
       <summary className="cursor-pointer font-semibold">
         Trash <span className="font-normal soft">{trash.data.length}</span>
       </summary>
-      <ul className="mt-2 max-w-[620px]">
+      <ul className="mt-2 max-w-155">
         {trash.data.map(({ id, name, deleted }) => (
-          <li key={id} className="rule-b flex min-h-[38px] items-center gap-3">
+          <li key={id} className="rule-b flex min-h-9.5 items-center gap-3">
             <span className="min-w-0 flex-1 truncate">{name}</span>
-            <span className="text-[12px] soft">{ago('deleted', deleted)}</span>
+            <span className="text-small soft">{ago('deleted', deleted)}</span>
             <button
               type="button"
               className="line-button"

@@ -56,8 +56,8 @@ function GuidesPanel({ guides }: { guides: Guide[] }) {
   const sorted = [...guides].sort((a, b) => (a.axis === b.axis ? a.at - b.at : a.axis === 'x' ? -1 : 1))
   return (
     <div className="p-1.5" data-guides-panel>
-      <p className="pb-1 text-[12px] font-bold">Guides on {view.name}</p>
-      <div className="flex min-h-[30px] items-center gap-1.5">
+      <p className="pb-1 text-small font-bold">Guides on {view.name}</p>
+      <div className="flex min-h-7.5 items-center gap-1.5">
         <span>Lay one</span>
         <button
           type="button"
@@ -97,14 +97,14 @@ function GuidesPanel({ guides }: { guides: Guide[] }) {
         ))}
       </div>
       {sorted.length === 0 ? (
-        <p className="py-1 text-[12px] leading-4 soft">
+        <p className="py-1 text-small leading-4 soft">
           None yet. Drag one out of a ruler, type where it lies, or lay many at once.
         </p>
       ) : (
-        <ul className="max-h-[176px] overflow-y-auto" aria-label="Guides">
+        <ul className="max-h-44 overflow-y-auto" aria-label="Guides">
           {sorted.map((guide) => (
-            <li key={guide.id} className="flex min-h-[28px] items-center gap-1.5">
-              <span className="w-[56px] soft">{guide.axis === 'x' ? 'upright' : 'level'}</span>
+            <li key={guide.id} className="flex min-h-7 items-center gap-1.5">
+              <span className="w-14 soft">{guide.axis === 'x' ? 'upright' : 'level'}</span>
               <NumberChip
                 label={`${guide.axis === 'x' ? 'Upright' : 'Level'} guide`}
                 value={guide.at - zero[guide.axis]}
@@ -147,7 +147,7 @@ function GuidesPanel({ guides }: { guides: Guide[] }) {
         <Check on={editor.rulers} set={(rulers) => editor.set({ rulers })}>
           Rulers
         </Check>
-        <div className="flex min-h-[28px] items-center gap-1.5">
+        <div className="flex min-h-7 items-center gap-1.5">
           <span>Rulers count from</span>
           {(['x', 'y'] as const).map((side) => (
             <NumberChip

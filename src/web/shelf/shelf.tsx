@@ -23,6 +23,22 @@ const PARTS = [
   { id: 'pictures', word: 'Pictures', icon: <Image {...ICON} /> },
 ] as const
 
+/** The panels that lie over the board in a narrow window, one at a time. */
+function OverBoard() {
+  const editor = useEditor()
+  return (['ledger', 'spec'] as const).map((name) => (
+    <button
+      key={name}
+      type="button"
+      className={`plain-button font-semibold capitalize ${editor.panels[name] ? 'bg-secondary text-secondary-content' : ''}`}
+      aria-pressed={editor.panels[name]}
+      onClick={() => editor.showPanel(name, !editor.panels[name])}
+    >
+      {name}
+    </button>
+  ))
+}
+
 export function Shelf() {
   const editor = useEditor()
   const [search, setSearch] = useState('')
@@ -34,7 +50,8 @@ export function Shelf() {
     const close = open && shelfPart === part && search === ''
     setSearch('')
     setCategory(undefined)
-    editor.set({ shelfPart: part, panels: { ...editor.panels, shelf: !close } })
+    editor.shelfPart = part
+    editor.showPanel('shelf', !close)
   }
   const words = search.trim()
   const found = words === '' ? SHELF.filter((item) => item.shelf === shelfPart) : foundOnShelf(words)
@@ -53,8 +70,9 @@ export function Shelf() {
   }
   return (
     <section aria-label="Shelf" className="flex-none border-t border-base-300 bg-base-100">
-      <div className="flex h-[40px] items-center gap-1 px-3">
-        <label className="flex w-[216px] items-center gap-2">
+      <div className="flex h-10 items-center gap-1 px-3 max-md:overflow-x-auto max-md:*:flex-none">
+        {editor.panelsBeside && <OverBoard />}
+        <label className="flex w-54 items-center gap-2 max-md:w-44">
           <Search {...ICON} className="soft" />
           <input
             data-shelf-search
@@ -62,7 +80,7 @@ export function Shelf() {
             placeholder="Place anything"
             aria-label="Place anything: search the shelf"
             value={search}
-            onFocus={() => editor.set({ panels: { ...editor.panels, shelf: true } })}
+            onFocus={() => editor.showPanel('shelf', true)}
             onChange={(event) => {
               setSearch(event.target.value)
               setCategory(undefined)
@@ -83,19 +101,18 @@ export function Shelf() {
               if (event.key === 'Escape') {
                 setSearch('')
                 goHome(editor)
-                editor.set({ panels: { ...editor.panels, shelf: false } })
+                editor.showPanel('shelf', false)
               }
             }}
           />
-          <kbd className="rounded-[3px] border border-base-300 px-1 text-[11px] soft">/</kbd>
+          <kbd className="rounded-field border border-base-300 px-1 text-tiny soft">/</kbd>
         </label>
-        <div className="flex gap-1 pl-2" role="tablist" aria-label="Parts of the shelf">
+        <div className="flex gap-1 pl-2" role="group" aria-label="Parts of the shelf">
           {PARTS.map((part) => (
             <button
               key={part.id}
               type="button"
-              role="tab"
-              aria-selected={isShown(part.id)}
+              aria-expanded={isShown(part.id)}
               aria-controls="shelf-items"
               className={`plain-button font-semibold ${isShown(part.id) ? 'bg-secondary text-secondary-content' : ''}`}
               onClick={() => show(part.id)}
@@ -108,7 +125,7 @@ export function Shelf() {
             </button>
           ))}
         </div>
-        <div className="ml-auto flex items-center gap-1 text-[13px]">
+        <div className="ml-auto flex items-center gap-1 text-plain">
           <TracingList />
           <GuidesList />
           <Snapping />
@@ -133,13 +150,13 @@ export function Shelf() {
         </div>
       </div>
       {open && (
-        <div className="flex h-[146px] gap-4 px-3 pt-1 pb-3">
+        <div className="flex h-36.5 max-h-[45vh] gap-4 overflow-auto px-3 pt-1 pb-3">
           {shelfPart === 'pictures' && words === '' ? (
             <Pictures />
           ) : (
             <>
               <div
-                className="flex w-[208px] flex-none flex-col flex-wrap content-start gap-x-2"
+                className="flex w-52 flex-none flex-col flex-wrap content-start gap-x-2"
                 role="group"
                 aria-label="Categories"
               >
@@ -150,7 +167,7 @@ export function Shelf() {
                       key={each}
                       type="button"
                       aria-pressed={on}
-                      className={`h-[27px] w-[100px] rounded-[3px] px-2 text-left ${on ? 'bg-base-200 font-bold' : 'soft hover:bg-base-200'}`}
+                      className={`h-6.75 w-25 rounded-field px-2 text-left ${on ? 'bg-base-200 font-bold' : 'soft hover:bg-base-200'}`}
                       onClick={() => setCategory(each === 'All' ? undefined : each)}
                     >
                       {each}
@@ -169,7 +186,7 @@ export function Shelf() {
                     key={item.id}
                     id={`shelf-${item.id}`}
                     type="button"
-                    className="group w-[152px] flex-none text-left"
+                    className="group w-38 flex-none text-left"
                     onPointerDown={(event) =>
                       followPlacing(
                         editor,
@@ -183,7 +200,7 @@ export function Shelf() {
                     title={`Press to place ${item.name} behind what is selected, or drag it onto a sheet`}
                   >
                     <span
-                      className={`block overflow-hidden rounded-[3px] border group-hover:border-primary ${item === marked ? 'border-primary outline-2 outline-primary' : 'border-base-300'}`}
+                      className={`block overflow-hidden rounded-field border group-hover:border-primary ${item === marked ? 'border-primary outline-2 outline-primary' : 'border-base-300'}`}
                     >
                       <Thumbnail item={item} views={editor.doc.views} tokens={editor.doc.tokens} />
                     </span>
@@ -208,7 +225,7 @@ function Pictures() {
   const assets = [...editor.doc.assets.values()]
   return (
     <>
-      <div className="w-[208px] flex-none">
+      <div className="w-52 flex-none">
         <PictureButton label="Picture files" multiple take={take}>
           Add pictures
         </PictureButton>
@@ -223,7 +240,7 @@ function Pictures() {
           <button
             key={asset.id}
             type="button"
-            className="group w-[152px] flex-none text-left"
+            className="group w-38 flex-none text-left"
             title={`Press to place ${asset.name} behind what is selected, or drag it onto a sheet`}
             onPointerDown={(event) =>
               followPlacing(
@@ -234,13 +251,8 @@ function Pictures() {
             }
             onClick={() => placePicture(editor, asset)}
           >
-            <span className="block overflow-hidden rounded-[3px] border border-base-300 group-hover:border-primary">
-              <img
-                src={pictureUrl(asset)}
-                alt=""
-                draggable={false}
-                className="h-[84px] w-[150px] object-cover"
-              />
+            <span className="block overflow-hidden rounded-field border border-base-300 group-hover:border-primary">
+              <img src={pictureUrl(asset)} alt="" draggable={false} className="h-21 w-37.5 object-cover" />
             </span>
             <span className="mt-1 block truncate">{asset.name}</span>
           </button>
@@ -256,7 +268,7 @@ function Zoom() {
   return (
     <button
       type="button"
-      className="plain-button min-w-[58px] font-semibold tabular-nums"
+      className="plain-button min-w-14.5 font-semibold tabular-nums"
       title="Real size (Ctrl 0)"
       onClick={() => editor.zoomReal()}
     >

@@ -24,22 +24,17 @@ export function Snapping() {
   const editor = useEditor()
   const { snapping } = editor
   return (
-    <Popover
-      label={`Snapping: ${snapping.size} kinds`}
-      className="plain-button soft"
-      button="Snaps"
-      width={250}
-    >
+    <Popover label={`Snaps: ${snapping.size} kinds`} className="plain-button soft" button="Snaps" width={250}>
       {() => (
         <fieldset className="p-1.5">
-          <legend className="pb-1 text-[12px] font-bold">A loose block snaps to</legend>
+          <legend className="pb-1 text-small font-bold">A loose block snaps to</legend>
           <CheckSet
             all={SNAP_KINDS}
             words={WORDS}
             chosen={snapping}
             set={(next) => editor.set({ snapping: next })}
           />
-          <p className="rule-t mt-1.5 flex min-h-[30px] items-center gap-1.5 pt-1.5">
+          <p className="rule-t mt-1.5 flex min-h-7.5 items-center gap-1.5 pt-1.5">
             <span>Shift and an arrow go</span>
             <NumberChip
               label="Step"
@@ -49,7 +44,7 @@ export function Snapping() {
               onChange={(step) => editor.set({ step })}
             />
           </p>
-          <p className="pt-1 text-[12px] leading-4 soft">
+          <p className="pt-1 text-small leading-4 soft">
             Hold Ctrl while dragging for none of them, Alt to lift a block out of its flow.
           </p>
         </fieldset>

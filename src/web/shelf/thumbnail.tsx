@@ -82,5 +82,5 @@ export function Thumbnail({
       isGone = true
     }
   }, [item, views, tokens, library.version])
-  return <img src={url} alt="" draggable={false} className="h-[84px] w-[150px] bg-base-200 object-contain" />
+  return <img src={url} alt="" draggable={false} className="h-21 w-37.5 bg-base-200 object-contain" />
 }

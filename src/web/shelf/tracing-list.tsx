@@ -52,9 +52,9 @@ function TracingPanel({ tracings, close }: { tracings: Tracing[]; close: () => v
   }
   return (
     <div className="p-1.5" data-tracing-panel>
-      <p className="pb-1 text-[12px] font-bold">Tracing on {editor.view.name}</p>
+      <p className="pb-1 text-small font-bold">Tracing on {editor.view.name}</p>
       {tracings.length === 0 && (
-        <p className="pb-2 text-[12px] leading-4 soft">
+        <p className="pb-2 text-small leading-4 soft">
           A reference picture under the sheet: faded, locked, never handed off. Guides and blocks snap to its
           edges, and its lattice is read off it.
         </p>
@@ -112,7 +112,7 @@ function OneTracing({ tracing, close }: { tracing: Tracing; close: () => void })
           <X {...ICON} />
         </button>
       </div>
-      <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+      <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
         <span>At</span>
         <NumberChip
           label="From the left"
@@ -135,7 +135,7 @@ function OneTracing({ tracing, close }: { tracing: Tracing; close: () => void })
           onChange={(value) => set({ opacity: value / 100 }, 'Fade the tracing')}
         />
       </div>
-      <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+      <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
         <span>Wide</span>
         <NumberChip
           label="Width of the tracing"
@@ -178,7 +178,7 @@ function Edges({ tracing }: { tracing: Tracing }) {
     )
   if (search.problem)
     return (
-      <p role="alert" className="text-[12px] text-error">
+      <p role="alert" className="text-small text-error">
         No edges: {search.problem}.
       </p>
     )
@@ -217,7 +217,7 @@ function Edges({ tracing }: { tracing: Tracing }) {
     .slice(0, MOST_GUIDES)
   return (
     <>
-      <div className="flex min-h-[30px] items-center gap-1.5" data-edges={`${x.length} ${y.length}`}>
+      <div className="flex min-h-7.5 items-center gap-1.5" data-edges={`${x.length} ${y.length}`}>
         <span className="flex-1">
           {x.length + y.length === 0
             ? 'No straight edges found'
@@ -270,7 +270,7 @@ function Proposed({ proposal }: { proposal: Proposal }) {
     )
   }
   return (
-    <div className="flex min-h-[28px] items-center gap-1.5 text-[12px] tabular-nums" data-proposal={columns}>
+    <div className="flex min-h-7 items-center gap-1.5 text-small tabular-nums" data-proposal={columns}>
       <span className="min-w-0 flex-1">
         <b>
           {columns} of {formatPx(columnWidth)}

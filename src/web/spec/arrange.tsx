@@ -24,7 +24,7 @@ export function Arrange() {
   const edges = (list: Edge[]) =>
     list.map((edge) => chip(`Align ${edge}`, edge, () => align(editor, edge, to)))
   const run = (label: string, find: Parameters<typeof arrange>[2]) => arrange(editor, label, find)
-  const line = 'flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1'
+  const line = 'flex min-h-7.5 flex-wrap items-center gap-x-1.5 gap-y-1'
   return (
     <>
       <div className={line}>

@@ -88,7 +88,7 @@ export function BorderLines({ node }: { node: Node }) {
       {apart &&
         SIDES.map(([key, words], i) => (
           <div key={key} className="flex w-full items-center gap-1.5">
-            <span className="w-[52px] flex-none pl-2 soft">{words}</span>
+            <span className="w-13 flex-none pl-2 soft">{words}</span>
             <BorderChips
               label={`Border ${words}`}
               border={sides[i]}

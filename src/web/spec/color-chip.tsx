@@ -9,7 +9,7 @@ import { Popover } from '../parts/popover'
 export const Swatch = ({ color }: { color: string | undefined }) => (
   <i
     aria-hidden
-    className="size-[13px] flex-none rounded-[2px] border border-base-content/20"
+    className="size-3.25 flex-none rounded-xs border border-base-content/20"
     style={{ background: color ?? 'repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 0/6px 6px' }}
   />
 )
@@ -50,7 +50,7 @@ export function ColorChip({ label, value, none = true, onChange }: Props) {
                 role="option"
                 aria-selected={value === undefined}
                 data-option
-                className="flex items-center gap-2 rounded-[3px] px-1.5 py-1 text-left hover:bg-base-200"
+                className="flex items-center gap-2 rounded-field px-1.5 py-1 text-left hover:bg-base-200"
                 onClick={() => {
                   onChange(null)
                   close()
@@ -66,7 +66,7 @@ export function ColorChip({ label, value, none = true, onChange }: Props) {
                 role="option"
                 aria-selected={value === `{${name}}`}
                 data-option
-                className="flex items-center gap-2 truncate rounded-[3px] px-1.5 py-1 text-left hover:bg-base-200 aria-selected:font-bold"
+                className="flex items-center gap-2 truncate rounded-field px-1.5 py-1 text-left hover:bg-base-200 aria-selected:font-bold"
                 onClick={() => {
                   onChange(`{${name}}`)
                   close()
@@ -96,7 +96,7 @@ export function ColorChip({ label, value, none = true, onChange }: Props) {
               }}
               onBlur={() => setTyped(undefined)}
             />
-            {wrong && <p className="mt-1 text-[12px] text-error">six or eight hex digits after #</p>}
+            {wrong && <p className="mt-1 text-small text-error">six or eight hex digits after #</p>}
           </div>
         </div>
       )}

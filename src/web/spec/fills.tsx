@@ -41,7 +41,7 @@ export function FillLines({ node }: { node: Node }) {
           key={id}
           className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'soft line-through' : ''}`}
         >
-          <span className="w-[34px] flex-none">{i === 0 ? 'Fill' : 'over'}</span>
+          <span className="w-8.5 flex-none">{i === 0 ? 'Fill' : 'over'}</span>
           {fill.kind === 'color' ? (
             <ColorChip
               label={i === 0 ? 'Fill' : `Fill ${i + 1}`}
@@ -93,7 +93,7 @@ function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
               role="option"
               aria-selected={false}
               data-option
-              className="w-full rounded-[3px] px-2 py-1 text-left hover:bg-base-200"
+              className="w-full rounded-field px-2 py-1 text-left hover:bg-base-200"
               onClick={() => {
                 onAdd({
                   ...item,
@@ -138,7 +138,7 @@ function GradientChip({
         <>
           <i
             aria-hidden
-            className="h-[14px] w-[44px] flex-none rounded-[2px] border border-base-300"
+            className="h-3.5 w-11 flex-none rounded-xs border border-base-300"
             style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
           />
           {angle}°
@@ -157,7 +157,7 @@ function GradientChip({
               context={{ min: -360, max: 360 }}
               onChange={(next) => onChange({ ...gradient, angle: next })}
             />
-            <span className="text-[12px] soft">0° up, 90° right</span>
+            <span className="text-small soft">0° up, 90° right</span>
           </div>
           {stops.map((stop, i) => (
             <div key={i} className="flex items-center gap-1.5">
@@ -178,7 +178,7 @@ function GradientChip({
               {stops.length > 2 && (
                 <button
                   type="button"
-                  className="plain-button ml-auto text-[12px]"
+                  className="plain-button ml-auto text-small"
                   onClick={() => onChange({ ...gradient, stops: stops.filter((_, k) => k !== i) })}
                 >
                   Remove

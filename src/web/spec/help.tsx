@@ -152,7 +152,7 @@ export function Help({ topic }: { topic: keyof typeof TOPICS }) {
   return (
     <Popover
       label={`What ${entries.map(({ word }) => word).join(', ')} mean`}
-      className="icon-button size-6 text-[12px] font-bold soft"
+      className="icon-button size-6 text-small font-bold soft"
       button="?"
       width={300}
     >
@@ -163,7 +163,7 @@ export function Help({ topic }: { topic: keyof typeof TOPICS }) {
               {picture}
               <div>
                 <dt className="font-bold">{word}</dt>
-                <dd className="text-[12px] leading-4 soft">{says}</dd>
+                <dd className="text-small leading-4 soft">{says}</dd>
               </div>
             </div>
           ))}

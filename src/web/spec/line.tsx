@@ -41,21 +41,18 @@ export function Line({
   })
   return (
     <div
-      className={`relative flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`}
+      className={`relative flex min-h-7.5 flex-wrap items-center gap-x-1.5 gap-y-1 ${own.length > 0 ? 'font-medium' : ''}`}
       data-line={keys[0]}
       data-overridden={own.length > 0 || undefined}
     >
       {own.length > 0 && (
-        <i
-          aria-hidden
-          className="absolute top-[5px] bottom-[5px] -left-[9px] w-[3px] rounded-full bg-accent"
-        />
+        <i aria-hidden className="absolute top-1.25 bottom-1.25 -left-2.25 w-0.75 rounded-full bg-accent" />
       )}
       {children}
       {mixed && (
         <span
           data-mixed={keys[0]}
-          className="rounded-[3px] bg-base-200 px-1 text-[11px] leading-[18px] soft"
+          className="rounded-field bg-base-200 px-1 text-tiny leading-4.5 soft"
           title="The selected blocks differ here; a change makes them alike"
         >
           mixed
@@ -64,7 +61,7 @@ export function Line({
       {own.length > 0 && (
         <button
           type="button"
-          className="grid size-6 flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
+          className="grid size-6 flex-none place-items-center rounded-field bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title={`Only on ${editor.view.name}. Put back what wider views have.`}
           aria-label={`Put back ${own.map((key) => PROPERTIES[key].words).join(', ')} on ${editor.view.name}`}
           onClick={() => editor.putBack(node, own)}
@@ -76,7 +73,7 @@ export function Line({
         <button
           key={view.id}
           type="button"
-          className="-mt-0.5 w-full rounded-[3px] text-left text-[12px] text-(--gold-text) hover:underline"
+          className="-mt-0.5 w-full rounded-field text-left text-small text-(--gold-text) hover:underline"
           title={`Show what it is on ${view.name}`}
           onClick={() => editor.select(node.id, view.id)}
         >
@@ -92,8 +89,8 @@ export function Group({ title, aside, children }: { title: string; aside?: React
   return (
     <section className="rule-t py-2.5 first:border-t-0">
       <div className="mb-0.5 flex items-center justify-between">
-        <h3 className="text-[12px] font-bold">{title}</h3>
-        {aside && <span className="text-[12px] soft">{aside}</span>}
+        <h3 className="text-small font-bold">{title}</h3>
+        {aside && <span className="text-small soft">{aside}</span>}
       </div>
       {children}
     </section>

@@ -155,7 +155,7 @@ export function TypeLines({ node }: { node: Node }) {
       {missing.length > 0 && (
         <p
           role="note"
-          className="rounded-[3px] bg-(--gold-wash) px-2 py-1 text-[12px] leading-4 text-(--gold-text)"
+          className="rounded-field bg-(--gold-wash) px-2 py-1 text-small leading-4 text-(--gold-text)"
         >
           No font here has {missing.map(characterName).join(', ')}: visitors see what their own system has.
         </p>
@@ -238,7 +238,7 @@ export function PictureLines({ node }: { node: Node }) {
       <Line node={node} keys={['asset', 'fit']}>
         <Popover
           label={`Picture: ${asset?.name ?? 'none yet'}`}
-          button={<span className="max-w-[150px] truncate">{asset?.name ?? 'none yet'}</span>}
+          button={<span className="max-w-37.5 truncate">{asset?.name ?? 'none yet'}</span>}
           width={250}
         >
           {(close) =>
@@ -255,7 +255,7 @@ export function PictureLines({ node }: { node: Node }) {
                     role="option"
                     aria-selected={each.id === resolved.asset}
                     data-option
-                    className="rounded-[3px] p-1 text-left text-[12px] hover:bg-base-200"
+                    className="rounded-field p-1 text-left text-small hover:bg-base-200"
                     onClick={() => {
                       editor.commit(
                         [
@@ -270,11 +270,7 @@ export function PictureLines({ node }: { node: Node }) {
                       close()
                     }}
                   >
-                    <img
-                      alt=""
-                      src={pictureUrl(each)}
-                      className="mb-1 h-[68px] w-full rounded-[2px] object-cover"
-                    />
+                    <img alt="" src={pictureUrl(each)} className="mb-1 h-17 w-full rounded-xs object-cover" />
                     <span className="block truncate">{each.name}</span>
                   </button>
                 ))}

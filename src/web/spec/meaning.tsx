@@ -69,7 +69,7 @@ export function MeaningLine({ node }: { node: Node }) {
     }),
   )
   return (
-    <div className="flex min-h-[30px] flex-wrap items-center gap-1.5" data-meaning={tag}>
+    <div className="flex min-h-7.5 flex-wrap items-center gap-1.5" data-meaning={tag}>
       <span>Read as</span>
       <Choice
         label="Read as"
@@ -86,7 +86,7 @@ export function MeaningLine({ node }: { node: Node }) {
       {said ? (
         <button
           type="button"
-          className="icon-button size-[24px]"
+          className="icon-button size-6"
           title="Let its place and kind say it"
           aria-label="Put back what its place and kind say"
           onClick={() =>
@@ -99,7 +99,7 @@ export function MeaningLine({ node }: { node: Node }) {
           <Undo2 size={13} strokeWidth={1.75} aria-hidden />
         </button>
       ) : (
-        <span className="text-[12px] soft">by its place</span>
+        <span className="text-small soft">by its place</span>
       )}
     </div>
   )

@@ -27,7 +27,7 @@ function ItemsField({ node, line }: { node: Node; line: string }) {
     return undefined
   })
   return (
-    <label className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+    <label className="flex min-h-7.5 flex-wrap items-center gap-1.5">
       <span>Items</span>
       <input
         data-menu-items
@@ -37,7 +37,7 @@ function ItemsField({ node, line }: { node: Node; line: string }) {
         {...field}
       />
       {problem && (
-        <span role="alert" className="w-full text-[12px] text-error">
+        <span role="alert" className="w-full text-small text-error">
           {problem}
         </span>
       )}

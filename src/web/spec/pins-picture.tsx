@@ -84,7 +84,7 @@ export function PinsPicture({ node }: { node: Node }) {
           ))}
         </div>
       </div>
-      <div className="flex min-w-0 flex-1 flex-col gap-1 text-[12px]">
+      <div className="flex min-w-0 flex-1 flex-col gap-1 text-small">
         <div className="flex flex-wrap gap-1">
           {(['pinCenterX', 'pinCenterY'] as const).map((name) => (
             <button

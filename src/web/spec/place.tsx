@@ -41,7 +41,7 @@ export function Place({ node }: { node: Node }) {
   const rect = layout?.rect(node.id)
   return (
     <>
-      <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+      <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
         <span>
           {ORDINALS[index] ?? `${index + 1}th`} of {COUNT[total] ?? total} in
         </span>
@@ -50,7 +50,7 @@ export function Place({ node }: { node: Node }) {
         ) : (
           <button
             type="button"
-            className="chip max-w-[150px] truncate"
+            className="chip max-w-37.5 truncate"
             onClick={() => editor.select(parent.id)}
             title="Select what it lies in (Esc)"
           >
@@ -82,14 +82,14 @@ export function Place({ node }: { node: Node }) {
       </div>
       {elsewhere && (
         <Line node={node} keys={['order']}>
-          <p className="min-w-0 flex-1 text-[12px] leading-4 text-(--gold-text)" data-read-order>
+          <p className="min-w-0 flex-1 text-small leading-4 text-(--gold-text)" data-read-order>
             {ORDINALS[elsewhere.seen - 1] ?? `${elsewhere.seen}th`} to see on {editor.view.name}, but read{' '}
             {(ORDINALS[elsewhere.read - 1] ?? `${elsewhere.read}th`).toLowerCase()}: keyboards and screen
             readers follow the order of {editor.doc.views[0].name}.
           </p>
           <button
             type="button"
-            className="line-button flex-none text-[12px]"
+            className="line-button flex-none text-small"
             onClick={() =>
               editor.commit(
                 viewOrderEdits(doc, parent.children, editor.view.id),
@@ -120,7 +120,7 @@ export function Place({ node }: { node: Node }) {
             }}
           />
           {!lifted && rect && (
-            <span className="text-[12px] soft tabular-nums">
+            <span className="text-small soft tabular-nums">
               at {formatPx(rect.x)}, {formatPx(rect.y)}
             </span>
           )}

@@ -54,13 +54,13 @@ export function SectionLatticeLines({ node }: { node: Node }) {
           }}
         />
         {own && (
-          <span className="text-[12px] soft tabular-nums">
+          <span className="text-small soft tabular-nums">
             {own.columns} of {formatPx(used.columnWidth)}
           </span>
         )}
       </Line>
       {own && (
-        <div className="flex min-h-[30px] flex-wrap items-center gap-1.5">
+        <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
           {chip('columns', 'Columns')}
           {chip('gutter', 'gutter')}
           {own.container === null ? (

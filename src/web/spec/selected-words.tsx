@@ -77,7 +77,7 @@ function Switches({ typing }: { typing: Typing }) {
     press: () => typing.toggle(name),
   })
   return (
-    <div className="flex min-h-[30px] items-center gap-0.5">
+    <div className="flex min-h-7.5 items-center gap-0.5">
       <Switch
         label="Bold"
         keys="Ctrl B"
@@ -136,7 +136,7 @@ function LookLine({ node, typing }: { node: Node; typing: Typing }) {
   const own = <T,>(value: T | typeof MIXED | undefined) => (value === MIXED ? undefined : value)
   const back = () => requestAnimationFrame(() => typing.view.focus())
   return (
-    <div className="flex min-h-[30px] flex-wrap items-center gap-x-1.5 gap-y-1">
+    <div className="flex min-h-7.5 flex-wrap items-center gap-x-1.5 gap-y-1">
       <Pair label="Size">
         <NumberChip
           label="Size of the selected words"
@@ -200,7 +200,7 @@ function LinkField({ typing }: { typing: Typing }) {
     return undefined
   })
   return (
-    <label className="flex min-h-[32px] flex-wrap items-center gap-x-2">
+    <label className="flex min-h-8 flex-wrap items-center gap-x-2">
       <span className="flex-none">Leads to</span>
       <input
         data-word-link
@@ -209,7 +209,7 @@ function LinkField({ typing }: { typing: Typing }) {
         {...field}
       />
       {problem && (
-        <span role="alert" className="w-full pb-1 text-[12px] text-error">
+        <span role="alert" className="w-full pb-1 text-small text-error">
           {problem}
         </span>
       )}

@@ -31,7 +31,7 @@ export function ShadowLines({ node }: { node: Node }) {
         >
           {LENGTHS.map(([key, words, label, min]) => (
             <span key={key} className="flex items-center gap-1">
-              <span className="text-[12px] soft">{words}</span>
+              <span className="text-small soft">{words}</span>
               <NumberChip
                 label={i === 0 ? label : `${label}, ${i + 1}`}
                 value={shadow[key]}

@@ -78,21 +78,18 @@ function ChangeLine({ node, prop, children }: { node: Node; prop: PropKey; child
   const { words } = PROPERTIES[prop]
   return (
     <div
-      className="relative flex min-h-[32px] flex-wrap items-center gap-x-2 py-0.5"
+      className="relative flex min-h-8 flex-wrap items-center gap-x-2 py-0.5"
       data-change={prop}
       data-changed={own || all || undefined}
     >
       {(own || all) && (
-        <i
-          aria-hidden
-          className="absolute top-[5px] bottom-[5px] -left-[9px] w-[3px] rounded-full bg-accent"
-        />
+        <i aria-hidden className="absolute top-1.25 bottom-1.25 -left-2.25 w-0.75 rounded-full bg-accent" />
       )}
       {children}
       {(own || all) && (
         <button
           type="button"
-          className="grid size-6 flex-none place-items-center rounded-[3px] bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
+          className="grid size-6 flex-none place-items-center rounded-field bg-(--gold-wash) text-(--gold-text) hover:outline hover:outline-accent"
           title="Put back what the template has"
           aria-label={`Put back the template’s ${words}`}
           onClick={() => {
@@ -149,9 +146,9 @@ function LinkField({ node }: { node: Node }) {
     <label className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
       <span>Leads to</span>
       <input className="text-field min-w-0 flex-1" {...field} />
-      <span className="w-full text-[12px] leading-4 soft">The same on every view.</span>
+      <span className="w-full text-small leading-4 soft">The same on every view.</span>
       {problem && (
-        <span role="alert" className="w-full text-[12px] text-error">
+        <span role="alert" className="w-full text-small text-error">
           {problem}
         </span>
       )}

@@ -30,7 +30,7 @@ export function Spec() {
   return (
     <aside
       aria-label="Spec"
-      className="flex w-[300px] flex-none flex-col border-l border-base-300 bg-base-100"
+      className="over-board flex w-75 flex-none flex-col border-l border-base-300 bg-base-100"
     >
       {shared ? (
         <SharedBlockSpec key={shared.id} node={shared} />
@@ -48,8 +48,8 @@ export function Spec() {
 function SharedBlockSpec({ node }: { node: Node }) {
   return (
     <>
-      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{node.name}</h2>
+      <header className="rule-b flex h-11.5 flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-large font-bold">{node.name}</h2>
       </header>
       <ScopeSwitch />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
@@ -62,8 +62,8 @@ function SharedBlockSpec({ node }: { node: Node }) {
 function SlotSpec({ node }: { node: Node }) {
   return (
     <>
-      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{node.name}</h2>
+      <header className="rule-b flex h-11.5 flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-large font-bold">{node.name}</h2>
       </header>
       <p className="px-4 py-3 leading-5">
         Pages that stand on this template have their own sections here. Place what they share above or below;
@@ -83,8 +83,8 @@ function BlockSpec({ node }: { node: Node }) {
   const onLattice = editor.layout !== undefined && isOnLattice(editor.layout, node)
   return (
     <>
-      <header className="rule-b flex h-[46px] flex-none items-center gap-2 px-4">
-        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">
+      <header className="rule-b flex h-11.5 flex-none items-center gap-2 px-4">
+        <h2 className="min-w-0 flex-1 truncate text-large font-bold">
           {many > 1 ? `${many} blocks` : editor.called(node)}
         </h2>
         <button

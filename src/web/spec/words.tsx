@@ -9,7 +9,7 @@ export function LinkLine({ node }: { node: Node }) {
   const editor = useEditor()
   if (node.kind === 'box' && node.props.link === undefined) {
     return (
-      <div className="flex min-h-[30px] items-center gap-2">
+      <div className="flex min-h-7.5 items-center gap-2">
         <span className="soft">Leads nowhere.</span>
         <button
           type="button"
@@ -81,14 +81,14 @@ export function WordsLine({
     return undefined
   })
   return (
-    <label className="flex min-h-[32px] flex-wrap items-center gap-x-2">
+    <label className="flex min-h-8 flex-wrap items-center gap-x-2">
       <span className="flex-none">{label}</span>
       <input className="text-field min-w-0 flex-1" placeholder={placeholder} {...field} />
       {problem && (
         <span
           role="alert"
           ref={(alert) => alert?.scrollIntoView({ block: 'nearest' })}
-          className="w-full pb-1 text-[12px] text-error"
+          className="w-full pb-1 text-small text-error"
         >
           {problem}
         </span>

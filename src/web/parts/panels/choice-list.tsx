@@ -15,8 +15,9 @@ type Props<T> = ChoiceProps<T> & {
 }
 
 const ITEM =
-  'flex w-full cursor-default items-baseline justify-between gap-3 rounded-[3px] px-2 py-1 text-left outline-none data-highlighted:bg-base-200 data-selected:font-bold data-selected:text-primary'
-const PANEL = 'floating max-h-[min(70vh,var(--available-height))] overflow-auto p-1.5 outline-none'
+  'flex w-full cursor-default items-baseline justify-between gap-3 rounded-field px-2 py-1 text-left outline-none data-highlighted:bg-base-200 data-selected:font-bold data-selected:text-primary'
+const PANEL =
+  'floating max-h-[min(70vh,var(--available-height))] max-w-(--available-width) overflow-auto p-1.5 outline-none'
 
 export function ChoiceList<T>(props: Props<T>) {
   return props.options.length > LONG ? <LongChoice {...props} /> : <ShortChoice {...props} />
@@ -27,7 +28,7 @@ function Said<T>({ option }: { option: Option<T> }) {
   return (
     <>
       <span>{option.label}</span>
-      {option.hint && <span className="text-[12px] font-normal soft">{option.hint}</span>}
+      {option.hint && <span className="text-small font-normal soft">{option.hint}</span>}
     </>
   )
 }

@@ -30,7 +30,7 @@ export function DialogPanel({
             onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
           >
             <div className="rule-b flex items-center justify-between px-4 py-2.5">
-              <Base.Title className="text-[15px] font-bold">{title}</Base.Title>
+              <Base.Title className="text-large font-bold">{title}</Base.Title>
               <Base.Close className="icon-button" aria-label="Close">
                 <X size={16} strokeWidth={1.75} />
               </Base.Close>

@@ -34,7 +34,7 @@ export function PopoverPanel({
           <Base.Popup
             ref={panel}
             aria-label={label}
-            className="floating max-h-[min(70vh,var(--available-height))] overflow-auto p-1.5 outline-none"
+            className="floating max-h-[min(70vh,var(--available-height))] max-w-(--available-width) overflow-auto p-1.5 outline-none"
             style={{ width }}
             initialFocus={() =>
               panel.current?.querySelector<HTMLElement>('[data-first], input, button, [tabindex="0"]') ?? true

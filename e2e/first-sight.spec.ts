@@ -1,0 +1,83 @@
+/** Seen for the first time, and in windows that have little room. */
+import { expect, newProject, row, test } from './app'
+
+test('the tour: five cards, shown once, taking no focus; Escape skips it, a command shows it again', async ({
+  app,
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  const url = await newProject(page.request, app)
+  await page.goto(url)
+  const card = page.getByRole('region', { name: /^Tour, \d of 5$/ })
+  await expect(card).toContainText('The columns are numbered')
+  await expect(card.locator(':focus')).toHaveCount(0)
+  const seen: (string | null)[] = []
+  for (let i = 0; i < 4; i++) {
+    seen.push(await card.getByRole('heading').textContent())
+    const box = (await card.boundingBox())!
+    expect(box.x >= 0 && box.y >= 0 && box.x + box.width <= 1280 && box.y + box.height <= 800).toBe(true)
+    await card.getByRole('button', { name: 'Next' }).click()
+  }
+  expect(new Set(seen).size).toBe(4)
+  await card.getByRole('button', { name: 'Begin' }).click()
+  await expect(card).toHaveCount(0)
+  await page.reload()
+  await row(page, 'Hero').waitFor()
+  await page.locator('html[data-parts=here]').waitFor()
+  await expect(card).toHaveCount(0)
+  await page.keyboard.press('ControlOrMeta+k')
+  await page.keyboard.type('show the tour')
+  await page.keyboard.press('Enter')
+  await expect(card).toBeVisible()
+  await card.getByRole('button', { name: 'Next' }).focus()
+  await page.keyboard.press('Escape')
+  await expect(card).toHaveCount(0)
+  await context.close()
+})
+
+test.describe('320 px wide, as at 400 %', () => {
+  test('panels lie over the board one at a time, and nothing is out of reach', async ({ desk }) => {
+    await row(desk, 'Hero').click()
+    await desk.setViewportSize({ width: 320, height: 512 })
+    const [ledger, spec] = ['Ledger', 'Spec'].map((name) => desk.getByRole('complementary', { name }))
+    await expect(ledger).toHaveCount(0)
+    await expect(spec).toHaveCount(0)
+    // Nothing makes the window itself scroll sideways.
+    expect(await desk.evaluate(() => document.documentElement.scrollWidth)).toBe(320)
+    await desk.getByRole('button', { name: 'ledger', exact: true }).click()
+    await expect(ledger).toBeVisible()
+    expect((await ledger.boundingBox())!.width).toBe(320)
+    await row(desk, 'Quote').click()
+    await desk.getByRole('button', { name: 'spec', exact: true }).click()
+    await expect(ledger).toHaveCount(0)
+    await expect(spec.getByRole('heading').first()).toHaveText('Quote')
+    for (const chip of await spec.getByRole('button').all()) {
+      await chip.scrollIntoViewIfNeeded()
+      const box = (await chip.boundingBox())!
+      expect(box.x >= 0 && box.x + box.width <= 320, (await chip.textContent()) ?? '').toBe(true)
+    }
+    await desk.getByRole('button', { name: 'Hand off' }).click()
+    const panel = desk.getByRole('dialog', { name: 'Hand off' })
+    const box = (await panel.boundingBox())!
+    expect(box.x >= 0 && box.x + box.width <= 320).toBe(true)
+    await desk.keyboard.press('Escape')
+    await desk.setViewportSize({ width: 1280, height: 800 })
+    await expect(ledger).toBeVisible()
+    await expect(spec).toBeVisible()
+  })
+})
+
+test('with colours chosen by the system, what is selected still shows', async ({ desk }) => {
+  await desk.emulateMedia({ forcedColors: 'active' })
+  await row(desk, 'Hero').click()
+  const outline = (name: string) =>
+    row(desk, name).evaluate((element) => getComputedStyle(element).outlineStyle)
+  expect(await outline('Hero')).toBe('solid')
+  expect(await outline('Quote')).toBe('none')
+  // The page on the board keeps its own colours.
+  const adjust = await desk
+    .locator('[data-board]')
+    .evaluate((board) => getComputedStyle(board).forcedColorAdjust)
+  expect(adjust).toBe('none')
+})
