@@ -5,8 +5,20 @@ import { CODE_FAMILY, fileFor } from './fonts'
 
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}\p{White_Space}]/u
 
+/** Values do not change once they are resolved, and are asked of with every layout. */
+const known = new WeakMap<Resolved, readonly string[]>()
+
 /** Each once, in the order in which they stand. */
-export function missingCharacters({ words, fontFamily, italic }: Resolved): string[] {
+export function missingCharacters(resolved: Resolved): readonly string[] {
+  let missing = known.get(resolved)
+  if (!missing) {
+    missing = missingIn(resolved)
+    known.set(resolved, missing)
+  }
+  return missing
+}
+
+function missingIn({ words, fontFamily, italic }: Resolved): string[] {
   const missing = new Set<string>()
   for (const { text, look } of looksIn(words))
     for (const char of text) {

@@ -26,6 +26,8 @@ type Drawn = {
   /** What is lifted in it: its place among what is drawn depends on that. */
   lifted?: readonly LayoutBox[]
   typeset?: Typeset | null
+  /** The rows of a text, by what stands in them. */
+  rows?: { says: string; elements: HTMLElement[] }
   width: number
   height: number
   x: number
@@ -149,7 +151,8 @@ export class SheetPainter {
       drawn.x = box.x
       drawn.y = y
     }
-    if (box.typeset && (restyled || resized || drawn.typeset !== box.typeset)) this.text(element, box)
+    if (box.typeset && (restyled || resized || drawn.typeset !== box.typeset))
+      this.text(drawn, box, restyled || drawn.typeset !== box.typeset)
     element.style.visibility = this.hidden === id ? 'hidden' : ''
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
@@ -178,24 +181,43 @@ export class SheetPainter {
     }
   }
 
-  private text(element: HTMLElement, box: LayoutBox) {
+  /** @param anew the words or their look may be others */
+  private text(drawn: Drawn, box: LayoutBox, anew: boolean) {
+    const lines = placedLines(box)
+    const says = lines.map(({ line }) => `${line.start}-${line.end}-${line.height}`).join()
+    // Of another width, with the same lines, they are only moved.
+    if (!anew && drawn.rows?.says === says) return placeRows(drawn.rows.elements, box, lines)
+    const { element } = drawn
     element.textContent = ''
-    for (const placed of placedLines(box)) {
-      const { marker, x } = placed
+    for (const placed of lines) {
+      const { marker } = placed
       if (marker) {
-        const row = lineAt(box, placed, marker.x)
+        const row = newRow(placed)
         raiseLine(row, placed)
         const span = row.appendChild(document.createElement('span'))
         span.textContent = marker.text
         styleSpan(span, marker, false)
         element.append(row)
       }
-      const row = lineAt(box, placed, x)
+      const row = newRow(placed)
       if (box.resolved.textDecoration !== 'none') row.style.textDecoration = box.resolved.textDecoration!
       fillLine(row, placed, showsLinks(box))
       element.append(row)
     }
+    drawn.rows = { says, elements: [...element.children] as HTMLElement[] }
+    placeRows(drawn.rows.elements, box, lines)
   }
+}
+
+/** @param rows of `lines` in their order, markers before theirs */
+function placeRows(rows: readonly HTMLElement[], box: LayoutBox, lines: readonly PlacedLine[]) {
+  let i = 0
+  for (const { marker, x, top } of lines)
+    for (const left of marker ? [marker.x, x] : [x]) {
+      const { style } = rows[i++]
+      style.marginLeft = `${left - box.borL}px`
+      style.marginTop = `${top - box.borT}px`
+    }
 }
 
 function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
@@ -208,11 +230,9 @@ function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
   style.marginTop = lifted ? '' : `${y}px`
 }
 
-function lineAt(box: LayoutBox, { top, line }: PlacedLine, x: number): HTMLElement {
+function newRow({ line }: PlacedLine): HTMLElement {
   const row = document.createElement('div')
   row.className = 'line'
-  row.style.marginLeft = `${x - box.borL}px`
-  row.style.marginTop = `${top - box.borT}px`
   row.style.height = `${line.height}px`
   return row
 }
