@@ -195,3 +195,29 @@ test('a page is copied, shown, and put in another order; a sheet is saved as pix
   expect(png.readUInt32BE(16)).toBe(2880)
   expect(png.length).toBeGreaterThan(50_000)
 })
+
+test('a page is saved as PDF: one sheet of its size; one that is not wanted any more is given up', async ({
+  desk,
+}) => {
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    desk.waitForEvent('download'),
+    desk.getByRole('button', { name: /^Home, Desktop, on paper/ }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('home-1440.pdf')
+  const pdf = (await readFile((await download.path())!)).toString('latin1')
+  expect(pdf.slice(0, 5)).toBe('%PDF-')
+  expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
+  // 1440 px at three quarters of a point each.
+  expect(/\/MediaBox \[0 0 ([\d.]+)/.exec(pdf)![1]).toBe('1080')
+  await expect(desk.getByText('Making home-1440.pdf …')).toHaveCount(0)
+  await desk.route('**/*.pdf', () => {})
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  await desk.getByRole('button', { name: /^Home, Desktop, on paper/ }).click()
+  await expect(desk.getByText('Making home-1440.pdf …')).toBeVisible()
+  await desk.getByRole('button', { name: 'Cancel' }).click()
+  await expect(desk.getByText('Making home-1440.pdf …')).toHaveCount(0)
+  await expect(desk.getByRole('alert')).toHaveCount(0)
+  const other = `${desk.url().replace('/projects/', '/api/projects/')}/pages/nowhere/desktop.pdf`
+  expect((await desk.request.get(other)).status()).toBe(404)
+})

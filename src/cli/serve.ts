@@ -68,7 +68,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     const disk = database && data ? new Disk(() => freeOn(data), log) : undefined
     await disk?.watch()
     await migrate(pool)
-    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts, disk })
+    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts, disk, printer: PRINTER })
     if (options.demo) await loadDemo(projects, data)
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
@@ -131,6 +131,9 @@ async function claimFolder(data: string) {
   await mkdir(data, { recursive: true })
   await writeFile(lock, String(process.pid))
 }
+
+/** Prints pages with the browser of this machine. */
+const PRINTER = new URL('print-process.ts', import.meta.url)
 
 /** Under this key the demo project is made once in a database, whichever of its servers is first. */
 const DEMO_KEY = 'demo-project'

@@ -13,6 +13,7 @@ import { blobRoutes } from './blob-routes'
 import { Covers } from './covers'
 import type { Disk } from './disk'
 import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
+import { Prints } from './prints'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { fontRoutes, projectRoutes } from './routes'
@@ -76,6 +77,8 @@ export type AppOptions = {
   limits?: Partial<Limits>
   /** The disk of a database that lies on this machine. */
   disk?: Disk
+  /** The module that prints pages, in a process of its own. */
+  printer?: URL
 }
 
 /** `end` ends what goes on beside requests. */
@@ -87,6 +90,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   const projects = new Projects(pool)
   const streams = new Streams(projects)
   const covers = new Covers(projects)
+  const prints = new Prints(projects, options.printer)
   const isUp = shared(() => pool.query('SELECT 1'))
   app.disable('x-powered-by')
   app.use(knownHosts(options.hosts))
@@ -102,7 +106,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   )
   app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
   app.use('/api/blobs', blobRoutes(projects.blobs))
-  app.use('/api', projectRoutes(projects, streams, covers))
+  app.use('/api', projectRoutes(projects, streams, covers, prints))
   app.use(pageHeaders)
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
@@ -133,6 +137,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
     end: () => {
       streams.end()
       covers.end()
+      prints.end()
     },
   }
 }

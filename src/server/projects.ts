@@ -13,7 +13,7 @@ import { noteUses } from './db/blobs.sql'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type Held, HeldDocuments } from './held'
-import { onFirstPage } from './on-first-page'
+import { picturesOn } from './pictures-on'
 import { Problem } from './problem'
 import { thinOut, writeSnapshot } from './snapshots'
 
@@ -28,6 +28,9 @@ export type ReadPage = Omit<ReadProject, 'file'> & {
   pages: { id: string; body: PageBody }[]
 }
 type Listener = (batch: SavedBatch) => void
+
+/** One page with its templates and its pictures: what it takes to draw it. */
+export type PageFile = { file: ProjectFile; blobs: Map<string, Uint8Array> }
 
 export class Projects {
   readonly blobs: BlobStore
@@ -139,14 +142,21 @@ export class Projects {
   }
 
   /** What draws the first page, and as of when. */
-  async firstPage(id: string) {
+  async pageFile(id: string, wanted?: string) {
     const { held } = await this.current(id)
     const { doc, revision, head } = held
-    const [first] = doc.pagesInOrder()
-    const assets = [...onFirstPage(doc)]
-    const shown = first ? [first, ...doc.templatesOf(first.id)] : []
+    const page = wanted === undefined ? doc.pagesInOrder()[0] : doc.pages.get(wanted)
+    if (!page && wanted !== undefined)
+      throw new Problem(404, 'Not found', `there is no page ${wanted} in this project`)
+    const assets = page ? [...picturesOn(doc, page)] : []
+    const shown = page ? [page, ...doc.templatesOf(page.id)] : []
     const file: ProjectFile = { ...doc.frame(), assets, pages: shown.map(({ id }) => doc.pageFile(id)) }
-    return { revision, head, drawable: { file, blobs: await this.blobs.read(assets) } }
+    return {
+      revision,
+      head,
+      page,
+      drawable: { file, blobs: await this.blobs.read(assets) } satisfies PageFile,
+    }
   }
 
   /** Where a project is. @throws Problem 404 */

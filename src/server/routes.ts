@@ -19,6 +19,7 @@ import type { ProjectRow } from './db/projects.sql'
 import { woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
+import type { Prints } from './prints'
 import { Problem } from './problem'
 import type { Projects } from './projects'
 import { body, idOf } from './requests'
@@ -64,7 +65,7 @@ const listed = ({ id, name, revision, changed_at: changed }: ProjectRow) => ({
   changed: changed.toISOString(),
 })
 
-export function projectRoutes(projects: Projects, streams: Streams, covers: Covers): Router {
+export function projectRoutes(projects: Projects, streams: Streams, covers: Covers, prints: Prints): Router {
   const router = Router()
   const small = json({ limit: MOST_BATCH })
 
@@ -201,6 +202,13 @@ export function projectRoutes(projects: Projects, streams: Streams, covers: Cove
     const zip = await siteZip(doc, blobs)
     response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'project')}.zip"`)
     response.type('application/zip').send(Buffer.from(zip))
+  })
+
+  router.get('/projects/:id/pages/:page/:view.pdf', async (request, response) => {
+    const { page, view } = request.params
+    const { name, pdf } = await prints.pdf(idOf(request), page, view)
+    response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'page')}.pdf"`)
+    response.type('application/pdf').send(Buffer.from(pdf))
   })
 
   router.use((request) => {

@@ -264,6 +264,11 @@ test('the handoff is a zip whose project is the project; the picture is the page
     ]),
   )
   expect(openProject(files['project.lattice'])).toEqual({ document, blobs })
+  // Started without anything that prints.
+  expect(await ask(`/projects/${id}/pages/${document.pagesInOrder()[0].id}/desktop.pdf`)).toMatchObject({
+    status: 501,
+    body: { detail: 'this server does not print' },
+  })
   const answers = await Promise.all([1, 2, 3].map(() => fetch(`${running.base}/projects/${id}/picture.png`)))
   const [picture, ...others] = await Promise.all(
     answers.map(async (each) => Buffer.from(await each.arrayBuffer())),

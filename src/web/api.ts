@@ -62,12 +62,18 @@ export type ListedProject = v.InferOutput<typeof ProjectList>[number]
 const SPEAKER = 'X-Just-Lattice'
 
 /** @param body bytes go as they are, everything else as JSON @throws ApiError */
-async function request(path: string, method = 'GET', body?: unknown): Promise<Response> {
+async function request(
+  path: string,
+  method = 'GET',
+  body?: unknown,
+  signal?: AbortSignal,
+): Promise<Response> {
   const bytes = body instanceof Uint8Array
   let response: Response
   try {
     response = await fetch(path, {
       method,
+      signal,
       headers: {
         [SPEAKER]: speaker(),
         ...(body === undefined
@@ -77,6 +83,7 @@ async function request(path: string, method = 'GET', body?: unknown): Promise<Re
       body: body === undefined ? undefined : bytes ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body),
     })
   } catch {
+    signal?.throwIfAborted()
     throw new ApiError(0, 'the server does not answer')
   }
   if (response.ok) return response
@@ -125,6 +132,10 @@ export const api = {
   remove: (id: string) => ask(undefined, at(id), 'DELETE'),
   restore: (id: string) => ask(undefined, at(id, '/restore'), 'POST', {}),
   pictureUrl: (id: string, revision: number) => at(id, `/picture.png?revision=${revision}`),
+  pdf: async (id: string, page: string, view: string, signal: AbortSignal) => {
+    const path = at(id, `/pages/${encodeURIComponent(page)}/${encodeURIComponent(view)}.pdf`)
+    return new Uint8Array(await (await request(path, 'GET', undefined, signal)).arrayBuffer())
+  },
   handoffUrl: (id: string) => at(id, '/handoff.zip'),
   streamUrl: (id: string, since: number, head: string) =>
     at(id, `/stream?since=${since}&head=${encodeURIComponent(head)}`),

@@ -24,6 +24,7 @@ import { HistoryDialog } from './history-dialog'
 import { KeyNote } from './key-note'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
+import { MakingNote } from './making-note'
 import { PageDialog } from './page-dialog'
 import { ParkedDialog } from './parked-dialog'
 import { recallView, rememberView } from './remembered'
@@ -169,6 +170,7 @@ function Desk() {
         </div>
       )}
       <KeyNote />
+      <MakingNote />
       <Tour />
       <PanelBoundary name="The lattice question">
         <LatticeQuestion />

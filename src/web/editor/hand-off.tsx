@@ -2,7 +2,7 @@
 import { Download, FileDown } from 'lucide-react'
 import { slug } from '../../core/handoff/names'
 import { api } from '../api'
-import { savePicture, savePng, saveProject } from './save-file'
+import { savePdf, savePicture, savePng, saveProject } from './save-file'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
@@ -66,6 +66,27 @@ export function HandOff({ close }: { close: () => void }) {
           </b>{' '}
           <span className="soft">svg</span>
           <span className="block text-small leading-4 soft">The active sheet as vectors.</span>
+        </span>
+      </button>
+      <button
+        type="button"
+        data-option
+        className={row}
+        disabled={waiting || !editor.page}
+        onClick={() => {
+          void savePdf(editor, `${slug(editor.page?.name ?? 'page')}-${editor.view.width}.pdf`)
+          close()
+        }}
+      >
+        <FileDown {...ICON} className="mt-0.5 flex-none" />
+        <span>
+          <b>
+            {editor.page?.name}, {editor.view.name}, on paper
+          </b>{' '}
+          <span className="soft">pdf</span>
+          <span className="block text-small leading-4 soft">
+            {waiting ? 'Waits until your changes are saved.' : 'One sheet of its size, with words and links.'}
+          </span>
         </span>
       </button>
       <div className="flex items-center gap-1.5 px-2 py-1.5 text-small">

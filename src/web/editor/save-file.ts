@@ -1,5 +1,5 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
-import { ApiError } from '../api'
+import { ApiError, api } from '../api'
 import type { Editor } from './editor-state'
 
 function give(name: string, type: string, content: string | Uint8Array) {
@@ -11,16 +11,33 @@ function give(name: string, type: string, content: string | Uint8Array) {
   setTimeout(() => URL.revokeObjectURL(url), 1000)
 }
 
-/** Makes and gives a file; what it needs of the server may not be had. */
-async function make(editor: Editor, name: string, content: () => Promise<[string, string | Uint8Array]>) {
+/** ms after which it is said that a file is being made. */
+const SAID = 200
+
+/** Makes and gives a file, and says so meanwhile; what it needs of the server may not be had. */
+async function make(
+  editor: Editor,
+  name: string,
+  content: (signal: AbortSignal) => Promise<[string, string | Uint8Array]>,
+) {
+  editor.making?.stop.abort()
+  const stop = new AbortController()
+  // What is made at once needs no words.
+  const said = setTimeout(() => editor.set({ making: { name, stop } }), SAID)
+  const over = () => {
+    clearTimeout(said)
+    if (editor.making?.stop === stop) editor.set({ making: undefined })
+  }
+  stop.signal.addEventListener('abort', over)
   try {
-    const [type, bytes] = await content()
-    give(name, type, bytes)
+    const [type, bytes] = await content(stop.signal)
+    if (!stop.signal.aborted) give(name, type, bytes)
   } catch (error) {
+    if (stop.signal.aborted) return
     if (!(error instanceof ApiError)) throw error
-    editor.session.showNotice(
-      `${name} was not made: what is in it cannot be fetched (${error.message}); try again`,
-    )
+    editor.session.showNotice(`${name} was not made: ${error.message}; try again`)
+  } finally {
+    over()
   }
 }
 
@@ -73,3 +90,10 @@ async function drawn(svg: string, width: number, height: number, scale: number):
     URL.revokeObjectURL(url)
   }
 }
+
+/** The active sheet on paper of its size, printed by the server from what it has. */
+export const savePdf = (editor: Editor, name: string) =>
+  make(editor, name, async (signal) => [
+    'application/pdf',
+    await api.pdf(editor.session.id, editor.pageId, editor.view.id, signal),
+  ])

@@ -77,6 +77,8 @@ export class EditorState {
   }
   /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
   keyNote: { words: string; step?: number } | undefined
+  /** A file that is being made. */
+  making: { name: string; stop: AbortController } | undefined
   /** The step of the tour that is shown. */
   tour: number | undefined
   /** The panels as they were before the tools were hidden. */

@@ -1,11 +1,10 @@
-/** Which pictures a cover needs. */
+/** Which pictures a page needs. */
+import type { Page } from '../core/document/document'
 import type { Asset } from '../core/document/schema'
 import type { Tree } from '../core/document/tree'
 
-/** The pictures on the first page, and on the templates that it stands on. */
-export function* onFirstPage(doc: Tree): Generator<Asset> {
-  const page = doc.pagesInOrder()[0]
-  if (!page) return
+/** The pictures on a page, and on the templates that it stands on. */
+export function* picturesOn(doc: Tree, page: Page): Generator<Asset> {
   const used = new Set<string>()
   const shown = [page, ...doc.templatesOf(page.id)].flatMap(({ id }) => [...doc.walk(id)])
   for (const { props, overrides } of [...shown, ...Object.values(page.changes ?? {})])
