@@ -89,6 +89,37 @@ test('pages: made, renamed, left, deleted, brought back by undo', async ({ desk 
   expect(after.at(-1)).toMatchObject({ path: '/attic' })
 })
 
+test('a page goes into a folder by its path, and stands under it in the list', async ({ desk }) => {
+  const pages = desk.getByRole('button', { name: /^Page: / })
+  const list = desk.getByRole('dialog', { name: /^Page: / })
+  await pages.click()
+  await list
+    .getByRole('button', { name: /^Catalogue/ })
+    .first()
+    .click()
+  await expect(pages).toContainText('Catalogue')
+  await pages.click()
+  await list.getByRole('button', { name: 'About Catalogue …' }).click()
+  const path = desk.getByLabel('Path', { exact: false })
+  await path.fill('/')
+  await path.press('Enter')
+  await expect(desk.getByText('/ is already the path of “Home”.')).toBeVisible()
+  await path.fill('/seasons/autumn')
+  await path.press('Enter')
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  expect((await stored(desk)).pages.find(({ name }) => name === 'Catalogue')?.path).toBe('/seasons/autumn')
+  await pages.click()
+  await expect(list.getByText('/seasons', { exact: true })).toBeVisible()
+  const [folder, page] = await Promise.all(
+    [list.getByText('/seasons', { exact: true }), list.getByText('Catalogue', { exact: true })].map((each) =>
+      each.boundingBox(),
+    ),
+  )
+  expect(page!.y).toBeGreaterThan(folder!.y)
+  expect(page!.x).toBeGreaterThan(folder!.x - 8)
+})
+
 test('what is said about a page and the site is handed off in its head', async ({ desk }) => {
   await desk.getByRole('button', { name: /^Page: Home/ }).click()
   await desk.getByRole('button', { name: /^About Home/ }).click()

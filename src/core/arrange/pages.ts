@@ -1,7 +1,7 @@
 /** Pages as a whole: copied, and put into another order. */
 import { generateKeyBetween } from 'fractional-indexing'
-import type { Document } from '../document/document'
-import { freePath } from '../document/paths'
+import type { Document, Page } from '../document/document'
+import { folderOf, freePath, ROOT } from '../document/paths'
 import type { PageFile } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { withNewIds } from './order'
@@ -39,15 +39,45 @@ function orderBehind(doc: Document, id: string): string | null {
   return pages[pages.findIndex((page) => page.id === id) + 1]?.order ?? null
 }
 
-/** A page one place up (−1) or down among those of its kind. Empty at the ends. */
+/** A page one place up (−1) or down among those of its kind in its folder. Empty at the ends. */
 export function stepPageEdits(doc: Document, id: string, step: -1 | 1): Edit[] {
   const page = doc.pages.get(id)
   if (!page) return []
-  const beside = page.isTemplate ? doc.templates() : doc.pagesInOrder()
-  const at = beside.findIndex((each) => each.id === id)
-  const to = at + step
-  if (to < 0 || to >= beside.length) return []
-  const rest = beside.filter((each) => each.id !== id)
-  const order = generateKeyBetween(rest[to - 1]?.order ?? null, rest[to]?.order ?? null)
+  const all = page.isTemplate ? doc.templates() : doc.pagesInOrder()
+  const beside = all.filter((each) => folderOf(each.path) === folderOf(page.path))
+  const next = beside[beside.findIndex((each) => each.id === id) + step]
+  if (!next) return []
+  const rest = all.filter((each) => each.id !== id)
+  const at = rest.indexOf(next) + (step > 0 ? 1 : 0)
+  const order = generateKeyBetween(rest[at - 1]?.order ?? null, rest[at]?.order ?? null)
   return [{ op: 'page-meta', id, set: { order } }]
+}
+
+/** A line of the list of pages: a page, or a folder that is no page itself. `depth` in folders. */
+export type PageLine = { depth: number } & (
+  | { page: Page; folder?: undefined }
+  | { folder: string; page?: undefined }
+)
+
+/** Pages in their order, those of a folder under it. */
+export function pagesInFolders(pages: readonly Page[]): PageLine[] {
+  /** What is in each folder, by path, in the order in which it is first met. */
+  const within = new Map<string, Set<string>>()
+  const put = (path: string) => {
+    const folder = folderOf(path)
+    if (folder !== ROOT) put(folder)
+    within.set(folder, (within.get(folder) ?? new Set()).add(path))
+  }
+  for (const { path } of pages) put(path)
+  const lines: PageLine[] = []
+  const visit = (folder: string, depth: number) => {
+    for (const path of within.get(folder) ?? []) {
+      const here = pages.filter((page) => page.path === path)
+      for (const page of here) lines.push({ page, depth })
+      if (here.length === 0) lines.push({ folder: path, depth })
+      if (path !== ROOT) visit(path, depth + 1)
+    }
+  }
+  visit(ROOT, 0)
+  return lines
 }

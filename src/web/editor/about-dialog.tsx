@@ -1,6 +1,7 @@
 /** What search engines, previews and screen readers are told of a page; and what holds for the whole site. */
 
 import * as v from 'valibot'
+import { pathProblem, tidyPath } from '../../core/document/paths'
 import { LangSchema } from '../../core/document/schema'
 import { Dialog } from '../parts/dialog'
 import { pictureUrl } from '../session/pictures'
@@ -19,6 +20,15 @@ export function AboutDialog() {
     void editor.commit([{ op: 'project', about }], label)
   return (
     <Dialog title={`About ${page.name}`} onClose={() => editor.set({ dialog: undefined })} width={560}>
+      {!page.isTemplate && (
+        <PathField
+          value={page.path}
+          problemWith={(path) => pathProblem(doc.pages.values(), path, page.id)}
+          onChange={(path) =>
+            void editor.commit([{ op: 'page-meta', id: page.id, set: { path } }], `Path of ${page.name}`)
+          }
+        />
+      )}
       <Description
         value={page.description ?? ''}
         onChange={(text) => ofPage({ description: text || null }, `Description of ${page.name}`)}
@@ -50,6 +60,33 @@ export function AboutDialog() {
         onChange={(icon) => ofSite({ icon }, 'Icon of the site')}
       />
     </Dialog>
+  )
+}
+
+/** Where a page lies on the site; slashes make folders. Links to it lead there all the same. */
+function PathField({
+  value,
+  problemWith,
+  onChange,
+}: {
+  value: string
+  problemWith: (path: string) => string | undefined
+  onChange: (path: string) => void
+}) {
+  const { field, problem } = useTyped(value, (typed) => {
+    const path = tidyPath(typed.trim())
+    const wrong = problemWith(path)
+    if (!wrong) onChange(path)
+    return wrong
+  })
+  return (
+    <label className="mb-4 grid gap-1">
+      <span className="font-semibold">Path</span>
+      <input className="text-field" {...field} />
+      <span className={`text-small leading-4 ${problem ? 'text-error' : 'soft'}`}>
+        {problem ?? 'Slashes make folders. Links to this page lead here, wherever it goes.'}
+      </span>
+    </label>
   )
 }
 

@@ -3,6 +3,7 @@
 import { generateKeyBetween } from 'fractional-indexing'
 import { useState } from 'react'
 import { keptViewsEdits, withView } from '../../core/arrange/views'
+import { pathProblem } from '../../core/document/paths'
 import type { View } from '../../core/document/schema'
 import { viewEdits } from '../../core/edits/views'
 import { slug } from '../../core/handoff/names'
@@ -88,10 +89,8 @@ export function PageDialog() {
   const create = () => {
     const clean = name.trim()
     if (clean === '') return setProblem('Give the page a name first.')
-    if (!/^\/[a-z0-9/_-]*$/.test(shownPath))
-      return setProblem('The path is made of small letters, digits, - and /, and begins with /.')
-    const taken = [...doc.pages.values()].find((page) => page.path === shownPath)
-    if (taken) return setProblem(`${shownPath} is already the path of “${taken.name}”.`)
+    const wrong = pathProblem(doc.pages.values(), shownPath)
+    if (wrong) return setProblem(wrong)
     if (chosen.size === 0) return setProblem('Choose at least one view.')
     const id = makeId()
     const last = doc.pagesInOrder().at(-1)

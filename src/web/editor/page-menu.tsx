@@ -1,7 +1,7 @@
 /** The pages of the project: opened, renamed, copied, put in order, deleted; and what is said about them. */
-import { ArrowDown, ArrowUp, Copy, Info, Plus, SquareStack, Trash2 } from 'lucide-react'
+import { ArrowDown, ArrowUp, Copy, Folder, Info, Plus, SquareStack, Trash2 } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
-import { duplicatePageEdits, stepPageEdits } from '../../core/arrange/pages'
+import { duplicatePageEdits, pagesInFolders, stepPageEdits } from '../../core/arrange/pages'
 import type { Page } from '../../core/document/document'
 import { RenameField } from '../parts/rename'
 import { type Editor, makeId } from './editor-state'
@@ -24,11 +24,13 @@ async function duplicatePage(editor: Editor, { id, name }: Page, close: () => vo
 
 function Small({
   label,
+  hint = label,
   disabled,
   onPress,
   children,
 }: {
   label: string
+  hint?: string
   disabled?: boolean
   onPress: () => void
   children: ReactNode
@@ -38,7 +40,7 @@ function Small({
       type="button"
       className="icon-button size-6"
       aria-label={label}
-      title={label}
+      title={hint}
       disabled={disabled}
       onClick={onPress}
     >
@@ -73,90 +75,26 @@ function templateWords(editor: Editor): string {
 
 export function PageMenu({ close }: { close: () => void }) {
   const editor = useEditor()
-  const [renaming, setRenaming] = useState<string>()
-  const pages = editor.doc.pagesInOrder()
   const templates = editor.doc.templates()
   return (
     <div>
-      {[...pages, ...templates].map((page, i) => (
-        <div key={page.id}>
-          {i === pages.length && <p className="rule-t mt-1 px-2 pt-1.5 text-small font-bold">Templates</p>}
-          <div className="group flex items-center gap-1 rounded-field hover:bg-base-200">
-            {renaming === page.id ? (
-              <RenameField
-                label="Page name"
-                value={page.name}
-                className="m-1 flex-1"
-                onRename={(name) =>
-                  editor.commit([{ op: 'page-meta', id: page.id, set: { name } }], 'Rename page')
-                }
-                onDone={() => setRenaming(undefined)}
-              />
-            ) : (
-              <>
-                <button
-                  type="button"
-                  data-option
-                  data-first={page.id === editor.pageId ? true : undefined}
-                  aria-current={page.id === editor.pageId ? 'page' : undefined}
-                  className={`flex flex-1 items-baseline justify-between px-2 py-1.5 text-left ${page.id === editor.pageId ? 'font-bold text-primary' : ''}`}
-                  onClick={() => {
-                    editor.openPage(page.id)
-                    close()
-                  }}
-                  onDoubleClick={() => setRenaming(page.id)}
-                >
-                  {page.name}{' '}
-                  <span className="text-small font-normal soft">
-                    {page.isTemplate ? stoodOn(editor, page) : page.path}
-                  </span>
-                </button>
-                <button
-                  type="button"
-                  className="plain-button min-h-6 px-1.5 text-small soft"
-                  onClick={() => setRenaming(page.id)}
-                  aria-label={`Rename ${page.name}`}
-                >
-                  Rename
-                </button>
-                <Small
-                  label={`Move ${page.name} up`}
-                  disabled={stepPageEdits(editor.doc, page.id, -1).length === 0}
-                  onPress={() =>
-                    editor.commit(stepPageEdits(editor.doc, page.id, -1), `Move page ${page.name}`)
-                  }
-                >
-                  <ArrowUp {...ICON} size={14} />
-                </Small>
-                <Small
-                  label={`Move ${page.name} down`}
-                  disabled={stepPageEdits(editor.doc, page.id, 1).length === 0}
-                  onPress={() =>
-                    editor.commit(stepPageEdits(editor.doc, page.id, 1), `Move page ${page.name}`)
-                  }
-                >
-                  <ArrowDown {...ICON} size={14} />
-                </Small>
-                <Small
-                  label={`Duplicate ${page.name}`}
-                  onPress={() => void duplicatePage(editor, page, close)}
-                >
-                  <Copy {...ICON} size={14} />
-                </Small>
-                <button
-                  type="button"
-                  className="icon-button size-6"
-                  aria-label={`Delete ${page.name}`}
-                  title="Delete the page (undo brings it back)"
-                  disabled={pages.length === 1 && !page.isTemplate}
-                  onClick={() => void deletePage(editor, page)}
-                >
-                  <Trash2 {...ICON} size={14} />
-                </button>
-              </>
-            )}
-          </div>
-        </div>
+      {pagesInFolders(editor.doc.pagesInOrder()).map(({ page, folder, depth }) =>
+        page ? (
+          <PageRow key={page.id} page={page} depth={depth} close={close} />
+        ) : (
+          <p
+            key={folder}
+            className="flex items-center gap-2 px-2 py-1.5 soft"
+            style={{ paddingLeft: 8 + depth * INDENT }}
+          >
+            <Folder {...ICON} size={14} />
+            {folder}
+          </p>
+        ),
+      )}
+      {templates.length > 0 && <p className="rule-t mt-1 px-2 pt-1.5 text-small font-bold">Templates</p>}
+      {templates.map((page) => (
+        <PageRow key={page.id} page={page} depth={0} close={close} />
       ))}
       <Opens dialog="about" close={close}>
         <Info {...ICON} /> About {editor.page?.name} …
@@ -167,6 +105,76 @@ export function PageMenu({ close }: { close: () => void }) {
       <Opens dialog="page" close={close}>
         <Plus {...ICON} /> New page
       </Opens>
+    </div>
+  )
+}
+
+/** px for each folder that a page lies in */
+const INDENT = 16
+
+function PageRow({ page, depth, close }: { page: Page; depth: number; close: () => void }) {
+  const editor = useEditor()
+  const [renaming, setRenaming] = useState(false)
+  if (renaming)
+    return (
+      <RenameField
+        label="Page name"
+        value={page.name}
+        className="m-1 w-full"
+        onRename={(name) => editor.commit([{ op: 'page-meta', id: page.id, set: { name } }], 'Rename page')}
+        onDone={() => setRenaming(false)}
+      />
+    )
+  const isOpen = page.id === editor.pageId
+  const step = (by: -1 | 1) => stepPageEdits(editor.doc, page.id, by)
+  const move = (by: -1 | 1) => editor.commit(step(by), `Move page ${page.name}`)
+  return (
+    <div
+      className="group flex items-center gap-1 rounded-field hover:bg-base-200"
+      style={{ paddingLeft: depth * INDENT }}
+    >
+      <button
+        type="button"
+        data-option
+        data-first={isOpen ? true : undefined}
+        aria-current={isOpen ? 'page' : undefined}
+        className={`flex min-w-0 flex-1 items-baseline justify-between gap-2 px-2 py-1.5 text-left ${isOpen ? 'font-bold text-primary' : ''}`}
+        onClick={() => {
+          editor.openPage(page.id)
+          close()
+        }}
+        onDoubleClick={() => setRenaming(true)}
+      >
+        <span className="truncate">{page.name}</span>{' '}
+        <span className="truncate text-small font-normal soft">
+          {page.isTemplate ? stoodOn(editor, page) : page.path}
+        </span>
+      </button>
+      <button
+        type="button"
+        className="plain-button min-h-6 px-1.5 text-small soft"
+        onClick={() => setRenaming(true)}
+        aria-label={`Rename ${page.name}`}
+      >
+        Rename
+      </button>
+      <Small label={`Move ${page.name} up`} disabled={step(-1).length === 0} onPress={() => move(-1)}>
+        <ArrowUp {...ICON} size={14} />
+      </Small>
+      <Small label={`Move ${page.name} down`} disabled={step(1).length === 0} onPress={() => move(1)}>
+        <ArrowDown {...ICON} size={14} />
+      </Small>
+      <Small label={`Duplicate ${page.name}`} onPress={() => void duplicatePage(editor, page, close)}>
+        <Copy {...ICON} size={14} />
+      </Small>
+      <Small
+        label={`Delete ${page.name}`}
+        hint="Delete the page (undo brings it back)"
+        disabled={editor.doc.pagesInOrder().length === 1 && !page.isTemplate}
+        onPress={() => void deletePage(editor, page)}
+      >
+        <Trash2 {...ICON} size={14} />
+      </Small>
     </div>
   )
 }
