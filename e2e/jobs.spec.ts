@@ -1,4 +1,5 @@
 /** Two jobs of every day, from an empty project by hand, within as many gestures as they may take. */
+import type { Page } from '@playwright/test'
 import { expect, saved, stored, test } from './app'
 import { Hand } from './gestures'
 
@@ -9,6 +10,12 @@ test.beforeEach(async ({ page, app }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByText('This page is empty')).toBeVisible()
 })
+
+/** On no view, at no width, once that has been looked through. */
+async function nothingBreaks(page: Page) {
+  await page.locator('[data-looked=true]').waitFor()
+  await expect(page.getByRole('button', { name: /things? breaks? on/ })).toHaveCount(0)
+}
 
 test('a header: name, menu of four, action, spread apart on one line, in at most 45 gestures', async ({
   page,
@@ -45,6 +52,7 @@ test('a header: name, menu of four, action, spread apart on one line, in at most
   for (const middle of middles) expect(Math.abs(middle - middles[0])).toBeLessThan(4)
   for (const [i, { x }] of boxes.entries()) if (i > 0) expect(x).toBeGreaterThan(boxes[i - 1].x)
   expect(JSON.stringify((await stored(page)).pages)).toContain('space-between')
+  await nothingBreaks(page)
   console.log(`a header by hand: ${hand.count} gestures`)
 })
 
@@ -71,5 +79,6 @@ test('a split hero: words and actions at the left, a picture at the right, in at
   const picture = (await sheet.locator('img').first().boundingBox())!
   expect(picture.x).toBeGreaterThan(heading.x + heading.width)
   expect(picture.y).toBeLessThanOrEqual(heading.y + heading.height)
+  await nothingBreaks(page)
   console.log(`a split hero by hand: ${hand.count} gestures`)
 })

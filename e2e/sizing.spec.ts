@@ -1,6 +1,6 @@
 /** Sizing and moving loose blocks with the pointer: proportions, centre, snaps, turning, and every way of giving up. */
 import type { Page } from '@playwright/test'
-import { expect, row, saved, setValue, test } from './app'
+import { expect, onSheet, row, saved, setValue, test } from './app'
 import { block, loosePage, storedBlock } from './loose-page'
 
 const notch = async (page: Page, which: string) => {
@@ -242,4 +242,14 @@ test('a question mark says what the words mean where they stand', async ({ desk 
   await desk.keyboard.press('Escape')
   await expect(help).toHaveCount(0)
   await expect(desk.getByRole('button', { name: /^What exact, snug, stretch/ })).toBeFocused()
+})
+
+test('a height in parts of a px says what brings them', async ({ desk }) => {
+  await onSheet(desk, 'desktop', 'We saved eleven packets').click()
+  await setValue(desk, /^Line height in px/, '41.3')
+  const lines = /has lines of 41.3 px$/
+  await expect(desk.getByLabel('Spec').getByText(lines)).toBeVisible()
+  const height = row(desk, 'Quote').locator('[data-height-of]')
+  await expect(height).toHaveText(/\.\d/)
+  await expect(height).toHaveAttribute('title', lines)
 })

@@ -48,6 +48,8 @@ export function wrapEdits(
       : ({ kind: flow === 'row' ? 'snug' : 'stretch', weight: 1 } as Props['width']),
   }
   if (props.width?.kind === 'snug') props.width = { kind: 'snug' }
+  // What does not fit beside each other on a phone stands under each other there.
+  if (flow === 'row') props.wrap = true
   const index = doc.node(parent).children.indexOf(first.id)
   const edits: Edit[] = [
     {

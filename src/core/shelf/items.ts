@@ -393,7 +393,10 @@ export const SHELF: ShelfItem[] = [
   ),
   block('Actions', 'link', 'Link', 'anchor', (b) => link(b, 'A link')),
   block('Pictures', 'picture', 'Picture', 'image photo', (b) => b.picture('Picture', { ratio: 1.5 })),
-  block('Boxes', 'row', 'Row', 'flow horizontal', (b) => b.row('Row', { rowGap: 16, minHeight: 64 }, [])),
+  // What does not fit beside each other on a phone stands under each other there.
+  block('Boxes', 'row', 'Row', 'flow horizontal', (b) =>
+    b.row('Row', { rowGap: 16, minHeight: 64, wrap: true }, []),
+  ),
   block('Boxes', 'column', 'Column', 'flow stack vertical', (b) =>
     b.column('Column', { rowGap: 16, minHeight: 64 }, []),
   ),

@@ -222,6 +222,7 @@ export function Board() {
     <div
       ref={board}
       data-board
+      data-looked={editor.breakages.isThrough}
       // The board's keys are all its own.
       role="application"
       aria-label={`Board of ${editor.page?.name ?? 'no page'}`}

@@ -20,6 +20,7 @@ export class BreakageSearch {
   private found = new Map<string, { of: string; answer: Breakage[] | Error }>()
   private page = ''
   private of = ''
+  private through = ''
   private stop: AbortController | undefined
 
   constructor(private readonly desk: Desk) {}
@@ -34,6 +35,11 @@ export class BreakageSearch {
   now(view: string): readonly Breakage[] | Error | undefined {
     const found = this.found.get(view)
     return found?.of === this.key() ? found.answer : undefined
+  }
+
+  /** Whether all views have been looked through as the page is now. */
+  get isThrough(): boolean {
+    return this.through === this.key()
   }
 
   private key(): string {
@@ -70,5 +76,7 @@ export class BreakageSearch {
       this.found.set(view, { of: key, answer })
       this.desk.changed('board')
     }
+    this.through = key
+    this.desk.changed('board')
   }
 }

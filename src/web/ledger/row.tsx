@@ -22,6 +22,7 @@ import type { Editor } from '../editor/editor-state'
 import { useShown, useStillEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { RenameField } from '../parts/rename'
+import { whyParts } from '../spec/why-parts'
 import { type Row, wordsFor } from './rows'
 
 /** px */
@@ -73,6 +74,7 @@ function rowShown(editor: Editor, node: Node) {
     words: section ? '' : wordsFor(editor.doc, node, editor.view.id, editor.layout),
     height: hidden ? 0 : (rect?.height ?? 0),
     from: rect?.y,
+    why: hidden || !rect ? undefined : whyParts(editor, node.id),
   }
 }
 export type RowShown = ReturnType<typeof rowShown>
@@ -241,13 +243,14 @@ function saidOf({ node, name, hidden, height, from, words, view }: RowShown): st
 }
 
 /** A section's height, to be changed here unless it is the template's, and where it begins. */
-function SectionFigures({ shown: { node, height, from } }: { shown: RowShown }) {
+function SectionFigures({ shown: { node, height, from, why } }: { shown: RowShown }) {
   const editor = useStillEditor()
   return (
     <>
       <span
         className="w-13.5 flex-none text-right font-semibold"
         data-height-of={node.id}
+        title={why}
         onPointerDown={(event) => event.stopPropagation()}
         onClick={(event) => event.stopPropagation()}
         onDoubleClick={(event) => event.stopPropagation()}

@@ -9,6 +9,7 @@ import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { CarriedMark } from './carried-mark'
+import { whyParts } from './why-parts'
 
 type Kind = Size['kind']
 const WORDS: Record<Kind, string> = {
@@ -93,6 +94,8 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     whole: parentSize(),
     columns: layout ? (count: number) => spanWidth(layout.usedFor(node.id), count) : undefined,
   }
+  // What is set is known; what follows from it wants a reason.
+  const why = side === 'height' && size.kind !== 'exact' ? whyParts(editor, node.id) : undefined
   return (
     <>
       <span>{label}</span>
@@ -142,6 +145,7 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
       )}
       {size.kind !== 'exact' && <span className="soft tabular-nums">{formatPx(now)} px</span>}
       {side === 'width' && layout && !isOnLattice(layout, node) && <CarriedMark node={node} />}
+      {why && <span className="w-full text-small leading-4 soft">{why}</span>}
     </>
   )
 }
