@@ -4,7 +4,7 @@ import { LAUNCH } from './src/cli/browser'
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  workers: 1,
+  workers: 2,
   fullyParallel: false,
   // A shared machine may stand still for seconds: a wait this long ends only when what it waits for is wrong.
   timeout: 300_000,

@@ -81,3 +81,30 @@ test('with colours chosen by the system, what is selected still shows', async ({
     .evaluate((board) => getComputedStyle(board).forcedColorAdjust)
   expect(adjust).toBe('none')
 })
+
+test('a tip shows by the pointer and by keys, stays while it is pointed at, and goes with Escape', async ({
+  desk,
+}) => {
+  const tip = desk.getByRole('tooltip')
+  const commands = desk.getByRole('button', { name: 'All commands' })
+  await commands.hover()
+  await expect(tip).toHaveText('All commands (Ctrl K)')
+  // The browser shows none of its own beside it.
+  await expect(commands).not.toHaveAttribute('title')
+  await expect(commands).toHaveAttribute('aria-describedby', (await tip.getAttribute('id'))!)
+  // Pointed at itself it stays; what is under it is pressed through it.
+  const box = (await tip.boundingBox())!
+  await desk.mouse.move(box.x + box.width / 2, box.y + box.height - 2, { steps: 4 })
+  await expect(tip).toBeVisible()
+  await desk.keyboard.press('Escape')
+  await expect(tip).toHaveCount(0)
+  await desk.locator('[data-board]').hover({ position: { x: 20, y: 400 } })
+  await expect(commands).toHaveAttribute('title', 'All commands (Ctrl K)')
+  await commands.focus()
+  await desk.keyboard.press('Tab')
+  await expect(tip).toBeVisible()
+  await desk.keyboard.press('Shift+Tab')
+  await expect(tip).toHaveText('All commands (Ctrl K)')
+  await commands.press('Enter')
+  await expect(tip).toHaveCount(0)
+})

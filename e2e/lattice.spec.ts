@@ -45,10 +45,11 @@ test('one lattice for every view, with what it comes to in each', async ({ desk 
 })
 
 test('the same bytes on the main thread, in a worker and on the server', async ({ desk }) => {
-  const started = desk.waitForEvent('worker')
   await desk.keyboard.press('b')
   await setValue(desk, /^Columns: /, '6')
-  const url = (await started).url()
+  const layoutWorker = () => desk.workers().find((worker) => worker.url().includes('layout.worker'))
+  await expect.poll(layoutWorker).toBeDefined()
+  const url = layoutWorker()!.url()
   await desk.getByRole('button', { name: 'Keep the lattice as it is' }).click()
   const file = checkProject((await stored(desk)) as unknown)
   const doc = Document.fromFile(structuredClone(file))

@@ -1,6 +1,6 @@
 /** From the shelf onto a page: by name, by pressing, by dragging; and where the focus is afterwards. */
 import type { Page } from '@playwright/test'
-import { expect, row, saved, test } from './app'
+import { expect, onSheet, row, saved, setValue, stored, test } from './app'
 import { storedBlock, storedPage } from './loose-page'
 
 const search = (page: Page) => page.getByRole('combobox', { name: /^Place anything/ })
@@ -147,6 +147,36 @@ test('what is selected in the ledger is brought into sight; all alike are counte
   await expect(desk.getByRole('heading', { name: '3 blocks' })).toBeVisible()
 })
 
+test('alike on the whole site: a value changed here changes on other pages, too, as one step', async ({
+  desk,
+}) => {
+  await onSheet(desk, 'desktop', 'Hollow Oak').first().click()
+  await desk.locator('[role=treeitem][aria-selected=true]').waitFor()
+  await board(desk).focus()
+  await desk.keyboard.press('a')
+  const dialog = desk.getByRole('dialog', { name: 'Select all alike' })
+  const site = dialog.getByRole('button', { name: /^On the whole site/ })
+  const here = Number(
+    /\d+/.exec((await dialog.getByRole('button', { name: /^On this page/ }).textContent())!)![0],
+  )
+  const all = Number(/\d+/.exec((await site.textContent())!)![0])
+  expect(all).toBeGreaterThan(here)
+  await site.click()
+  await expect(desk.getByLabel('Spec').getByRole('heading').first()).toContainText(
+    `and ${all - here} on other pages`,
+  )
+  await setValue(desk, /^Font size/, '31')
+  const counted = async () => {
+    await saved(desk)
+    const { pages } = await stored(desk)
+    return pages.map((page) => JSON.stringify(page).split('"fontSize":31').length - 1)
+  }
+  await expect.poll(counted).toEqual([here, all - here])
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(counted).toEqual([0, 0])
+})
+
 test('a dialog gives the focus back to what had it, also when something in it takes it by itself', async ({
   desk,
 }) => {
@@ -155,6 +185,28 @@ test('a dialog gives the focus back to what had it, also when something in it ta
   await board(desk).focus()
   await desk.keyboard.press('n')
   await expect(desk.getByRole('dialog').getByLabel('Name', { exact: true })).toBeFocused()
+  await desk.keyboard.press('Escape')
+  await expect(board(desk)).toBeFocused()
+})
+
+test('the menu opens at a row of the ledger by right press, and by its key; the focus goes back home', async ({
+  desk,
+}) => {
+  const menu = desk.getByRole('menu', { name: 'Block' })
+  await row(desk, 'Quote').click({ button: 'right' })
+  await expect(menu.getByRole('menuitem', { name: /^Duplicate/ })).toBeVisible()
+  await expect(row(desk, 'Quote')).toHaveAttribute('aria-selected', 'true')
+  await desk.keyboard.press('Escape')
+  await expect(menu).toHaveCount(0)
+  await row(desk, 'Footer').click()
+  await desk.keyboard.press('ContextMenu')
+  await expect(menu).toBeVisible()
+  await desk.keyboard.type('dup')
+  await desk.keyboard.press('Enter')
+  await expect(row(desk, 'Footer')).toHaveCount(2)
+  await board(desk).focus()
+  await desk.keyboard.press('Shift+F10')
+  await expect(menu).toBeVisible()
   await desk.keyboard.press('Escape')
   await expect(board(desk)).toBeFocused()
 })

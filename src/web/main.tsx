@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { restoreTheme } from './editor/theme'
+import { TipsLayer } from './parts/tips-layer'
 import { ProjectsScreen } from './projects/projects-screen'
 import './theme.css'
 
@@ -21,5 +22,6 @@ const router = createBrowserRouter([
 createRoot(document.getElementById('root')!).render(
   <QueryClientProvider client={client}>
     <RouterProvider router={router} />
+    <TipsLayer />
   </QueryClientProvider>,
 )

@@ -1,6 +1,6 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
 
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
 import { isText } from '../../core/properties/kinds'
@@ -13,9 +13,7 @@ import { followDrawing } from './area-gesture'
 import { BreakageStrip } from './breakage-strip'
 import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
-import type { MenuPlace } from './context-menu'
 import type { SheetPoint } from './drag'
-import { contextMenu } from './fetch-menu'
 import { Gauge, PinnedGauges } from './gauges'
 import { BoardGesture } from './gesture'
 import { Guides, Rulers } from './guides'
@@ -32,15 +30,11 @@ import { WidthGrip } from './width-grip'
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
 
-const ContextMenu = lazy(() => contextMenu().then((part) => ({ default: part.ContextMenu })))
-
 export function Board() {
   const editor = useBoard()
   const board = useRef<HTMLDivElement>(null)
   const panning = useRef<{ x: number; y: number } | undefined>(undefined)
   const space = useRef(false)
-  const [menu, setMenu] = useState<MenuPlace>()
-  const closeMenu = useCallback(() => setMenu(undefined), [])
   const gesture = useRef<BoardGesture | undefined>(undefined)
   const pointer = useRef({ x: 0, y: 0 })
 
@@ -256,7 +250,7 @@ export function Board() {
         const inSelection = point.id !== undefined && editor.selection.includes(point.id)
         if (!inSelection) editor.select(point.id, point.view.id)
         const list = blocksAt(point.layout, point.x, point.y)
-        setMenu({ x: event.clientX, y: event.clientY, view: point.view.id, under: list })
+        editor.set({ menu: { x: event.clientX, y: event.clientY, view: point.view.id, under: list } })
       }}
     >
       <div
@@ -315,11 +309,6 @@ export function Board() {
             Done
           </button>
         </div>
-      )}
-      {menu && (
-        <Suspense>
-          <ContextMenu place={menu} onClose={closeMenu} />
-        </Suspense>
       )}
       {editor.page &&
         editor.doc.node(editor.pageId).children.length === 0 &&

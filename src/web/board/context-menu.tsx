@@ -1,6 +1,7 @@
-/** The menu at the pointer: what lies under it, and what can be done with what is selected. */
+/** The menu of what is selected: what lies under the pointer, and what can be done with what is selected. */
 import { Menu } from '@base-ui/react/menu'
 import { useMemo } from 'react'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import type { Command } from '../palette/command'
 import { COMMANDS, showKeys } from '../palette/commands'
@@ -31,12 +32,10 @@ const OFFERED = [
   'delete',
 ]
 
-export type MenuPlace = { x: number; y: number; view: string; under: string[] }
-
 const ITEM =
   'flex w-full cursor-default items-center justify-between gap-6 rounded-field px-2 py-1 text-left outline-none data-highlighted:bg-secondary'
 
-export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () => void }) {
+export function ContextMenu({ place, onClose }: { place: NonNullable<Editor['menu']>; onClose: () => void }) {
   const editor = useEditor()
   const offered = OFFERED.flatMap((id) => COMMANDS.find((command) => command.id === id) ?? []).filter(
     (command: Command) => !command.when || command.when(editor),
@@ -66,25 +65,29 @@ export function ContextMenu({ place, onClose }: { place: MenuPlace; onClose: () 
             className="floating max-h-[min(80vh,var(--available-height))] w-75 overflow-y-auto p-1.5 outline-none"
             onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
           >
-            <Menu.Group>
-              <Menu.GroupLabel className="px-2 pt-1 text-small font-bold">Under the pointer</Menu.GroupLabel>
-              {place.under.map((id, i) => (
-                <Menu.Item
-                  key={id}
-                  className={ITEM}
-                  style={{ paddingLeft: 8 + (place.under.length - 1 - i) * 8 }}
-                  onClick={() => editor.select(id, place.view)}
-                >
-                  <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
-                    {nameOf(id)}
-                  </span>
-                  <span className="text-small soft">
-                    {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
-                  </span>
-                </Menu.Item>
-              ))}
-            </Menu.Group>
-            {offered.length > 0 && <Menu.Separator className="rule-t my-1" />}
+            {place.under.length > 0 && (
+              <Menu.Group>
+                <Menu.GroupLabel className="px-2 pt-1 text-small font-bold">
+                  Under the pointer
+                </Menu.GroupLabel>
+                {place.under.map((id, i) => (
+                  <Menu.Item
+                    key={id}
+                    className={ITEM}
+                    style={{ paddingLeft: 8 + (place.under.length - 1 - i) * 8 }}
+                    onClick={() => editor.select(id, place.view)}
+                  >
+                    <span className={editor.selection.includes(id) ? 'font-bold text-primary' : ''}>
+                      {nameOf(id)}
+                    </span>
+                    <span className="text-small soft">
+                      {nodeOf(id)?.source ? 'from the template' : nodeOf(id)?.kind}
+                    </span>
+                  </Menu.Item>
+                ))}
+              </Menu.Group>
+            )}
+            {place.under.length > 0 && offered.length > 0 && <Menu.Separator className="rule-t my-1" />}
             {offered.map((command) => (
               <Menu.Item key={command.id} className={ITEM} onClick={() => command.run(editor)}>
                 {command.name}

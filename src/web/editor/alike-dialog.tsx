@@ -14,21 +14,29 @@ export function AlikeDialog() {
   const inSection = section ? onPage.filter((id) => doc.isInside(id, section.id)) : onPage
   const elsewhere = doc
     .allPages()
-    .filter(({ id }) => id !== pageId && !doc.absent.has(id))
-    .reduce((count, { id }) => count + blocksAlike(doc, id, editor.view.id, selected.id).length - 1, 0)
-  const take = (ids: readonly string[], where: string) => {
+    .filter(({ id }) => id !== pageId)
+    .flatMap(({ id }) =>
+      blocksAlike(doc, id, editor.view.id, selected.id).filter((each) => each !== selected.id),
+    )
+  const take = (ids: readonly string[], where: string, others: readonly string[] = []) => {
     editor.set({ selection: [...ids], dialog: undefined })
-    editor.announce(`${ids.length} ${ids.length === 1 ? 'block' : 'blocks'} selected ${where}`)
+    editor.set({ elsewhere: others })
+    const count = ids.length + others.length
+    editor.announce(`${count} ${count === 1 ? 'block' : 'blocks'} selected ${where}`)
   }
-  const choice = (ids: readonly string[], where: string, first = false) => (
+  const choice = (
+    ids: readonly string[],
+    where: string,
+    { first = false, others = [] }: { first?: boolean; others?: readonly string[] } = {},
+  ) => (
     <button
       type="button"
       data-first={first || undefined}
       className="line-button flex w-full items-baseline justify-between gap-4"
-      onClick={() => take(ids, where)}
+      onClick={() => take(ids, where, others)}
     >
       <span>{where.charAt(0).toUpperCase() + where.slice(1)}</span>
-      <b className="tabular-nums">{ids.length}</b>
+      <b className="tabular-nums">{ids.length + others.length}</b>
     </button>
   )
   return (
@@ -37,13 +45,14 @@ export function AlikeDialog() {
         Of the same kind as “{editor.called(selected)}”, with its fill, corners and type.
       </p>
       <div className="grid gap-1.5">
-        {section && choice(inSection, `in ${editor.called(section)}`, true)}
-        {choice(onPage, 'on this page', !section)}
+        {section && choice(inSection, `in ${editor.called(section)}`, { first: true })}
+        {choice(onPage, 'on this page', { first: !section })}
+        {elsewhere.length > 0 && choice(onPage, 'on the whole site', { others: elsewhere })}
       </div>
-      <p className="mt-3 text-small soft">
-        {elsewhere === 0
+      <p className="mt-3 text-small leading-4 soft">
+        {elsewhere.length === 0
           ? 'On other pages there is none.'
-          : `On other pages there ${elsewhere === 1 ? 'is one' : `are ${elsewhere}`} more; a selection is of one page.`}
+          : 'On the whole site, values that you change in the spec change on other pages, too; moving and deleting stay here.'}
       </p>
     </Dialog>
   )

@@ -26,6 +26,7 @@ export class Editor extends Sheets {
   select(id: string | undefined, viewId = this.viewId, add = false) {
     const before = this.viewId
     this.viewId = viewId
+    this.elsewhere = []
     this.shared = id !== undefined && isShared(id) ? id : undefined
     if (id === undefined || this.shared) this.selection = []
     else if (add)
@@ -169,12 +170,17 @@ export class Editor extends Sheets {
     return { op: 'set', node: node.id, props: { ...props }, ...(view === undefined ? {} : { view }) }
   }
 
-  /** Sets props on every selected block, on each those that its kind has. */
+  /** What a change is for: what is selected, and with it what is alike on other pages. */
+  get meant(): readonly string[] {
+    return [...this.selection, ...this.elsewhere]
+  }
+
+  /** Sets props on every block that is meant, on each those that its kind has. */
   setProps(
     props: Partial<Record<PropKey, unknown>>,
     label: string,
     gesture?: string,
-    nodes: Node[] = this.selection.map((id) => this.doc.node(id)),
+    nodes: Node[] = this.meant.map((id) => this.doc.node(id)),
   ) {
     const edits = nodes.flatMap((node) => {
       const own = Object.entries(props).filter(([key]) => hasProperty(node.kind, key))

@@ -1,6 +1,7 @@
 /** The editor: bar, ledger, board, spec, shelf; and the keyboard. */
 import { useEffect, useLayoutEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { BlockMenu } from '../board/block-menu'
 import { Board } from '../board/board'
 import { Ledger } from '../ledger/ledger'
 import { commandFor, keysOf } from '../palette/commands'
@@ -169,6 +170,7 @@ function Desk() {
           </button>
         </div>
       )}
+      <BlockMenu />
       <KeyNote />
       <MakingNote />
       <Tour />
@@ -198,7 +200,11 @@ function Desk() {
         {editor.dialog === 'budget' && <BudgetDialog />}
         {editor.dialog === 'areas' && <AreasDialog />}
         {editor.dialog === 'history' && <HistoryDialog />}
-        {editor.dialog === 'alike' && <AlikeDialog />}
+        {editor.dialog === 'alike' && (
+          <WholeProject title="Select all alike">
+            <AlikeDialog />
+          </WholeProject>
+        )}
         {editor.dialog === 'look' && <LookDialog />}
         {editor.dialog === 'about' && <AboutDialog />}
         {editor.dialog === 'template' &&

@@ -21,7 +21,7 @@ export function LookDialog() {
   const put = () => {
     const { look } = editor
     if (!look) return close()
-    const edits = editor.selection.map((id) => {
+    const edits = editor.meant.map((id) => {
       const node = editor.doc.node(id)
       const view = editor.scopedView
       const own = view === undefined ? node.props : node.overrides[view]

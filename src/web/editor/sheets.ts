@@ -100,6 +100,7 @@ export abstract class Sheets extends EditorState {
 
   set(part: Partial<EditorState>) {
     const ended = 'drag' in part && part.drag === undefined && this.drag !== undefined
+    if ('selection' in part) this.elsewhere = []
     Object.assign(this, part)
     if (this.selection.length > 0) this.shared = undefined
     this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
@@ -152,6 +153,7 @@ export abstract class Sheets extends EditorState {
     this.opening = undefined
     this.pageId = id
     this.selection = []
+    this.elsewhere = []
     this.shared = undefined
     this.editing = undefined
     this.shownWidths = new Map()
@@ -198,6 +200,7 @@ export abstract class Sheets extends EditorState {
       if (this.pageId === '' && next !== '' && this.opening === undefined) this.openPage(next)
     }
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
+    this.elsewhere = this.elsewhere.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
     if (this.shownWidths.size > 0) this.shownWidths = stillOther(this.shownWidths, this.doc.views)
     this.refresh()

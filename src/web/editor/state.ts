@@ -13,6 +13,8 @@ export class EditorState {
   /** A page that is to be shown and is not here yet. */
   opening: string | undefined
   selection: string[] = []
+  /** Blocks of other pages that a change of what is selected is for, too: until something else is selected. */
+  elsewhere: readonly string[] = []
   /** What is selected of the page's template: its key. Nothing else is then. */
   shared: string | undefined
   /** The sheet that commands and the spec speak of. */
@@ -75,6 +77,8 @@ export class EditorState {
     this.said = text
     this.announcements++
   }
+  /** Where the menu of what is selected is open: px of the window; `under`: the blocks at the pointer, the topmost first. */
+  menu: { x: number; y: number; view: string; under: string[] } | undefined
   /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
   keyNote: { words: string; step?: number } | undefined
   /** A file that is being made. */

@@ -191,6 +191,12 @@ export function Ledger() {
     },
   })
   if (!editor.page) return <aside aria-label="Ledger" className="w-60 border-r border-base-300" />
+  const list = {
+    [HOME]: 'ledger',
+    'aria-label': `Sections of ${editor.page.name}`,
+    // A tree without rows would be none.
+    ...(rows.length > 0 ? { role: 'tree', 'aria-multiselectable': true } : { role: 'group' }),
+  }
   const sections = instances?.node(editor.pageId).children.length ?? 0
   return (
     <aside
@@ -204,10 +210,7 @@ export function Ledger() {
       </div>
       <div
         ref={tree}
-        role="tree"
-        {...{ [HOME]: 'ledger' }}
-        aria-label={`Sections of ${editor.page.name}`}
-        aria-multiselectable="true"
+        {...list}
         className="min-h-0 flex-1 touch-none overflow-y-auto px-1.5 pb-3"
         onPointerMove={pointerMove}
         onPointerUp={pointerUp}

@@ -166,6 +166,12 @@ function RowOf({
         if (event.shiftKey && !shared) acts.range(id)
         else editor.select(node.id, editor.viewId, event.ctrlKey || event.metaKey)
       }}
+      onContextMenu={(event) => {
+        event.preventDefault()
+        if (!selected) editor.select(id)
+        if (!shared)
+          editor.set({ menu: { x: event.clientX, y: event.clientY, view: editor.viewId, under: [] } })
+      }}
       onDoubleClick={() => (shared ? undefined : acts.rename(id, true))}
       data-shared={shared || undefined}
     >

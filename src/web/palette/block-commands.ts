@@ -57,6 +57,19 @@ const step = (by: -1 | 1) => (editor: Editor) => {
   if (node) editor.moveBy(node, by)
 }
 
+/** Opens the menu at what is selected: at its row where the ledger has the focus, else on the sheet. */
+function openMenu(editor: Editor) {
+  const row = document.activeElement?.closest('[data-row]')?.getBoundingClientRect()
+  const board = document.querySelector('[data-board]')?.getBoundingClientRect()
+  const place = editor.sheetPlaces().find(({ view }) => view.id === editor.viewId)
+  const rect = editor.selected && place?.layout.rect(editor.selected.id)
+  if (!board || !place || !rect) return
+  const { camera } = editor
+  const x = row ? row.left + 40 : board.left + camera.x + (place.left + rect.x + rect.width / 2) * camera.zoom
+  const y = row ? row.bottom : board.top + camera.y + (rect.y + rect.height / 2) * camera.zoom
+  editor.set({ menu: { x, y, view: editor.viewId, under: [] } })
+}
+
 export const BLOCKS: Command[] = [
   {
     id: 'edit-text',
@@ -172,6 +185,14 @@ export const BLOCKS: Command[] = [
     keys: 'Mod+Shift+V',
     when: (editor) => hasBlock(editor) && editor.look !== undefined,
     run: (editor) => editor.set({ dialog: 'look' }),
+  },
+  {
+    id: 'menu',
+    name: 'Menu of what is selected',
+    group: 'Block',
+    keys: 'Shift+F10',
+    when: (editor) => editor.selected !== undefined,
+    run: openMenu,
   },
   {
     id: 'select-same',

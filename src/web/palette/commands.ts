@@ -202,7 +202,13 @@ export const COMMANDS: Command[] = [
   },
 ]
 
-const ALSO: Record<string, string> = { 'Mod+Y': 'redo', Backspace: 'delete', 'Mod++': 'zoom-in', Home: 'fit' }
+const ALSO: Record<string, string> = {
+  'Mod+Y': 'redo',
+  Backspace: 'delete',
+  'Mod++': 'zoom-in',
+  Home: 'fit',
+  ContextMenu: 'menu',
+}
 
 export function keysOf(event: KeyboardEvent): string {
   const parts: string[] = []

@@ -20,8 +20,11 @@ export function Palette() {
     <Dialog title="All commands" onClose={close} width={480}>
       <Cmdk label="Commands" loop>
         <Cmdk.Input autoFocus placeholder="What do you want to do?" className="text-field mb-2 w-full" />
+        {/* Beside the list: what is in it can be chosen. */}
+        <Cmdk.Empty role="status" className="px-2 py-3 soft">
+          No command is called that.
+        </Cmdk.Empty>
         <Cmdk.List className="max-h-85 overflow-y-auto">
-          <Cmdk.Empty className="px-2 py-3 soft">No command is called that.</Cmdk.Empty>
           {groups.map((group) => (
             <Cmdk.Group key={group} heading={group} className={HEADING}>
               {COMMANDS.filter(

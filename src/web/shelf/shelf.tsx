@@ -230,7 +230,7 @@ function Pictures() {
           Add pictures
         </PictureButton>
       </div>
-      <div className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
+      <div id="shelf-items" className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
         {assets.length === 0 && (
           <p className="pt-1.5 soft">
             No pictures yet. Add SVG, PNG, JPEG or WebP files; they travel with the project.

@@ -159,12 +159,12 @@ export function Help({ topic }: { topic: keyof typeof TOPICS }) {
       {() => (
         <dl className="grid gap-2.5 p-1.5" data-help={topic}>
           {entries.map(({ word, says, picture }) => (
-            <div key={word} className="flex gap-3">
-              {picture}
-              <div>
-                <dt className="font-bold">{word}</dt>
-                <dd className="text-small leading-4 soft">{says}</dd>
-              </div>
+            <div key={word} className="relative min-h-9 pl-17">
+              <dt className="font-bold">
+                <span className="absolute left-0">{picture}</span>
+                {word}
+              </dt>
+              <dd className="text-small leading-4 soft">{says}</dd>
             </div>
           ))}
         </dl>

@@ -78,7 +78,7 @@ export function MeaningLine({ node }: { node: Node }) {
         width={230}
         onChoose={(chosen) =>
           editor.commit(
-            editor.selection.map((id) => ({ op: 'set', node: id, props: { tag: chosen as 'div' } })),
+            editor.meant.map((id) => ({ op: 'set', node: id, props: { tag: chosen as 'div' } })),
             `${node.name} is ${WORDS[chosen] ?? chosen}`,
           )
         }
@@ -91,7 +91,7 @@ export function MeaningLine({ node }: { node: Node }) {
           aria-label="Put back what its place and kind say"
           onClick={() =>
             editor.commit(
-              editor.selection.map((id) => ({ op: 'set', node: id, props: { tag: null } })),
+              editor.meant.map((id) => ({ op: 'set', node: id, props: { tag: null } })),
               `${node.name} is what its place says`,
             )
           }

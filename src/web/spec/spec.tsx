@@ -78,6 +78,7 @@ const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 function BlockSpec({ node }: { node: Node }) {
   const editor = useEditor()
   const many = editor.selection.length
+  const elsewhere = editor.elsewhere.length
   const hidden = editor.resolved(node).hidden === true
   // On a lattice the width is the columns, which Place has said already.
   const onLattice = editor.layout !== undefined && isOnLattice(editor.layout, node)
@@ -86,6 +87,7 @@ function BlockSpec({ node }: { node: Node }) {
       <header className="rule-b flex h-11.5 flex-none items-center gap-2 px-4">
         <h2 className="min-w-0 flex-1 truncate text-large font-bold">
           {many > 1 ? `${many} blocks` : editor.called(node)}
+          {elsewhere > 0 && <span className="font-normal soft"> and {elsewhere} on other pages</span>}
         </h2>
         <button
           type="button"

@@ -2,3 +2,4 @@
 export { ChoiceList } from './choice-list'
 export { DialogPanel } from './dialog-panel'
 export { PopoverPanel } from './popover-panel'
+export { Tips } from './tips'

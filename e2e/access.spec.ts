@@ -1,0 +1,207 @@
+/** Every screen and state, in both themes and in a narrow window, held against axe-core. */
+
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import type { Page } from '@playwright/test'
+import { choose, expect, onSheet, row, setValue, test } from './app'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** What axe-core finds wrong on what is shown: rule and element of each. */
+async function violationsOn(page: Page): Promise<string[]> {
+  // Evaluated rather than added as a script: the page's policy allows no foreign scripts.
+  await page.evaluate(AXE)
+  return page.evaluate(async () => {
+    const axe = (
+      globalThis as unknown as {
+        axe: {
+          run: (
+            context: unknown,
+            options: unknown,
+          ) => Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }>
+        }
+      }
+    ).axe
+    // A row of the ledger is named by its name; its numbers are controls of their own.
+    // Lists, menus and tips float outside of the landmarks.
+    // What lies on a sheet is the user's page, not ours; what guards the ends of a panel hands the focus on at once.
+    const { violations } = await axe.run(
+      { exclude: [['[data-sheet]'], ['[data-base-ui-focus-guard]']] },
+      { rules: { 'label-content-name-mismatch': { enabled: false }, region: { enabled: false } } },
+    )
+    return violations.map((each) => `${each.id}: ${each.nodes[0].html}`)
+  })
+}
+
+async function themed(page: Page, theme: 'Dark' | 'Light') {
+  const button = page.getByRole('button', { name: theme, exact: true })
+  if (await button.count()) await button.click()
+}
+
+/** A state: how it is reached from the desk with the hero selected, and left again where Escape is not enough. */
+type State = [name: string, reach: (page: Page) => Promise<unknown>, leave?: (page: Page) => Promise<unknown>]
+
+const keys = (chord: string): State => [
+  chord,
+  async (page) => {
+    await page.keyboard.press(chord)
+    await page.getByRole('dialog').first().waitFor()
+  },
+]
+const command = (name: string): State => [
+  name,
+  async (page) => {
+    await page.keyboard.press('ControlOrMeta+k')
+    await page.keyboard.type(name)
+    await page.keyboard.press('Enter')
+    await page.getByRole('dialog').first().waitFor()
+  },
+]
+const button = (name: string | RegExp): State => [
+  String(name),
+  (page) => page.getByRole('button', { name }).first().click(),
+]
+const list = (name: string | RegExp): State => [
+  `list ${name}`,
+  (page) => page.getByRole('combobox', { name }).first().click(),
+]
+const block = (words: string): State => [
+  words,
+  (page) => onSheet(page, 'desktop', words).click(),
+  (page) => row(page, 'Hero').click(),
+]
+const undone = async (page: Page) => {
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('ControlOrMeta+z')
+  await row(page, 'Hero').click()
+}
+
+const STATES: State[] = [
+  ['a section', async () => {}],
+  ...['p', 'y', 'ControlOrMeta+f', 'Shift+R', 'Shift+E', '?', 'n', 'a', 'ControlOrMeta+k'].map(keys),
+  ...['About this page', 'Template of this page', 'Put the copied look on'].map(command),
+  button('Views of the project'),
+  button(/^Page: /),
+  button('Hand off'),
+  button(/^What exact, snug/),
+  button(/^Padding top/),
+  ['a colour', (page) => page.getByRole('button', { name: /paper/ }).first().click()],
+  list(/^Height: /),
+  block('Browse the catalogue'),
+  block('Take home heirloom'),
+  ['a picture', (page) => page.locator('[data-sheet="desktop"] img').first().click(), undone],
+  [
+    'words being written',
+    (page) => onSheet(page, 'desktop', 'Take home heirloom').dblclick(),
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await row(page, 'Hero').click()
+    },
+  ],
+  [
+    'several',
+    (page) => row(page, 'Quote').click({ modifiers: ['ControlOrMeta'] }),
+    (page) => row(page, 'Hero').click(),
+  ],
+  [
+    'on Mobile alone',
+    (page) => page.locator('[data-sheet="mobile"]').click({ position: { x: 100, y: 20 } }),
+    (page) => row(page, 'Hero').click(),
+  ],
+  ...(['Sections', 'Blocks', 'Pictures'] as const).map(
+    (part): State => [
+      `shelf ${part}`,
+      (page) => page.getByRole('button', { name: new RegExp(`^${part}`) }).click(),
+      (page) => page.getByRole('button', { name: new RegExp(`^${part}`) }).click(),
+    ],
+  ),
+  [
+    'nothing found on the shelf',
+    async (page) => {
+      await page.keyboard.press('/')
+      await page.keyboard.type('zzz')
+    },
+  ],
+  ...[/^Guides on/, /^Tracing on/, /^Snaps/].map(button),
+  [
+    'the menu by right press',
+    async (page) => {
+      await row(page, 'Hero').press('Shift+F10')
+      await page.getByRole('menu').waitFor()
+    },
+  ],
+  ['nothing selected', (page) => page.keyboard.press('Escape'), (page) => row(page, 'Hero').click()],
+  [
+    'pins',
+    async (page) => {
+      await row(page, 'Hero').press('ArrowRight')
+      await page.locator('[role=treeitem][aria-level="2"]').first().click()
+      await choose(page, /^In the flow or lifted/, 'lifted')
+      await page.locator('[data-pins-picture]').waitFor()
+    },
+    undone,
+  ],
+  [
+    'a refused value',
+    async (page) => {
+      await setValue(page, /^Padding top/, '12 +')
+      await page.getByRole('alert').first().waitFor()
+    },
+  ],
+  [
+    'what breaks',
+    async (page) => {
+      await page.getByRole('slider', { name: /^Width of Desktop/ }).press('ArrowLeft')
+      await page.getByRole('region', { name: 'What breaks on Desktop' }).waitFor()
+    },
+    async (page) => {
+      await page.getByRole('button', { name: 'Back to 1440' }).click()
+      await row(page, 'Hero').click()
+    },
+  ],
+]
+
+for (const theme of ['Light', 'Dark'] as const)
+  test(`nothing for axe-core in any state of the desk, ${theme.toLowerCase()}`, async ({ desk }) => {
+    await themed(desk, theme)
+    await row(desk, 'Hero').click()
+    const found: string[] = []
+    for (const [name, reach, leave] of STATES) {
+      await reach(desk)
+      found.push(...(await violationsOn(desk)).map((each) => `${name}: ${each}`))
+      if (leave) await leave(desk)
+      else {
+        await desk.keyboard.press('Escape')
+        await expect(desk.getByRole('dialog')).toHaveCount(0)
+        await row(desk, 'Hero').click()
+      }
+    }
+    expect(found).toEqual([])
+  })
+
+test('nor on the projects, in a new project, or where the window is narrow', async ({ page, app }) => {
+  await page.goto(app.address)
+  for (const theme of ['Light', 'Dark'] as const) {
+    await page.getByRole('link', { name: 'Open Hollow Oak Seed Library', exact: true }).first().waitFor()
+    await themed(page, theme)
+    expect(await violationsOn(page), theme).toEqual([])
+  }
+  await page
+    .getByRole('button', { name: /^More for/ })
+    .first()
+    .click()
+  expect(await violationsOn(page), 'more').toEqual([])
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'New project' }).click()
+  expect(await violationsOn(page), 'new project').toEqual([])
+  await page.getByLabel('Name').fill('Empty')
+  await page.keyboard.press('Enter')
+  await page.getByText('This page is empty').waitFor()
+  expect(await violationsOn(page), 'empty').toEqual([])
+  await page.setViewportSize({ width: 320, height: 512 })
+  expect(await violationsOn(page), 'narrow').toEqual([])
+  for (const panel of ['ledger', 'spec']) {
+    await page.getByRole('button', { name: panel, exact: true }).click()
+    expect(await violationsOn(page), panel).toEqual([])
+  }
+})
