@@ -24,9 +24,9 @@ async function violationsOn(page: Page): Promise<string[]> {
     ).axe
     // A row of the ledger is named by its name; its numbers are controls of their own.
     // Lists, menus and tips float outside of the landmarks.
-    // What lies on a sheet is the user's page, not ours; what guards the ends of a panel hands the focus on at once.
+    // What lies on a sheet, or shows how its words read, is the user's page, not ours; what guards the ends of a panel hands the focus on at once.
     const { violations } = await axe.run(
-      { exclude: [['[data-sheet]'], ['[data-base-ui-focus-guard]']] },
+      { exclude: [['[data-sheet]'], ['[data-sample]'], ['[data-base-ui-focus-guard]']] },
       { rules: { 'label-content-name-mismatch': { enabled: false }, region: { enabled: false } } },
     )
     return violations.map((each) => `${each.id}: ${each.nodes[0].html}`)
@@ -78,7 +78,9 @@ const undone = async (page: Page) => {
 
 const STATES: State[] = [
   ['a section', async () => {}],
-  ...['p', 'y', 'ControlOrMeta+f', 'Shift+R', 'Shift+E', '?', 'n', 'a', 'ControlOrMeta+k'].map(keys),
+  ...['p', 'y', 'ControlOrMeta+f', 'Shift+R', 'Shift+E', '?', 'n', 'a', 'Shift+T', 'ControlOrMeta+k'].map(
+    keys,
+  ),
   ...['About this page', 'Template of this page', 'Put the copied look on'].map(command),
   button('Views of the project'),
   button(/^Page: /),
@@ -89,6 +91,25 @@ const STATES: State[] = [
   list(/^Height: /),
   block('Browse the catalogue'),
   block('Take home heirloom'),
+  [
+    'a colour that reads badly',
+    async (page) => {
+      await onSheet(page, 'desktop', 'Take home heirloom').click()
+      await page.getByRole('button', { name: /^Ink/ }).click()
+      await page.getByLabel('Ink as hex, rgb, hsl or oklch').fill('#b8c4bc')
+      await page.getByRole('button', { name: /which reads$/ }).waitFor()
+    },
+    undone,
+  ],
+  ...(['Type', 'Spaces', 'Nearly tokens'] as const).map(
+    (part): State => [
+      `tokens ${part}`,
+      async (page) => {
+        await page.keyboard.press('Shift+T')
+        await page.getByRole('tab', { name: new RegExp(`^${part}`) }).click()
+      },
+    ],
+  ),
   ['a picture', (page) => page.locator('[data-sheet="desktop"] img').first().click(), undone],
   [
     'words being written',

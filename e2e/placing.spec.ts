@@ -210,3 +210,58 @@ test('the menu opens at a row of the ledger by right press, and by its key; the 
   await desk.keyboard.press('Escape')
   await expect(board(desk)).toBeFocused()
 })
+
+test('single keys can be switched off at once, and the key of the distances is another when it is given one', async ({
+  desk,
+}) => {
+  const gauge = desk.locator('[data-gauge]').first()
+  const header = onSheet(desk, 'desktop', 'Sign in')
+  const hold = async (key: string) => {
+    await row(desk, 'Hero').click()
+    await board(desk).focus()
+    await header.hover()
+    await desk.keyboard.down(key)
+  }
+  await hold('g')
+  await expect(gauge).toBeVisible()
+  await desk.keyboard.up('g')
+  await expect(gauge).toHaveCount(0)
+  const dialog = desk.getByRole('dialog', { name: 'Shortcuts' })
+  await desk.keyboard.press('?')
+  await dialog.getByRole('button', { name: /^Keys of See distances/ }).click()
+  await desk.keyboard.press('x')
+  await desk.keyboard.press('Escape')
+  await expect(dialog).toHaveCount(0)
+  await hold('x')
+  await expect(gauge).toBeVisible()
+  await desk.keyboard.up('x')
+  await desk.keyboard.press('?')
+  await dialog.getByRole('checkbox', { name: /alone are shortcuts/ }).uncheck()
+  await desk.keyboard.press('Escape')
+  await expect(dialog).toHaveCount(0)
+  await hold('x')
+  await desk.keyboard.up('x')
+  await desk.keyboard.press('h')
+  await saved(desk)
+  await expect(gauge).toHaveCount(0)
+  await expect(desk.locator('[data-key-note]')).toHaveCount(0)
+  // What has Ctrl is heard as before; there one finds the way back.
+  await desk.keyboard.press('ControlOrMeta+k')
+  await desk.keyboard.type('shortcuts')
+  await desk.keyboard.press('Enter')
+  await dialog.getByRole('checkbox', { name: /alone are shortcuts/ }).check()
+  await desk.keyboard.press('Escape')
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('h')
+  await expect(desk.locator('[data-key-note]')).toBeVisible()
+})
+
+test('the board says what is on it, and where what is selected lies', async ({ desk }) => {
+  await expect(board(desk)).toHaveAccessibleDescription(
+    /^Desktop, 1440 wide, \d+ high: Header, 88 high; Hero, 608 high; .* Mobile, 390 wide, /,
+  )
+  await row(desk, 'Hero').click()
+  await expect(desk.locator('[aria-live=polite].sr-only')).toContainText(
+    'Hero selected on Desktop, 1440 by 608 at 0, 88',
+  )
+})

@@ -8,11 +8,13 @@ import { pastePicture } from '../editor/clipboard'
 import { HOME, isAtHome } from '../editor/focus-home'
 import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
+import { commandFor, keysOf } from '../palette/commands'
 import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
 import { BreakageStrip } from './breakage-strip'
 import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
+import { DESCRIPTION, Description } from './description'
 import type { SheetPoint } from './drag'
 import { Gauge, PinnedGauges } from './gauges'
 import { BoardGesture } from './gesture'
@@ -34,6 +36,8 @@ export function Board() {
   const editor = useBoard()
   const board = useRef<HTMLDivElement>(null)
   const panning = useRef<{ x: number; y: number } | undefined>(undefined)
+  /** The key that shows distances as long as it is down. */
+  const held = useRef<string>(undefined)
   const space = useRef(false)
   const gesture = useRef<BoardGesture | undefined>(undefined)
   const pointer = useRef({ x: 0, y: 0 })
@@ -62,10 +66,14 @@ export function Board() {
       if (event.code === 'Space') space.current = event.type === 'keydown'
       const typing = (event.target as HTMLElement).closest?.('input, textarea, [contenteditable]')
       const elsewhere = event.type === 'keydown' && !isAtHome(event.target)
-      if (event.key.toLowerCase() !== 'g' || typing || elsewhere || event.ctrlKey || event.metaKey) return
-      if (event.shiftKey && event.type === 'keydown') return
-      if (event.type === 'keyup') editor.set({ gauge: undefined })
-      else if (!editor.gauge) latest.current()
+      if (event.type === 'keyup' && event.code === held.current) {
+        held.current = undefined
+        return editor.set({ gauge: undefined })
+      }
+      if (event.type === 'keyup' || typing || elsewhere || editor.gauge) return
+      if (commandFor(keysOf(event))?.id !== 'gauge') return
+      held.current = event.code
+      latest.current()
     }
     // A key that was held when the window was left is let go unseen.
     const left = () => {
@@ -216,6 +224,7 @@ export function Board() {
     <div
       ref={board}
       data-board
+      aria-describedby={DESCRIPTION}
       data-looked={editor.breakages.isThrough}
       // The board's keys are all its own.
       role="application"
@@ -295,6 +304,7 @@ export function Board() {
           <Gauge {...place} />
         </div>
       ))}
+      <Description />
       <ScalingBar />
       <BreakagesBar />
       {editor.drawing && (

@@ -3,7 +3,9 @@ import { contextMenu } from '../board/fetch-menu'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
 import { pictureCleaner } from '../shelf/read-picture'
+import { colorPanel } from '../spec/fetch-colors'
 import { writing } from '../text/writing'
+import { tokensDialog } from '../tokens/fetch-tokens'
 
 /** @returns stops waiting */
 export function fetchAhead(): () => void {
@@ -12,6 +14,8 @@ export function fetchAhead(): () => void {
     const parts: Promise<unknown>[] = [
       fetchPanels(),
       contextMenu(),
+      colorPanel(),
+      tokensDialog(),
       writing(),
       pictureCleaner(),
       import('../../core/handoff/svg/page'),

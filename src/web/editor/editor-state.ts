@@ -11,6 +11,7 @@ import type { Node } from '../../core/document/document'
 import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
 import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
+import { formatPx } from '../../core/lattice/solve'
 import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
 import { ROOM_TOP } from './camera'
 import { Sheets } from './sheets'
@@ -44,9 +45,17 @@ export class Editor extends Sheets {
       many > 1
         ? `${many} blocks selected`
         : node
-          ? `${this.called(node)} selected on ${this.view.name}`
+          ? `${this.called(node)} selected on ${this.view.name}${this.placeWords(node)}`
           : 'Nothing selected'
     this.changed()
+  }
+
+  /** Where a block lies on the active sheet, and how large it is. */
+  private placeWords(node: Node): string {
+    const rect = this.layout?.rect(node.id)
+    if (!rect) return ''
+    const [x, y, width, height] = [rect.x, rect.y, rect.width, rect.height].map(formatPx)
+    return `, ${width} by ${height} at ${x}, ${y}`
   }
 
   /** Everything from what is selected to a block among `row`; without one, among those beside it. */

@@ -1,5 +1,5 @@
 /** The editor: bar, ledger, board, spec, shelf; and the keyboard. */
-import { useEffect, useLayoutEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useLayoutEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { BlockMenu } from '../board/block-menu'
 import { Board } from '../board/board'
@@ -12,6 +12,7 @@ import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
+import { tokensDialog } from '../tokens/fetch-tokens'
 import { AboutDialog } from './about-dialog'
 import { fetchAhead } from './ahead'
 import { AlikeDialog } from './alike-dialog'
@@ -35,6 +36,8 @@ import { Tour } from './tour'
 import { EditorContext, useEditor } from './use-editor'
 import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
+
+const TokensDialog = lazy(() => tokensDialog().then((part) => ({ default: part.TokensDialog })))
 
 export function EditorScreen() {
   const { id = '' } = useParams()
@@ -106,7 +109,7 @@ function Desk() {
       // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.
       if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
       const command = commandFor(keys)
-      if (!command || (command.when && !command.when(editor))) return
+      if (!command || command.isHeld || (command.when && !command.when(editor))) return
       if (event.defaultPrevented) return
       event.preventDefault()
       const before = editor.session.documentVersion
@@ -218,6 +221,13 @@ function Desk() {
         {editor.dialog === 'find' && (
           <WholeProject title="Find">
             <FindDialog />
+          </WholeProject>
+        )}
+        {editor.dialog === 'tokens' && (
+          <WholeProject title="Tokens of the project">
+            <Suspense>
+              <TokensDialog />
+            </Suspense>
           </WholeProject>
         )}
         {editor.dialog === 'parked' && (

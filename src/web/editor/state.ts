@@ -66,6 +66,7 @@ export class EditorState {
     | 'find'
     | 'template'
     | 'about'
+    | 'tokens'
     | undefined
   /** What is said to who does not see the board; said again, it is heard again. */
   private said = ''

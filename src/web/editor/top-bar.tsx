@@ -1,5 +1,5 @@
 /** The one bar at the top: project and page, views shown, saved state, handoff. */
-import { ChevronDown, Keyboard, Redo2, Settings2, Undo2 } from 'lucide-react'
+import { ChevronDown, Keyboard, Redo2, Settings2, SwatchBook, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
@@ -88,6 +88,15 @@ export function TopBar() {
           onClick={() => editor.redo()}
         >
           <Redo2 {...ICON} />
+        </button>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="Tokens of the project"
+          title="Tokens: colours, type styles, spaces (Shift T)"
+          onClick={() => editor.set({ dialog: 'tokens' })}
+        >
+          <SwatchBook {...ICON} />
         </button>
         <button
           type="button"

@@ -51,6 +51,14 @@ export const AIDS: Command[] = [
     }),
   ),
   {
+    id: 'gauge',
+    name: 'See distances, as long as it is held',
+    group: 'Board',
+    keys: 'G',
+    isHeld: true,
+    run: () => {},
+  },
+  {
     id: 'no-guides',
     name: 'Take all guides of this sheet away',
     group: 'Board',

@@ -8,6 +8,8 @@ export type Command = {
   keys?: string
   /** Keys that are said with it, but are the browser's to hear. */
   shows?: string
+  /** It is done as long as its key is held, by whoever hears that. */
+  isHeld?: true
   /** Left out: always. */
   when?: (editor: Editor) => boolean
   run: (editor: Editor) => void

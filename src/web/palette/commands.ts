@@ -7,7 +7,7 @@ import { BLOCKS } from './block-commands'
 import { CLIPBOARD } from './clipboard-commands'
 import { type Command, hasBlock } from './command'
 import { SECTIONS } from './section-commands'
-import { isChanged, keysFor } from './shortcuts'
+import { areSingleKeysOn, isChanged, isSingle, keysFor } from './shortcuts'
 
 export const COMMANDS: Command[] = [
   { id: 'undo', name: 'Undo', group: 'Project', keys: 'Mod+Z', run: (editor) => editor.undo() },
@@ -71,6 +71,13 @@ export const COMMANDS: Command[] = [
     group: 'Project',
     keys: 'Y',
     run: (editor) => editor.set({ dialog: 'history' }),
+  },
+  {
+    id: 'tokens',
+    name: 'Tokens: colours, type styles, spaces …',
+    group: 'Project',
+    keys: 'Shift+T',
+    run: (editor) => editor.set({ dialog: 'tokens' }),
   },
   {
     id: 'tour',
@@ -220,12 +227,17 @@ export function keysOf(event: KeyboardEvent): string {
   return [...parts, key].join('+')
 }
 
-export function commandFor(keys: string): Command | undefined {
+/** The command whose keys these are. */
+export function commandWith(keys: string): Command | undefined {
   return (
     COMMANDS.find((command) => keysFor(command) === keys) ??
     COMMANDS.find((command) => command.id === ALSO[keys] && !isChanged(command))
   )
 }
+
+/** The command that is meant when keys are pressed. */
+export const commandFor = (keys: string): Command | undefined =>
+  isSingle(keys) && !areSingleKeysOn() ? undefined : commandWith(keys)
 
 const MAC = typeof navigator !== 'undefined' && /Mac/.test(navigator.userAgent)
 export const showKeys = (keys: string) =>

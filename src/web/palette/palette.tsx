@@ -31,6 +31,7 @@ export function Palette() {
                 (command) =>
                   command.group === group &&
                   command.id !== 'palette' &&
+                  !command.isHeld &&
                   (!command.when || command.when(editor)),
               ).map((command) => (
                 <Cmdk.Item

@@ -1,16 +1,25 @@
 /** Every shortcut, each to be changed by pressing it and then the new keys. */
 import { useState } from 'react'
 import { useEditor } from '../editor/use-editor'
+import { Check } from '../parts/check'
 import { Dialog } from '../parts/dialog'
 import type { Command } from './command'
-import { COMMANDS, commandFor, keysOf, showKeys } from './commands'
-import { giveKeys, isChanged, isOnlyHeld, keysFor, refusalOf } from './shortcuts'
+import { COMMANDS, commandWith, keysOf, showKeys } from './commands'
+import {
+  areSingleKeysOn,
+  giveKeys,
+  isChanged,
+  isOnlyHeld,
+  keysFor,
+  refusalOf,
+  setSingleKeys,
+} from './shortcuts'
 
 /** What is done with the pointer, and how. */
 const POINTER: [string, string][] = [
   ['Move the board', 'wheel, or Space and drag'],
   ['Closer or further at the pointer', 'Ctrl wheel, pinch'],
-  ['See distances', 'hold G; press to leave them'],
+  ['Leave distances on the sheet', 'press while they are seen'],
   ['Lift a block out of its flow', 'Alt while dragging'],
   ['Drag without snapping', 'Ctrl'],
   ['Select an area', 'drag over a section'],
@@ -42,7 +51,7 @@ export function Shortcuts() {
     }
     const refused = refusalOf(keys)
     if (refused) return setSaid(`${showKeys(keys)}: ${refused}`)
-    const other = commandFor(keys)
+    const other = commandWith(keys)
     if (other && other.id !== command.id) giveKeys(other, '')
     giveKeys(command, keys)
     setSaid(other && other.id !== command.id ? `${other.name} has no keys now` : undefined)
@@ -87,6 +96,15 @@ export function Shortcuts() {
           </div>
         ))}
       </section>
+      <Check
+        on={areSingleKeysOn()}
+        set={(on) => {
+          setSingleKeys(on)
+          setCount((count) => count + 1)
+        }}
+      >
+        Letters, digits and signs alone are shortcuts, on the board and in the ledger
+      </Check>
       <div className="flex min-h-9.5 items-center gap-3 pt-2 text-small soft">
         <span className="flex-1" role="status">
           {said ? `${said}.` : 'Press a shortcut to change it; Backspace takes it away.'}

@@ -34,6 +34,33 @@ export function giveKeys(command: Command, keys: string | undefined) {
   }
 }
 
+const SINGLE = 'just-lattice:single-keys'
+let areOn = readSingle()
+
+function readSingle(): boolean {
+  try {
+    return localStorage.getItem(SINGLE) !== 'off'
+  } catch {
+    return true
+  }
+}
+
+/** Whether letters, digits and signs alone are shortcuts (WCAG 2.2, 2.1.4: who speaks to the computer types them by accident). */
+export const areSingleKeysOn = () => areOn
+
+export function setSingleKeys(on: boolean) {
+  areOn = on
+  try {
+    if (on) localStorage.removeItem(SINGLE)
+    else localStorage.setItem(SINGLE, 'off')
+  } catch {
+    // A full or forbidden store: it holds until the tab is closed.
+  }
+}
+
+/** Whether keys are one sign, with Shift or without. */
+export const isSingle = (keys: string) => /^(Shift\+)?.$/u.test(keys)
+
 /** Keys that a browser or a field needs for itself. */
 const RESERVED = new Set([
   'Tab',
@@ -54,6 +81,5 @@ export const isOnlyHeld = (keys: string) => HELD.has(keys.split('+').at(-1)!)
 
 /** Why keys cannot be given, or undefined. */
 export function refusalOf(keys: string): string | undefined {
-  if (keys === 'G') return 'held for the gauge'
   return RESERVED.has(keys) ? 'these keys belong to the browser' : undefined
 }

@@ -18,6 +18,8 @@ type Props = {
   unit?: string
   /** Another unit that the value may be said in: what is typed with its sign goes there. */
   other?: { sign: string; onChange: (value: number) => void }
+  /** Names that may be typed instead of a number, and what each takes. */
+  names?: ReadonlyMap<string, () => void>
   /** What an emptied field means; left out: a number is needed. */
   onClear?: () => void
 }
@@ -35,6 +37,7 @@ export function NumberChip({
   className = 'chip',
   unit,
   other,
+  names,
   onClear,
 }: Props) {
   const [text, setText] = useState<string>()
@@ -71,6 +74,12 @@ export function NumberChip({
     if (text === undefined) return true
     if (text.trim() === '' && onClear) {
       onClear()
+      stop()
+      return true
+    }
+    const named = names?.get(text.trim().toLowerCase())
+    if (named) {
+      named()
       stop()
       return true
     }

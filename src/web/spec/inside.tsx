@@ -1,8 +1,11 @@
 /** How a box arranges what is in it, and its padding. */
 
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
+import { formatPx } from '../../core/lattice/solve'
 import { isText } from '../../core/properties/kinds'
 import type { PropKey, Props } from '../../core/properties/table'
+import { tokenIn } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -19,7 +22,7 @@ const FLOWS = [
 
 type Corner = 'radiusTopLeft' | 'radiusTopRight' | 'radiusBottomRight' | 'radiusBottomLeft'
 
-/** A length that may be a token: the token's name is shown, typing makes it a number of its own. */
+/** A length that may be a token, whose name is shown: typed, a name makes it that token, a number one of its own. */
 export function LengthChip({
   node,
   prop,
@@ -33,13 +36,26 @@ export function LengthChip({
 }) {
   const editor = useEditor()
   const value = editor.resolved(node)[prop] ?? editor.layout?.boxes.get(node.id)?.colGap
+  const tokens = editor.doc.tokenTable
+  const bound = tokenIn(cascaded(editor.doc, node, editor.view.id)[prop])
+  const take = (next: number | string) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)
+  // A space of the project is typed by its name.
+  const names = new Map(
+    tokens
+      .names('dimension')
+      .map((name) => [name.replace(/^space\./, '').toLowerCase(), () => take(`{${name}}`)] as const),
+  )
   return (
     <NumberChip
       label={label}
       value={value}
+      shown={
+        bound && value !== undefined ? `${bound.replace(/^space\./, '')} · ${formatPx(value)}` : undefined
+      }
+      names={names}
       context={{ min: 0, max, whole: editor.layout?.boxes.get(node.id)?.width }}
       step={prop.startsWith('radius') ? 1 : 4}
-      onChange={(next) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)}
+      onChange={take}
     />
   )
 }

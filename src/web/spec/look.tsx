@@ -176,6 +176,7 @@ export function TypeLines({ node }: { node: Node }) {
         <span>Ink</span>
         <ColorChip
           label="Ink"
+          isInk
           value={raw.color}
           onChange={(color, gesture) => set({ color }, 'Ink', gesture)}
         />

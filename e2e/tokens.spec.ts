@@ -1,0 +1,114 @@
+/** The project's tokens: changed once, all that has them follows; renamed, merged, made in place; how words read. */
+import type { Page } from '@playwright/test'
+import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
+
+const dialog = (page: Page) => page.getByRole('dialog', { name: 'Tokens of the project' })
+const tokenRow = (page: Page, name: string) => dialog(page).locator(`[data-token="${name}"]`)
+
+async function openTokens(page: Page, tab?: string) {
+  await page.getByRole('button', { name: 'Tokens of the project' }).click()
+  if (tab) await dialog(page).getByRole('tab', { name: tab }).click()
+}
+
+const background = (page: Page) =>
+  onSheet(page, 'desktop', 'Browse the catalogue').evaluate(
+    (element) => getComputedStyle(element).backgroundColor,
+  )
+
+test('a colour is changed once, and all that has it follows; renamed, it is still theirs', async ({
+  desk,
+}) => {
+  expect(await background(desk)).toBe('rgb(29, 92, 69)')
+  await openTokens(desk)
+  await tokenRow(desk, 'color.pine')
+    .getByRole('button', { name: /^Colour pine/ })
+    .click()
+  const field = desk.getByLabel('Colour pine as hex, rgb, hsl or oklch')
+  await field.fill('rgb(120 20 60)')
+  await desk.keyboard.press('Escape')
+  await expect.poll(() => background(desk)).toBe('rgb(120, 20, 60)')
+  await tokenRow(desk, 'color.pine').getByRole('button', { name: 'pine', exact: true }).click()
+  await desk.keyboard.type('Deep berry')
+  await desk.keyboard.press('Enter')
+  await expect(tokenRow(desk, 'color.deep-berry')).toBeVisible()
+  await expect(tokenRow(desk, 'color.pine')).toHaveCount(0)
+  await saved(desk)
+  expect(JSON.stringify((await stored(desk)).pages)).toContain('{color.deep-berry}')
+  expect(await background(desk)).toBe('rgb(120, 20, 60)')
+  // What uses it is one press away.
+  await tokenRow(desk, 'color.deep-berry')
+    .getByRole('button', { name: /select \d+ on this page$/ })
+    .click()
+  await expect(dialog(desk)).toHaveCount(0)
+  await expect(desk.locator('[role=treeitem][aria-selected=true]').first()).toBeVisible()
+  await desk.keyboard.press('ControlOrMeta+z')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(() => background(desk)).toBe('rgb(29, 92, 69)')
+})
+
+test('taken away, what has it takes another or keeps its value; spaces are bound, and typed by name', async ({
+  desk,
+}) => {
+  await openTokens(desk)
+  await tokenRow(desk, 'color.gold').getByRole('button', { name: 'Take away gold' }).click()
+  await desk.getByRole('button', { name: 'pine', exact: true }).last().click()
+  await expect(tokenRow(desk, 'color.gold')).toHaveCount(0)
+  await dialog(desk)
+    .getByRole('tab', { name: /^Nearly tokens/ })
+    .click()
+  await dialog(desk).getByRole('button', { name: 'Make 24 px m' }).click()
+  await expect(dialog(desk).getByRole('button', { name: 'Make 24 px m' })).toHaveCount(0)
+  await dialog(desk)
+    .getByRole('tab', { name: /^Spaces/ })
+    .click()
+  await setValue(desk, 'Length of m', '20')
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  const { pages } = await stored(desk)
+  expect(JSON.stringify(pages)).not.toContain('{color.gold}')
+  expect(findNode(pages[0].sections, 'Eyebrow')!.props.color).toBe('{color.pine}')
+  expect(JSON.stringify(pages)).toContain('{space.m}')
+  await row(desk, 'Header').click()
+  await expect(desk.getByRole('button', { name: /^Padding top/ })).toHaveText('m · 20')
+  await setValue(desk, /^Padding top/, 'xl')
+  await expect(desk.getByRole('button', { name: /^Padding top/ })).toHaveText('xl · 96')
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0].sections, 'Header')!.props.paddingTop).toBe('{space.xl}')
+})
+
+test('how words read is said where their colour is chosen, with the nearest that does; a token is made in place', async ({
+  desk,
+}) => {
+  await onSheet(desk, 'desktop', 'Take home heirloom').click()
+  const ink = desk.getByRole('button', { name: /^Ink/ })
+  await ink.click()
+  const panel = desk.getByRole('dialog', { name: /^Ink/ })
+  await panel.getByLabel('Ink as hex, rgb, hsl or oklch').fill('#b8c4bc')
+  const reading = panel.locator('[data-reading]')
+  await expect(reading).toContainText(/1\.\d : 1 reads badly, 4.5 is needed/)
+  await reading.getByRole('button', { name: /which reads$/ }).click()
+  await ink.click()
+  await expect(reading).toContainText(/4\.[5-9] : 1 reads well/)
+  await panel.getByRole('button', { name: 'Make a token of it' }).click()
+  await panel.getByLabel('Name of the colour').fill('quiet')
+  await panel.getByRole('button', { name: 'Make', exact: true }).click()
+  await desk.keyboard.press('Escape')
+  await expect(ink).toContainText('quiet')
+  await saved(desk)
+  const { pages } = await stored(desk)
+  expect(findNode(pages[0].sections, 'Paragraph')!.props.color).toBe('{color.quiet}')
+})
+
+test('a type style is changed in its list, and every text of it is set so', async ({ desk }) => {
+  const size = () =>
+    onSheet(desk, 'desktop', 'Ready to sow this week').evaluate(
+      (element) => getComputedStyle(element.querySelector('span') ?? element).fontSize,
+    )
+  const before = await size()
+  await openTokens(desk, 'Type')
+  await setValue(desk, 'Size of heading', '52')
+  await desk.keyboard.press('Escape')
+  await expect.poll(size).toBe('52px')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(size).toBe(before)
+})

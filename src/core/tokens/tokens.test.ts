@@ -1,0 +1,144 @@
+import { describe, expect, test } from 'vitest'
+import { box, exactly, lay } from '../arrange/test-page'
+import type { Document } from '../document/document'
+import { resolve } from '../document/resolve'
+import type { NodeTree } from '../document/schema'
+import { applyAll } from '../edits/apply'
+import { oneFill } from '../properties/items'
+import type { Props } from '../properties/table'
+import { said } from '../words/words'
+import { nameProblem, removeTokenEdits, renameTokenEdits } from './instead'
+import { bindEdits, nearTokens } from './near'
+import { pairsOn, readingOf } from './pairs'
+import { tokenUses } from './uses'
+
+const text = (id: string, props: Props, overrides?: Record<string, Props>): NodeTree => ({
+  id,
+  kind: 'text',
+  name: id,
+  order: `a${id}`,
+  props: { words: said('Beans'), ...props },
+  ...(overrides ? { overrides } : {}),
+})
+
+const gradient = {
+  sky: {
+    order: 'a0',
+    kind: 'gradient' as const,
+    angle: 90,
+    stops: [
+      { color: '{color.pine}', at: 0 },
+      { color: '#ffffff', at: 100 },
+    ],
+  },
+}
+
+const page = () =>
+  lay({ flow: 'column', fills: oneFill('{color.paper}'), paddingTop: 25 }, [
+    text('t', { type: '{type.heading}', color: '{color.ink}' }, { mobile: { color: '{color.pine}' } }),
+    text('u', { type: '{type.body}', fontSize: 15 }),
+    box('b', { ...exactly(300, 100), fills: gradient, rowGap: '{space.m}' as never }, [
+      text('v', { color: '#1d5c46', fontSize: 16, fontWeight: 400 }),
+    ]),
+  ])
+
+/** Everything that every block is on every view, with tokens followed. */
+const looks = (doc: Document) =>
+  [...doc.nodes.values()].flatMap((node) =>
+    node.kind === 'page'
+      ? []
+      : doc.views.map((view) => ({ ...resolve(doc, node, view.id), type: undefined })),
+  )
+
+describe('uses', () => {
+  test('each property that names a token, on every view, once', () => {
+    const uses = tokenUses(page().doc)
+    expect(uses.get('color.pine')).toEqual([
+      { node: 'b', page: expect.any(String), key: 'fills' },
+      { node: 't', page: expect.any(String), view: 'mobile', key: 'color' },
+    ])
+    expect(uses.get('type.heading')).toHaveLength(1)
+    expect(uses.has('color.gold')).toBe(false)
+  })
+})
+
+describe('in another’s place', () => {
+  test('renamed, every block looks as before, and the old name is gone', () => {
+    for (const name of page().doc.tokenTable.names()) {
+      const { doc, run } = page()
+      const before = looks(doc)
+      run(renameTokenEdits(doc, name, 'other.one'))
+      expect(looks(doc), name).toEqual(before)
+      expect(doc.tokenTable.names()).not.toContain(name)
+      expect(tokenUses(doc).has(name)).toBe(false)
+    }
+  })
+
+  test('taken away with its value left, every block looks as before', () => {
+    for (const name of page().doc.tokenTable.names()) {
+      const { doc, run } = page()
+      const before = looks(doc)
+      run(removeTokenEdits(doc, name))
+      expect(looks(doc), name).toEqual(before)
+      expect(doc.tokenTable.names()).not.toContain(name)
+    }
+  })
+
+  test('merged into another, blocks take that; tokens that referred to it do, too', () => {
+    const { doc, run } = page()
+    run([{ op: 'token', name: 'color.accent', token: { $type: 'color', $value: '{color.pine}' } }])
+    run(removeTokenEdits(doc, 'color.pine', 'color.ink'))
+    expect(doc.tokenTable.lookup('color.accent')).toEqual(doc.tokenTable.lookup('color.ink'))
+    expect(
+      tokenUses(doc)
+        .get('color.ink')!
+        .map(({ node }) => node),
+    ).toEqual(['b', 't', 't'])
+  })
+
+  test('taken back, the project is as it was', () => {
+    const { doc } = page()
+    const before = JSON.stringify(doc.toFile())
+    const inverse = applyAll(doc, renameTokenEdits(doc, 'color.pine', 'color.forest'))
+    expect(JSON.stringify(doc.toFile())).not.toBe(before)
+    applyAll(doc, inverse)
+    expect(doc.toFile()).toEqual(JSON.parse(before))
+  })
+
+  test('names that cannot be', () => {
+    const { doc } = page()
+    expect(nameProblem(doc, 'color.pine')).toContain('there already')
+    expect(nameProblem(doc, 'color.pine', 'color.pine')).toBe(undefined)
+    expect(nameProblem(doc, 'color.Deep Sea')).toContain('small letters')
+    expect(nameProblem(doc, 'color.deep-sea')).toBe(undefined)
+  })
+})
+
+describe('nearly a token', () => {
+  test('colours that hardly differ and spaces within 3 px, bound in one step', () => {
+    const { doc, run } = page()
+    const near = nearTokens(doc)
+    // One use each: what is off by less comes first.
+    expect(near.map(({ value, token }) => [value, token])).toEqual([
+      ['#1d5c46', 'color.pine'],
+      [25, 'space.m'],
+    ])
+    run(bindEdits(doc, near))
+    expect(doc.node('s').props.paddingTop).toBe('{space.m}')
+    expect(doc.node('v').props.color).toBe('{color.pine}')
+    expect(nearTokens(doc)).toEqual([])
+  })
+})
+
+describe('pairs', () => {
+  test('words on what is behind them: the worst stop of a gradient, and what falls short first', () => {
+    const { doc, layout } = page()
+    const [worst] = pairsOn(doc.tokenTable, layout)
+    // Pine words on a gradient that begins in pine.
+    expect(worst).toMatchObject({ ink: '#1d5c46', needed: 4.5, nodes: ['v'] })
+    expect(worst.ratio).toBeLessThan(1.1)
+    const heading = readingOf(doc.tokenTable, layout.boxes.get('t')!)!
+    expect(heading.ratio).toBeGreaterThan(10)
+    expect(heading.isSure).toBe(true)
+  })
+})

@@ -1,0 +1,2 @@
+/** Choosing colours, fetched behind the board. */
+export const colorPanel = () => import('./color-panel')

@@ -1,0 +1,141 @@
+/** Colours: changed where they stand, and all that has them follows; below, those that meet on the open page. */
+import { nearestThatReads } from '../../core/color/contrast'
+import { writeColor } from '../../core/color/formats'
+import { colorValue } from '../../core/document/tokens'
+import { storedToken } from '../../core/tokens/instead'
+import { type Pair, pairsOn } from '../../core/tokens/pairs'
+import { useEditor } from '../editor/use-editor'
+import { ColorChip } from '../spec/color-chip'
+import { freeName, shortName, TokenRow, type Uses } from './token-row'
+
+export function Colors({ uses }: { uses: Uses }) {
+  const editor = useEditor()
+  const { doc } = editor
+  const names = doc.tokenTable.names('color')
+  const set = (name: string, value: string, gesture?: string) => {
+    // Another token's name makes it an alias.
+    const $value = value.startsWith('{') ? value : colorValue(value)
+    const token = { ...(storedToken(doc.tokens, name) ?? { $type: 'color' }), $value }
+    editor.commit([{ op: 'token', name, token }], `Colour ${shortName(name)}`, gesture)
+  }
+  return (
+    <>
+      <ul>
+        {names.map((name) => {
+          const hex = doc.tokenTable.lookup(name)!.value as string
+          const alias = storedToken(doc.tokens, name)?.$value
+          return (
+            <TokenRow
+              key={name}
+              name={name}
+              uses={uses.get(name)}
+              others={names}
+              picture={
+                <span
+                  aria-hidden
+                  className="h-8 w-14 flex-none rounded-field border border-base-content/15"
+                  style={{ background: hex }}
+                />
+              }
+            >
+              <ColorChip
+                label={`Colour ${shortName(name)}`}
+                value={typeof alias === 'string' ? alias : hex}
+                none={false}
+                onChange={(value, gesture) => value && value !== `{${name}}` && set(name, value, gesture)}
+              />
+              <span className="text-small soft tabular-nums">{writeColor(hex, 'oklch')}</span>
+            </TokenRow>
+          )
+        })}
+      </ul>
+      {names.length === 0 && (
+        <p className="soft">No colours yet. Make one here, or from any colour where it stands.</p>
+      )}
+      <button
+        type="button"
+        className="line-button mt-3"
+        onClick={() => set(freeName(doc.tokenTable.names(), 'color', 'new'), '#808080')}
+      >
+        New colour
+      </button>
+      <Pairs />
+    </>
+  )
+}
+
+/** Which words stand on which colours here, those that read badly first. */
+function Pairs() {
+  const editor = useEditor()
+  const { doc, layout, page } = editor
+  if (!layout || !page) return null
+  const pairs = pairsOn(doc.tokenTable, layout)
+  if (pairs.length === 0) return null
+  const short = pairs.filter(({ ratio, needed }) => ratio < needed).length
+  return (
+    <section className="mt-5" aria-label="How words read">
+      <h3 className="mb-1 font-bold">
+        Words on {page.name}, {editor.view.name}
+        <span className="ml-2 font-normal soft">
+          {short === 0 ? 'all read well' : `${short} of ${pairs.length} pairs read badly`}
+        </span>
+      </h3>
+      <ul>
+        {pairs.map((pair) => (
+          <PairRow key={`${pair.ink} ${pair.ground} ${pair.needed}`} pair={pair} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }) {
+  const editor = useEditor()
+  const reads = ratio >= needed
+  const better = reads ? undefined : nearestThatReads(ink, [ground], needed)
+  const many = nodes.length === 1 ? 'one text' : `${nodes.length} texts`
+  return (
+    <li className="rule-b flex min-h-10 items-center gap-3 py-1">
+      <span
+        aria-hidden
+        data-sample
+        className="grid h-7 w-14 flex-none place-items-center rounded-field border border-base-content/15 font-semibold"
+        style={{ background: ground, color: ink }}
+      >
+        Ag
+      </span>
+      <span className="flex-1 tabular-nums">
+        <b className={reads ? '' : 'text-error'}>{ratio.toFixed(1)} : 1</b>{' '}
+        <span className="soft">
+          {ink} on {ground}, {reads ? `${needed} is enough` : `${needed} is needed`}
+        </span>
+      </span>
+      {better && (
+        <button
+          type="button"
+          className="line-button text-small"
+          onClick={() =>
+            editor.setProps(
+              { color: better },
+              'Ink that reads',
+              undefined,
+              nodes.flatMap((id) => editor.doc.nodes.get(id) ?? []),
+            )
+          }
+        >
+          Make it {better}
+        </button>
+      )}
+      <button
+        type="button"
+        className="plain-button text-small"
+        aria-label={`Select ${many} of ${ink} on ${ground}`}
+        onClick={() =>
+          editor.set({ selection: nodes.filter((id) => editor.doc.nodes.has(id)), dialog: undefined })
+        }
+      >
+        {many}
+      </button>
+    </li>
+  )
+}

@@ -1,0 +1,109 @@
+/** Spaces and other lengths, as bars of their length; a whole scale from a base and a ratio. */
+import { useState } from 'react'
+import { storedToken } from '../../core/tokens/instead'
+import { scaleOf } from '../../core/tokens/scale'
+import { useEditor } from '../editor/use-editor'
+import { NumberChip } from '../parts/number-chip'
+import { freeName, shortName, TokenRow, type Uses } from './token-row'
+
+/** A bar is never longer, px. */
+const LONGEST = 140
+
+export function Spaces({ uses }: { uses: Uses }) {
+  const editor = useEditor()
+  const { doc } = editor
+  const names = doc.tokenTable.names('dimension')
+  const edit = (name: string, px: number) => ({
+    op: 'token' as const,
+    name,
+    token: {
+      ...(storedToken(doc.tokens, name) ?? { $type: 'dimension' }),
+      $value: { value: px, unit: 'px' },
+    },
+  })
+  return (
+    <>
+      <ul>
+        {names.map((name) => {
+          const px = doc.tokenTable.lookup(name)!.value as number
+          return (
+            <TokenRow
+              key={name}
+              name={name}
+              uses={uses.get(name)}
+              others={names}
+              picture={
+                <span aria-hidden className="flex w-36 flex-none">
+                  <i className="h-3 rounded-xs bg-primary/60" style={{ width: Math.min(LONGEST, px) }} />
+                </span>
+              }
+            >
+              <NumberChip
+                label={`Length of ${shortName(name)}`}
+                value={px}
+                unit=" px"
+                context={{ min: 0, max: 10_000 }}
+                onChange={(next) => editor.commit([edit(name, next)], `Length of ${shortName(name)}`)}
+              />
+            </TokenRow>
+          )
+        })}
+      </ul>
+      {names.length === 0 && <p className="soft">No spaces yet. Make one, or a whole scale.</p>}
+      <div className="mt-3 flex flex-wrap items-center gap-4">
+        <button
+          type="button"
+          className="line-button"
+          onClick={() =>
+            editor.commit([edit(freeName(doc.tokenTable.names(), 'space', 'new'), 16)], 'New space')
+          }
+        >
+          New space
+        </button>
+        {names.length > 0 && (
+          <Scale
+            count={names.length}
+            onTake={(lengths) =>
+              editor.commit(
+                names.map((name, i) => edit(name, lengths[i])),
+                'Spaces by a scale',
+              )
+            }
+          />
+        )}
+      </div>
+    </>
+  )
+}
+
+/** Gives all of them the steps of a scale, seen before it is taken. */
+function Scale({ count, onTake }: { count: number; onTake: (lengths: number[]) => void }) {
+  const [base, setBase] = useState(8)
+  const [ratio, setRatio] = useState(2)
+  const lengths = scaleOf(base, ratio, count)
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      As a scale: from
+      <NumberChip
+        label="Base of the scale"
+        value={base}
+        unit=" px"
+        context={{ min: 1, max: 200 }}
+        onChange={setBase}
+      />
+      each
+      <NumberChip
+        label="Ratio of the scale"
+        value={ratio}
+        shown={`× ${ratio}`}
+        step={0.05}
+        context={{ min: 1.05, max: 4 }}
+        onChange={setRatio}
+      />
+      <span className="tabular-nums soft">{lengths.join(', ')}</span>
+      <button type="button" className="line-button" onClick={() => onTake(lengths)}>
+        Take it
+      </button>
+    </span>
+  )
+}

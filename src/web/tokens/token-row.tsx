@@ -1,0 +1,145 @@
+/** What every token has, of whichever kind: a name to change, where it is used, and a way to take it away. */
+import { Trash2 } from 'lucide-react'
+import { type ReactNode, useState } from 'react'
+import { nameProblem, removeTokenEdits, renameTokenEdits } from '../../core/tokens/instead'
+import type { TokenUse } from '../../core/tokens/uses'
+import { useEditor } from '../editor/use-editor'
+import { Popover } from '../parts/popover'
+import { RenameField } from '../parts/rename'
+
+export type Uses = ReadonlyMap<string, readonly TokenUse[]>
+
+/** A name without its group: `color.pine` → `pine`. */
+export const shortName = (name: string) => name.slice(name.indexOf('.') + 1)
+const withGroup = (name: string, short: string) =>
+  `${name.slice(0, name.indexOf('.'))}.${short.trim().toLowerCase().replace(/\s+/g, '-')}`
+
+export function TokenRow({
+  name,
+  uses,
+  others,
+  picture,
+  children,
+}: {
+  name: string
+  uses: readonly TokenUse[] | undefined
+  /** Those of its kind. */
+  others: readonly string[]
+  picture: ReactNode
+  children: ReactNode
+}) {
+  const editor = useEditor()
+  const [renaming, setRenaming] = useState(false)
+  const short = shortName(name)
+  const rename = (typed: string) => {
+    const to = withGroup(name, typed)
+    const problem = nameProblem(editor.doc, to, name)
+    if (problem) return editor.session.showNotice(problem.replace(/\.$/, ''))
+    editor.commit(renameTokenEdits(editor.doc, name, to), `Rename ${short} to ${shortName(to)}`)
+  }
+  return (
+    <li className="rule-b flex min-h-11 items-center gap-3 py-1" data-token={name}>
+      {picture}
+      {renaming ? (
+        <RenameField
+          label={`Name of ${short}`}
+          value={short}
+          className="w-40"
+          onRename={rename}
+          onDone={() => setRenaming(false)}
+        />
+      ) : (
+        <button
+          type="button"
+          className="plain-button w-40 justify-start truncate px-1.5 font-semibold"
+          title="Rename"
+          onClick={() => setRenaming(true)}
+        >
+          {short}
+        </button>
+      )}
+      <span className="flex flex-1 flex-wrap items-center gap-1.5">{children}</span>
+      <UsesButton short={short} uses={uses ?? []} />
+      <TakeAway name={name} count={uses?.length ?? 0} others={others} />
+    </li>
+  )
+}
+
+/** Selects what uses it on the open page. */
+function UsesButton({ short, uses }: { short: string; uses: readonly TokenUse[] }) {
+  const editor = useEditor()
+  const here = [...new Set(uses.filter(({ page }) => page === editor.pageId).map(({ node }) => node))]
+  const words = uses.length === 0 ? 'not used' : uses.length === 1 ? 'used once' : `used ${uses.length} times`
+  if (here.length === 0) return <span className="w-28 text-right text-small soft">{words}</span>
+  return (
+    <button
+      type="button"
+      className="plain-button w-28 justify-end px-1.5 text-small"
+      title={`Select the ${here.length === 1 ? 'block' : `${here.length} blocks`} on this page`}
+      aria-label={`${short} is ${words}: select ${here.length} on this page`}
+      onClick={() => {
+        editor.set({ selection: here, dialog: undefined })
+        editor.announce(`${here.length} ${here.length === 1 ? 'block' : 'blocks'} with ${short} selected`)
+      }}
+    >
+      {words}
+    </button>
+  )
+}
+
+/** What is used is not just gone: blocks keep its value, or take another. */
+function TakeAway({ name, count, others }: { name: string; count: number; others: readonly string[] }) {
+  const editor = useEditor()
+  const short = shortName(name)
+  const take = (into?: string) =>
+    editor.commit(
+      removeTokenEdits(editor.doc, name, into),
+      into === undefined ? `Take away ${short}` : `${shortName(into)} in place of ${short}`,
+    )
+  const icon = <Trash2 size={14} strokeWidth={1.75} aria-hidden />
+  if (count === 0)
+    return (
+      <button
+        type="button"
+        className="icon-button size-6"
+        aria-label={`Take away ${short}`}
+        title="Take it away: nothing uses it"
+        onClick={() => take()}
+      >
+        {icon}
+      </button>
+    )
+  return (
+    <Popover label={`Take away ${short}`} className="icon-button size-6" button={icon} width={240}>
+      {(close) => (
+        <div className="grid gap-1 p-1">
+          <p className="px-1 leading-5">
+            Used {count === 1 ? 'once' : `${count} times`}. What has it takes instead:
+          </p>
+          {[undefined, ...others.filter((other) => other !== name)].map((other) => (
+            <button
+              key={other ?? ''}
+              type="button"
+              data-option
+              className="plain-button justify-start"
+              onClick={() => {
+                close()
+                take(other)
+              }}
+            >
+              {other === undefined ? 'the value that it has now' : shortName(other)}
+            </button>
+          ))}
+        </div>
+      )}
+    </Popover>
+  )
+}
+
+/** A name for one more, that none has. */
+export function freeName(names: readonly string[], group: string, word: string): string {
+  for (let n = 1; ; n++) {
+    const name = `${group}.${word}${n === 1 ? '' : `-${n}`}`
+    if (!names.includes(name)) return name
+  }
+}

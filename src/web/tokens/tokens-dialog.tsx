@@ -1,0 +1,52 @@
+/** The project's tokens: its colours, type styles and spaces, where each is used, how colours read, and values that are nearly one. */
+import { Tabs } from '@base-ui/react/tabs'
+import { type ReactNode, useMemo } from 'react'
+import { nearTokens } from '../../core/tokens/near'
+import { tokenUses } from '../../core/tokens/uses'
+import { useEditor } from '../editor/use-editor'
+import { Dialog } from '../parts/dialog'
+import { Colors } from './colors'
+import { NearValues } from './near-values'
+import { Spaces } from './spaces'
+import { TypeStyles } from './type-styles'
+
+const TAB = 'plain-button font-semibold data-active:bg-secondary data-active:text-secondary-content'
+
+export function TokensDialog() {
+  const editor = useEditor()
+  const { doc } = editor
+  const { documentVersion } = editor.session
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
+  const uses = useMemo(() => tokenUses(doc), [doc, documentVersion])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the same
+  const near = useMemo(() => nearTokens(doc), [doc, documentVersion])
+  const count = (type: 'color' | 'typography' | 'dimension') => doc.tokenTable.names(type).length
+  const parts: [string, string, number, ReactNode][] = [
+    ['colors', 'Colours', count('color'), <Colors key="colors" uses={uses} />],
+    ['type', 'Type', count('typography'), <TypeStyles key="type" uses={uses} />],
+    ['spaces', 'Spaces', count('dimension'), <Spaces key="spaces" uses={uses} />],
+    ['near', 'Nearly tokens', near.length, <NearValues key="near" near={near} />],
+  ]
+  return (
+    <Dialog title="Tokens of the project" onClose={() => editor.set({ dialog: undefined })} width={760}>
+      <Tabs.Root defaultValue="colors">
+        <Tabs.List className="rule-b mb-3 flex gap-1 pb-2" aria-label="Kinds of tokens">
+          {parts.map(([id, word, number]) => (
+            <Tabs.Tab key={id} value={id} className={TAB}>
+              {word} <span className="font-normal soft tabular-nums">{number}</span>
+            </Tabs.Tab>
+          ))}
+        </Tabs.List>
+        {parts.map(([id, , , panel]) => (
+          <Tabs.Panel
+            key={id}
+            value={id}
+            className="max-h-[60vh] min-h-60 overflow-y-auto pr-1 outline-offset-2"
+          >
+            {panel}
+          </Tabs.Panel>
+        ))}
+      </Tabs.Root>
+    </Dialog>
+  )
+}
