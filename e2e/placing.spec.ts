@@ -223,7 +223,7 @@ test('single keys can be switched off at once, and the key of the distances is a
     await desk.keyboard.down(key)
   }
   await hold('g')
-  await expect(gauge).toBeVisible()
+  await expect(gauge).toHaveCount(1)
   await desk.keyboard.up('g')
   await expect(gauge).toHaveCount(0)
   const dialog = desk.getByRole('dialog', { name: 'Shortcuts' })
@@ -233,7 +233,7 @@ test('single keys can be switched off at once, and the key of the distances is a
   await desk.keyboard.press('Escape')
   await expect(dialog).toHaveCount(0)
   await hold('x')
-  await expect(gauge).toBeVisible()
+  await expect(gauge).toHaveCount(1)
   await desk.keyboard.up('x')
   await desk.keyboard.press('?')
   await dialog.getByRole('checkbox', { name: /alone are shortcuts/ }).uncheck()

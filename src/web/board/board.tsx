@@ -4,11 +4,11 @@ import { useEffect, useLayoutEffect, useRef } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
 import { isText } from '../../core/properties/kinds'
-import { pastePicture } from '../editor/clipboard'
 import { HOME, isAtHome } from '../editor/focus-home'
 import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
 import { commandFor, keysOf } from '../palette/commands'
+import { takePictures, targetsAt } from '../shelf/take-pictures'
 import { focusWords } from '../spec/focus-words'
 import { followDrawing } from './area-gesture'
 import { BreakageStrip } from './breakage-strip'
@@ -16,6 +16,7 @@ import { BreakagesBar } from './breakages-bar'
 import { ColumnHeader } from './column-header'
 import { DESCRIPTION, Description } from './description'
 import type { SheetPoint } from './drag'
+import { FramingLayer } from './framing'
 import { Gauge, PinnedGauges } from './gauges'
 import { BoardGesture } from './gesture'
 import { Guides, Rulers } from './guides'
@@ -217,6 +218,7 @@ export function Board() {
     const hit = under(event.clientX, event.clientY)
     if (hit?.id && isShared(hit.id)) return focusWords()
     const node = hit?.id ? editor.doc.node(hit.id) : undefined
+    if (hit && node?.kind === 'picture') editor.frame(node, hit.view.id)
     if (hit && node && isText(node.kind)) editor.set({ editing: { id: node.id, view: hit.view.id } })
   }
 
@@ -245,12 +247,14 @@ export function Board() {
       onDoubleClick={edit}
       onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
       onDrop={(event) => {
-        const file = event.dataTransfer.files[0]
-        if (!file) return
+        const files = [...event.dataTransfer.files]
+        if (files.length === 0) return
         event.preventDefault()
         const hit = under(event.clientX, event.clientY)
-        if (hit) editor.select(hit.id && isShared(hit.id) ? undefined : hit.id, hit.view.id)
-        void pastePicture(editor, file)
+        const targets = targetsAt(editor, hit?.id)
+        if (hit && targets.length === 0)
+          editor.select(hit.id && isShared(hit.id) ? undefined : hit.id, hit.view.id)
+        void takePictures(editor, files, targets)
       }}
       onContextMenu={(event) => {
         event.preventDefault()
@@ -300,6 +304,7 @@ export function Board() {
         // Over every sheet's edges: what is said beside one may reach the next.
         <div key={place.view.id}>
           <MissingMarks {...place} />
+          <FramingLayer {...place} />
           <DragMarks {...place} />
           <Gauge {...place} />
         </div>

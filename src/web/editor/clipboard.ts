@@ -7,8 +7,8 @@ import type { NodeTree } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { said } from '../../core/words/words'
 import { removeSelected } from '../palette/block-commands'
-import { blockPlace, placePicture, sectionIndex } from '../shelf/place-item'
-import { readPicture } from '../shelf/read-picture'
+import { blockPlace, sectionIndex } from '../shelf/place-item'
+import { takePictures, targetsOfPaste } from '../shelf/take-pictures'
 import { type Editor, makeId } from './editor-state'
 
 const inField = (event: Event) =>
@@ -51,7 +51,11 @@ function paste(editor: Editor, text: string) {
     )
   }
   if (isSvg(text))
-    return void pastePicture(editor, new File([text], 'Picture.svg', { type: 'image/svg+xml' }))
+    return void takePictures(
+      editor,
+      [new File([text], 'Picture.svg', { type: 'image/svg+xml' })],
+      targetsOfPaste(editor),
+    )
   const words = text.trim().slice(0, 100_000)
   if (words === '') return
   const tree: NodeTree = {
@@ -73,16 +77,6 @@ function isSvg(text: string): boolean {
   )
 }
 
-/** A picture file becomes a picture of the project and a block that shows it. */
-export async function pastePicture(editor: Editor, file: File) {
-  try {
-    const asset = await readPicture(file, makeId(), editor.session.pictures)
-    placePicture(editor, asset)
-  } catch (error) {
-    editor.session.showNotice((error as Error).message)
-  }
-}
-
 /** @returns what takes the listeners off again */
 export function listenToClipboard(editor: Editor): () => void {
   const copy = (event: ClipboardEvent) => {
@@ -96,8 +90,8 @@ export function listenToClipboard(editor: Editor): () => void {
     if (inField(event) || editor.dialog || !event.clipboardData) return
     event.preventDefault()
     const text = event.clipboardData.getData('text/plain')
-    const picture = [...event.clipboardData.files].find((file) => file.type.startsWith('image/'))
-    if (picture && text === '') void pastePicture(editor, picture)
+    const pictures = [...event.clipboardData.files].filter((file) => file.type.startsWith('image/'))
+    if (pictures.length > 0 && text === '') void takePictures(editor, pictures, targetsOfPaste(editor))
     else paste(editor, text)
   }
   document.addEventListener('copy', copy)

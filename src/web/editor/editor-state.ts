@@ -38,6 +38,7 @@ export class Editor extends Sheets {
     // On a narrower sheet a change is meant for it, unless said otherwise.
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
+    this.framing = undefined
     this.followSelection()
     const node = this.selected ?? this.sharedNode
     const many = this.selection.length
@@ -82,6 +83,16 @@ export class Editor extends Sheets {
     this.select(next.id)
     this.camera = { ...this.camera, y: ROOM_TOP - next.y * this.camera.zoom }
     this.changed('board')
+  }
+
+  /** Begins to slide a picture inside its box. */
+  frame(node: Node, viewId = this.viewId) {
+    const asset = this.layoutOf(viewId)?.boxes.get(node.id)?.resolved.asset
+    if (asset === undefined || !this.doc.assets.has(asset))
+      return this.session.showNotice('there is no picture in it yet; choose one in the spec')
+    if (node.locked) return this.session.showNotice('it is locked')
+    this.set({ framing: { id: node.id, view: viewId }, viewId })
+    this.announce(`Sliding ${this.called(node)} in its box`)
   }
 
   /** Everything a block is in the active view, carried where the view does not say. */

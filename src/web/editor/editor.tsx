@@ -18,6 +18,7 @@ import { fetchAhead } from './ahead'
 import { AlikeDialog } from './alike-dialog'
 import { AreasDialog } from './areas-dialog'
 import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
+import { BusyNote } from './busy-note'
 import { listenToClipboard } from './clipboard'
 import { Editor } from './editor-state'
 import { FindDialog } from './find-dialog'
@@ -26,7 +27,6 @@ import { HistoryDialog } from './history-dialog'
 import { KeyNote } from './key-note'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
-import { MakingNote } from './making-note'
 import { PageDialog } from './page-dialog'
 import { ParkedDialog } from './parked-dialog'
 import { recallView, rememberView } from './remembered'
@@ -175,7 +175,7 @@ function Desk() {
       )}
       <BlockMenu />
       <KeyNote />
-      <MakingNote />
+      <BusyNote />
       <Tour />
       <PanelBoundary name="The lattice question">
         <LatticeQuestion />

@@ -1,5 +1,6 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
 import { ApiError, api } from '../api'
+import { busyWith } from './busy'
 import type { Editor } from './editor-state'
 
 function give(name: string, type: string, content: string | Uint8Array) {
@@ -11,33 +12,18 @@ function give(name: string, type: string, content: string | Uint8Array) {
   setTimeout(() => URL.revokeObjectURL(url), 1000)
 }
 
-/** ms after which it is said that a file is being made. */
-const SAID = 200
-
 /** Makes and gives a file, and says so meanwhile; what it needs of the server may not be had. */
 async function make(
   editor: Editor,
   name: string,
   content: (signal: AbortSignal) => Promise<[string, string | Uint8Array]>,
 ) {
-  editor.making?.stop.abort()
-  const stop = new AbortController()
-  // What is made at once needs no words.
-  const said = setTimeout(() => editor.set({ making: { name, stop } }), SAID)
-  const over = () => {
-    clearTimeout(said)
-    if (editor.making?.stop === stop) editor.set({ making: undefined })
-  }
-  stop.signal.addEventListener('abort', over)
   try {
-    const [type, bytes] = await content(stop.signal)
-    if (!stop.signal.aborted) give(name, type, bytes)
+    const made = await busyWith(editor, `Making ${name} …`, content)
+    if (made) give(name, ...made)
   } catch (error) {
-    if (stop.signal.aborted) return
     if (!(error instanceof ApiError)) throw error
     editor.session.showNotice(`${name} was not made: ${error.message}; try again`)
-  } finally {
-    over()
   }
 }
 

@@ -158,6 +158,7 @@ export abstract class Sheets extends EditorState {
     this.editing = undefined
     this.shownWidths = new Map()
     this.breaking = undefined
+    this.framing = undefined
     this.layouts.clear()
     this.fitted = false
     this.refresh()
@@ -202,6 +203,7 @@ export abstract class Sheets extends EditorState {
     this.selection = this.selection.filter((id) => this.doc.nodes.has(id))
     this.elsewhere = this.elsewhere.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
+    if (this.framing && !this.doc.nodes.has(this.framing.id)) this.framing = undefined
     if (this.shownWidths.size > 0) this.shownWidths = stillOther(this.shownWidths, this.doc.views)
     this.refresh()
     if (this.shared && !this.sharedNode) this.shared = undefined

@@ -26,6 +26,8 @@ export class EditorState {
   shownWidths: ReadonlyMap<string, number> = new Map<string, number>()
   /** The view of which is said what breaks at which widths. */
   breaking: string | undefined
+  /** The picture being slid inside its box. */
+  framing: { id: string; view: string } | undefined
   /** The text being edited in place. */
   editing: { id: string; view: string } | undefined
   /** What is written in it, once it is on its sheet. */
@@ -82,8 +84,8 @@ export class EditorState {
   menu: { x: number; y: number; view: string; under: string[] } | undefined
   /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
   keyNote: { words: string; step?: number } | undefined
-  /** A file that is being made. */
-  making: { name: string; stop: AbortController } | undefined
+  /** What takes a while, in words, and what stops it. */
+  busy: { words: string; stop: AbortController } | undefined
   /** The step of the tour that is shown. */
   tour: number | undefined
   /** The panels as they were before the tools were hidden. */

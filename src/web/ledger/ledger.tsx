@@ -127,7 +127,8 @@ export function Ledger() {
           event.preventDefault()
           if (node.source) return focusWords()
           editor.set({ editing: { id: node.id, view: editor.viewId } })
-        } else if (!node.source && menuLine(doc, node, editor.view.id) !== undefined) focusItems()
+        } else if (!node.source && node.kind === 'picture') editor.frame(node)
+        else if (!node.source && menuLine(doc, node, editor.view.id) !== undefined) focusItems()
         else toggle(node.id)
     }
   }

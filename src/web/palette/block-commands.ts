@@ -73,14 +73,18 @@ function openMenu(editor: Editor) {
 export const BLOCKS: Command[] = [
   {
     id: 'edit-text',
-    name: 'Edit the text, or a menu’s items',
+    name: 'Edit the text, a menu’s items, or what is seen of a picture',
     group: 'Block',
     keys: 'Enter',
     when: ({ selected, doc, view }) =>
-      selected !== undefined && (isText(selected.kind) || menuLine(doc, selected, view.id) !== undefined),
+      selected !== undefined &&
+      (isText(selected.kind) ||
+        selected.kind === 'picture' ||
+        menuLine(doc, selected, view.id) !== undefined),
     run: (editor) => {
       const node = editor.selected!
-      if (isText(node.kind)) editor.set({ editing: { id: node.id, view: editor.viewId } })
+      if (node.kind === 'picture') editor.frame(node)
+      else if (isText(node.kind)) editor.set({ editing: { id: node.id, view: editor.viewId } })
       else focusItems()
     },
   },

@@ -1,7 +1,7 @@
 /** Putting a shelf item on the page: after what is selected, or at the end. */
 
 import { endOfPage } from '../../core/arrange/budget'
-import { orderAt, sectionOf } from '../../core/arrange/order'
+import { orderAt, ordersAt, sectionOf } from '../../core/arrange/order'
 import type { Asset, NodeTree } from '../../core/document/schema'
 import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
@@ -83,6 +83,24 @@ export function placeItem(editor: Editor, item: ShelfItem) {
 export function placePicture(editor: Editor, asset: Asset) {
   const added: Edit[] = editor.doc.assets.has(asset.id) ? [] : [{ op: 'asset', id: asset.id, asset }]
   placeBlock(editor, draftOfPicture(asset), `Place ${asset.name}`, added)
+}
+
+/** Places pictures one behind the other, as one step. @param before what has to be done first */
+export function placePictures(editor: Editor, assets: readonly Asset[], before: Edit[] = []) {
+  const place = blockPlace(editor)
+  const [first, ...others] = assets
+  if (others.length === 0 || !place)
+    return placeBlock(editor, draftOfPicture(first), `Place ${first.name}`, before)
+  const keys = ordersAt(editor.doc, place.parent, place.index, assets.length)
+  const placed = assets.map((asset, i) => {
+    const { tree } = placing(editor, draftOfPicture(asset), place)
+    return { ...tree, order: keys[i] }
+  })
+  const edits = placed.map((tree): Edit => ({ op: 'insert', parent: place.parent, tree }))
+  if (!editor.commit([...before, ...edits], `Place ${assets.length} pictures`)) return
+  editor.set({ selection: placed.map(({ id }) => id) })
+  goHome(editor)
+  editor.announce(`${assets.length} pictures placed`)
 }
 
 export function placeBlock(editor: Editor, draft: Draft, label: string, before: Edit[] = []) {

@@ -3,15 +3,13 @@ import { Image, LayoutPanelTop, Search, Shapes } from 'lucide-react'
 import { useState } from 'react'
 import { SHELF, type ShelfItem } from '../../core/shelf/items'
 import { foundOnShelf } from '../../core/shelf/search'
-import { type Editor, makeId } from '../editor/editor-state'
+import type { Editor } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 import { useBoard, useEditor } from '../editor/use-editor'
-import { PictureButton } from '../parts/file-button'
-import { pictureUrl } from '../session/pictures'
 import { GuidesList } from './guides-list'
+import { PictureTray } from './picture-tray'
 import { followPlacing } from './place-gesture'
-import { draftOf, draftOfPicture, placeItem, placePicture } from './place-item'
-import { readPicture } from './read-picture'
+import { draftOf, placeItem } from './place-item'
 import { Snapping } from './snapping'
 import { Thumbnail } from './thumbnail'
 import { TracingList } from './tracing-list'
@@ -152,7 +150,7 @@ export function Shelf() {
       {open && (
         <div className="flex h-36.5 max-h-[45vh] gap-4 overflow-auto px-3 pt-1 pb-3">
           {shelfPart === 'pictures' && words === '' ? (
-            <Pictures />
+            <PictureTray />
           ) : (
             <>
               <div
@@ -213,52 +211,6 @@ export function Shelf() {
         </div>
       )}
     </section>
-  )
-}
-
-function Pictures() {
-  const editor = useEditor()
-  const take = async (file: File) => {
-    const asset = await readPicture(file, makeId(), editor.session.pictures)
-    editor.commit([{ op: 'asset', id: asset.id, asset }], `Add ${asset.name}`)
-  }
-  const assets = [...editor.doc.assets.values()]
-  return (
-    <>
-      <div className="w-52 flex-none">
-        <PictureButton label="Picture files" multiple take={take}>
-          Add pictures
-        </PictureButton>
-      </div>
-      <div id="shelf-items" className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
-        {assets.length === 0 && (
-          <p className="pt-1.5 soft">
-            No pictures yet. Add SVG, PNG, JPEG or WebP files; they travel with the project.
-          </p>
-        )}
-        {assets.map((asset) => (
-          <button
-            key={asset.id}
-            type="button"
-            className="group w-38 flex-none text-left"
-            title={`Press to place ${asset.name} behind what is selected, or drag it onto a sheet`}
-            onPointerDown={(event) =>
-              followPlacing(
-                editor,
-                { draft: () => draftOfPicture(asset), label: `Place ${asset.name}` },
-                event,
-              )
-            }
-            onClick={() => placePicture(editor, asset)}
-          >
-            <span className="block overflow-hidden rounded-field border border-base-300 group-hover:border-primary">
-              <img src={pictureUrl(asset)} alt="" draggable={false} className="h-21 w-37.5 object-cover" />
-            </span>
-            <span className="mt-1 block truncate">{asset.name}</span>
-          </button>
-        ))}
-      </div>
-    </>
   )
 }
 

@@ -1,0 +1,138 @@
+/** Pictures: many at once, slid in their boxes, found and counted in the tray. */
+import type { Page } from '@playwright/test'
+import { expect, findNode, onSheet, row, type StoredNode, saved, setValue, stored, test } from './app'
+
+const svg = (color: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300"><rect width="300" height="300" fill="${color}"/></svg>`
+
+/** Drops files on a point of the board, as from a folder. */
+async function drop(page: Page, at: { x: number; y: number }, files: { name: string; text: string }[]) {
+  const transfer = await page.evaluateHandle((list) => {
+    const held = new DataTransfer()
+    for (const { name, text } of list)
+      held.items.add(new File([text], name, { type: name.endsWith('.svg') ? 'image/svg+xml' : 'text/plain' }))
+    return held
+  }, files)
+  const board = page.locator('[data-board]')
+  const box = (await board.boundingBox())!
+  const eventInit = { dataTransfer: transfer, clientX: box.x + at.x, clientY: box.y + at.y }
+  await board.dispatchEvent('dragover', eventInit)
+  await board.dispatchEvent('drop', eventInit)
+}
+
+async function middleOf(page: Page, index: number) {
+  const board = (await page.locator('[data-board]').boundingBox())!
+  const box = (await page.locator('[data-sheet="desktop"] img').nth(index).boundingBox())!
+  return { x: box.x + box.width / 2 - board.x, y: box.y + box.height / 2 - board.y }
+}
+
+const picturesOf = (nodes: StoredNode[]): StoredNode[] =>
+  nodes.flatMap((node) => [...(node.kind === 'picture' ? [node] : []), ...picturesOf(node.children ?? [])])
+
+test('several dropped on selected pictures fill them in order, their crop kept, as one step', async ({
+  desk,
+}) => {
+  const images = desk.locator('[data-sheet="desktop"] img')
+  await images.nth(1).click()
+  await images.nth(2).click({ modifiers: ['Shift'] })
+  await expect(desk.getByRole('heading', { name: '2 blocks' })).toBeVisible()
+  await drop(desk, await middleOf(desk, 1), [
+    { name: 'moss.svg', text: svg('#446622') },
+    { name: 'clay.svg', text: svg('#aa5533') },
+  ])
+  await expect
+    .poll(async () => (await stored(desk)).assets.map(({ name }) => name))
+    .toEqual(expect.arrayContaining(['moss', 'clay']))
+  const { pages, assets } = await stored(desk)
+  const names = picturesOf(pages[0].sections).map(
+    ({ props }) => assets.find(({ id }) => id === props.asset)?.name,
+  )
+  expect(names.slice(1, 3)).toEqual(['moss', 'clay'])
+  await expect(desk.getByRole('heading', { name: '2 blocks' })).toBeVisible()
+  await desk.keyboard.press('ControlOrMeta+z')
+  await saved(desk)
+  expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('moss')
+})
+
+test('dropped where none is selected they become pictures there; a file that is none is said, the others are taken', async ({
+  desk,
+}) => {
+  const before = picturesOf((await stored(desk)).pages[0].sections).length
+  await row(desk, 'Quote').click()
+  const board = (await desk.locator('[data-board]').boundingBox())!
+  const quote = (await onSheet(desk, 'desktop', 'We saved eleven').boundingBox())!
+  await drop(desk, { x: quote.x - board.x + 20, y: quote.y - board.y + 5 }, [
+    { name: 'one.svg', text: svg('#112233') },
+    { name: 'notes.txt', text: 'no picture' },
+    { name: 'two.svg', text: svg('#332211') },
+  ])
+  await expect(desk.getByRole('alert')).toContainText('“notes.txt” is text/plain')
+  await expect.poll(async () => picturesOf((await stored(desk)).pages[0].sections).length).toBe(before + 2)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await saved(desk)
+  expect(picturesOf((await stored(desk)).pages[0].sections)).toHaveLength(before)
+})
+
+test('a picture is slid in its box by pointer and keys, on every view or on Mobile alone', async ({
+  desk,
+}) => {
+  const image = desk.locator('[data-sheet="desktop"] img').first()
+  const position = () => image.evaluate((element) => getComputedStyle(element).objectPosition)
+  const layer = desk.locator('[data-framing]')
+  await image.click()
+  // Flatter than its picture: there is something to slide.
+  await setValue(desk, /^Width divided by height/, '3')
+  await desk.keyboard.press('Escape')
+  await image.dblclick()
+  await expect(layer).toBeFocused()
+  const box = (await image.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await desk.mouse.move(x, y)
+  await desk.mouse.down()
+  await desk.mouse.move(x + 30, y + 18, { steps: 4 })
+  await desk.mouse.up()
+  await desk.keyboard.press('Enter')
+  await expect(layer).toHaveCount(0)
+  await expect(desk.locator('[data-board]')).toBeFocused()
+  const slid = await position()
+  expect(slid).not.toBe('50% 50%')
+  await saved(desk)
+  const hero = async () => picturesOf((await stored(desk)).pages[0].sections)[0]
+  const { focusX, focusY } = (await hero()).props
+  expect(slid).toBe(`${focusX ?? 50}% ${focusY ?? 50}%`)
+  // One pull is one step.
+  await desk.keyboard.press('ControlOrMeta+z')
+  expect(await position()).toBe('50% 50%')
+  await desk.locator('[data-sheet="mobile"] img').first().click()
+  await expect(desk.getByLabel('Spec').getByRole('radio', { name: /Only Mobile/ })).toBeChecked()
+  await desk.keyboard.press('Enter')
+  await expect(layer).toBeFocused()
+  for (let i = 0; i < 4; i++) await desk.keyboard.press('Shift+ArrowRight')
+  for (let i = 0; i < 4; i++) await desk.keyboard.press('Shift+ArrowDown')
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  expect(await position()).toBe('50% 50%')
+  const own = (await hero()).overrides?.mobile
+  expect([own?.focusX, own?.focusY]).not.toEqual([undefined, undefined])
+})
+
+test('the tray finds pictures, counts their uses, and takes out what nothing uses', async ({ desk }) => {
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  const shelf = desk.getByRole('region', { name: 'Shelf' })
+  await expect(shelf.getByText(/^used (once|\d times) · /).first()).toBeVisible()
+  await desk.getByLabel('Picture files').setInputFiles({
+    name: 'spare.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(svg('#123456')),
+  })
+  await expect(shelf.getByText(/^not used · 300 × 300$/)).toBeVisible()
+  await shelf.getByLabel('Find a picture').fill('spare')
+  await expect(shelf.getByTitle(/^Press to place spare \(SVG, 1 KB\)/)).toHaveCount(1)
+  await shelf.getByLabel('Find a picture').fill('nothing like it')
+  await expect(shelf.getByRole('status')).toContainText('No picture here is called')
+  await shelf.getByLabel('Find a picture').fill('')
+  await shelf.getByRole('button', { name: 'Take out spare' }).click()
+  await saved(desk)
+  expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('spare')
+  expect(findNode((await stored(desk)).pages[0].sections, 'Header')).toBeDefined()
+})

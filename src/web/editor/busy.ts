@@ -1,0 +1,35 @@
+/** Doing what takes a while: said after a moment, and stopped when that is asked for. */
+import type { Editor } from './editor-state'
+
+/** What is done at once needs no words, ms. */
+const SAID = 200
+
+/** @returns undefined when it was stopped @throws what `work` throws otherwise */
+export async function busyWith<T>(
+  editor: Editor,
+  words: string,
+  work: (signal: AbortSignal, say: (words: string) => void) => Promise<T>,
+): Promise<T | undefined> {
+  editor.busy?.stop.abort()
+  const stop = new AbortController()
+  let now = words
+  const said = setTimeout(() => editor.set({ busy: { words: now, stop } }), SAID)
+  const over = () => {
+    clearTimeout(said)
+    if (editor.busy?.stop === stop) editor.set({ busy: undefined })
+  }
+  stop.signal.addEventListener('abort', over)
+  const say = (next: string) => {
+    now = next
+    if (editor.busy?.stop === stop) editor.set({ busy: { words: next, stop } })
+  }
+  try {
+    const done = await work(stop.signal, say)
+    return stop.signal.aborted ? undefined : done
+  } catch (error) {
+    if (stop.signal.aborted) return undefined
+    throw error
+  } finally {
+    over()
+  }
+}
