@@ -11,6 +11,7 @@ import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
 import { starterTokens, starterViews } from '../src/core/shelf/starter'
 import { plainText } from '../src/core/words/words'
+import { answers, ask, bring, join, season, steps, workshopsHero } from './pages'
 import { PICTURES } from './pictures'
 
 const views = starterViews()
@@ -28,6 +29,9 @@ const assets: Asset[] = Object.entries(PICTURES).map(([id, { name, width, height
 
 const LINKS: Record<string, string> = {
   Catalogue: '/catalogue',
+  Workshops: '/workshops',
+  Borrow: '/borrow',
+  'How lending works': '/borrow',
   'Browse the catalogue': '/catalogue',
   'Hollow Oak': '/',
 }
@@ -100,6 +104,17 @@ const catalogue = cards(b, 'All seed, by the month you sow it', [
   },
 ])
 
+const bySpring = cards(b, 'Out in the open from May', [
+  { title: 'Climbers', text: 'Beans and peas, along a string', action: 'See seven kinds', asset: 'pic-bean' },
+  {
+    title: 'For jars',
+    text: 'What is dried, and kept for soup',
+    action: 'See eight kinds',
+    asset: 'pic-jars',
+  },
+  { title: 'Tall ones', text: 'Corn and what leans on it', action: 'See four kinds', asset: 'pic-rows' },
+])
+
 /** A section as a page begins with it: each heading one step up. */
 const titled = (draft: Draft): Draft => {
   const { tag } = draft.props
@@ -128,7 +143,25 @@ const pages: { name: string; path: string; description: string; sections: Draft[
     name: 'Catalogue',
     path: '/catalogue',
     description: 'Every packet that can be borrowed, by the month it is sown in.',
-    sections: [head(), { ...titled(catalogue), name: 'Catalogue' }, foot()],
+    sections: [
+      head(),
+      { ...titled(catalogue), name: 'Catalogue' },
+      { ...bySpring, name: 'Out in the open' },
+      ask(b),
+      foot(),
+    ],
+  },
+  {
+    name: 'Workshops',
+    path: '/workshops',
+    description: 'Two hours on a Saturday: sowing, keeping seed true, threshing.',
+    sections: [head(), workshopsHero(b), season(b), bring(b), foot()],
+  },
+  {
+    name: 'Borrow',
+    path: '/borrow',
+    description: 'How lending works: choose four packets, sow them, bring a tenth back.',
+    sections: [head(), steps(b), join(b), answers(b), foot()],
   },
 ]
 

@@ -83,6 +83,52 @@ function glasshouse(name: string): Picture {
   return picture(name, width, height, '#cfe0dc', body)
 }
 
+/** Beds in rows that run to a hill, under a low sun. */
+function rows(name: string): Picture {
+  const [width, height] = [1600, 900]
+  let body =
+    '<circle cx="1180" cy="300" r="120" fill="#e9c67a"/><path d="M0 420C320 300 620 360 860 400S1360 330 1600 390V900H0Z" fill="#8fae7c"/>' +
+    '<path d="M0 520C400 430 900 470 1600 450V900H0Z" fill="#2f6b4f"/>'
+  const inks = ['#1f4d3a', '#8fae7c', '#dba53a']
+  for (let i = -7; i <= 7; i++) {
+    const top = 800 + i * 46
+    body += `<path d="M${top - 6} 470L${800 + i * 260 - 60} 900H${800 + i * 260 + 60}L${top + 6} 470Z" fill="${inks[(i + 9) % 3]}"/>`
+  }
+  return picture(name, width, height, '#f3d9a4', body)
+}
+
+/** Pots on a bench, each with something coming up. */
+function pots(name: string, seed: number): Picture {
+  const next = randomFrom(seed)
+  const [width, height] = [1100, 1000]
+  let body =
+    '<rect y="760" width="1100" height="40" fill="#6b4a2b"/><rect y="800" width="1100" height="200" fill="#8a6238"/>'
+  for (let i = 0; i < 4; i++) {
+    const x = 150 + i * 265
+    const tall = 150 + next() * 60
+    for (let k = 0; k < 5; k++)
+      body += `<g transform="translate(${x} ${r(760 - tall)}) rotate(${r(-150 + k * 30 + next() * 12)})">${leaf(150 + next() * 120, 44, INKS[Math.floor(next() * 4)])}</g>`
+    body += `<path d="M${x - 90} ${r(760 - tall)}H${x + 90}L${x + 64} 760H${x - 64}Z" fill="#b5532d"/><rect x="${x - 100}" y="${r(760 - tall - 22)}" width="200" height="40" rx="4" fill="#c9683f"/>`
+  }
+  return picture(name, width, height, '#dfe9dc', body)
+}
+
+/** Jars on a shelf, filled with what was threshed. */
+function jars(name: string, seed: number): Picture {
+  const next = randomFrom(seed)
+  const [width, height] = [960, 720]
+  let body = '<rect y="560" width="960" height="26" fill="#6b4a2b"/>'
+  for (let i = 0; i < 4; i++) {
+    const x = 120 + i * 190
+    const fill = 330 + next() * 110
+    let seeds = ''
+    for (let k = 0; k < 46; k++)
+      seeds += `<ellipse cx="${r(x + 20 + next() * 110)}" cy="${r(fill + 10 + next() * (540 - fill))}" rx="13" ry="9" fill="${INKS[Math.floor(next() * INKS.length)]}"/>`
+    body += `<rect x="${x}" y="${r(fill)}" width="150" height="${r(560 - fill)}" fill="#f3efe2"/>${seeds}<rect x="${x}" y="240" width="150" height="320" rx="16" fill="#ffffff" fill-opacity=".28" stroke="#ffffff" stroke-width="6"/><rect x="${x + 14}" y="206" width="122" height="44" rx="6" fill="#1f4d3a"/>`
+  }
+  return picture(name, width, height, '#e9cfae', body)
+}
+
 export const PICTURES: Record<string, Picture> = {
   'pic-hero': leaves('Falling leaves', 7, '#efdcb2', 15),
   'pic-corn': leaves('Lantern Ridge corn', 11, '#e3ede0', 13, 960, 720),
@@ -90,4 +136,7 @@ export const PICTURES: Record<string, Picture> = {
   'pic-pepper': leaves('Glasshouse pepper', 23, '#efe0d8', 13, 960, 720),
   'pic-packets': packets('Seed packets', 3, '#e0ebe3'),
   'pic-glasshouse': glasshouse('The glasshouse'),
+  'pic-rows': rows('Rows in spring'),
+  'pic-pots': pots('Pots on the bench', 17),
+  'pic-jars': jars('Jars on the shelf', 29),
 }

@@ -134,12 +134,8 @@ describe('export', () => {
   ])('%s: a file a page and view', async (kind, magic) => {
     await lattice('export', DEMO, '--to', kind, '--out', kind)
     const names = (await readdir(join(folder, kind))).sort()
-    expect(names).toEqual([
-      `catalogue-1440.${kind}`,
-      `catalogue-390.${kind}`,
-      `home-1440.${kind}`,
-      `home-390.${kind}`,
-    ])
+    const pages = ['borrow', 'catalogue', 'home', 'workshops']
+    expect(names).toEqual(pages.flatMap((page) => [`${page}-1440.${kind}`, `${page}-390.${kind}`]))
     for (const name of names)
       expect((await readFile(join(folder, kind, name), 'latin1')).startsWith(magic)).toBe(true)
   })
