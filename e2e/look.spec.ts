@@ -35,6 +35,24 @@ test('a gradient over a fill, shown or not, in another angle, and away again', a
   await expect.poll(() => style(desk, 'background-image')).toMatch(/^linear-gradient\(90deg/)
 })
 
+test('a gradient out of a point and round one, from where it is put', async ({ desk }) => {
+  await desk.getByRole('button', { name: 'Another fill on top' }).click()
+  await desk.getByRole('option', { name: 'A gradient' }).click()
+  const chip = desk.getByRole('button', { name: /^Gradient:/ })
+  await chip.click()
+  await choose(desk, /^Shape of the gradient/, 'out of a point')
+  await expect
+    .poll(() => style(desk, 'background-image'))
+    .toMatch(/^radial-gradient\(at 50% 50%|^radial-gradient\(rgba/)
+  await setValue(desk, /^Centre across/, '20')
+  await expect.poll(() => style(desk, 'background-image')).toMatch(/^radial-gradient\(at 20% 50%, /)
+  await choose(desk, /^Shape of the gradient/, 'round a point')
+  await setValue(desk, /^Angle of the gradient/, '45')
+  await expect.poll(() => style(desk, 'background-image')).toMatch(/^conic-gradient\(from 45deg at 20% 50%, /)
+  await desk.keyboard.press('Escape')
+  await expect(chip).toHaveText('conic 45°')
+})
+
 test('a border all round, then one side by itself; corners each by itself', async ({ desk }) => {
   await setValue(desk, /^Border width/, '2')
   await expect.poll(() => style(desk, 'border-top-width')).toBe('2px')

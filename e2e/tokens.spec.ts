@@ -112,3 +112,38 @@ test('a type style is changed in its list, and every text of it is set so', asyn
   await desk.keyboard.press('ControlOrMeta+z')
   await expect.poll(size).toBe(before)
 })
+
+test('a tokens file is taken in once what it changes was said; one that cannot be says why, and changes nothing', async ({
+  desk,
+}) => {
+  await openTokens(desk)
+  const give = (tree: unknown) =>
+    desk.getByLabel('Tokens file').setInputFiles({
+      name: 'brand.tokens.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(tree)),
+    })
+  await give({ color: { $type: 'color', a: { $value: '{color.b}' }, b: { $value: '{color.a}' } } })
+  await expect(dialog(desk).getByRole('alert')).toContainText(
+    '“brand.tokens.json” was not taken: tokens.color.a: refers to itself',
+  )
+  await give({
+    color: {
+      $type: 'color',
+      pine: { $value: { colorSpace: 'srgb', components: [0.5, 0, 0.25] } },
+      moss: { $value: { colorSpace: 'srgb', components: [0, 0.5, 0] } },
+    },
+  })
+  await expect(dialog(desk).getByRole('status')).toContainText(
+    '1 new: color.moss; 1 with other values: color.pine.',
+  )
+  expect(await background(desk)).toBe('rgb(29, 92, 69)')
+  await dialog(desk).getByRole('button', { name: 'Take them in' }).click()
+  await expect.poll(() => background(desk)).toBe('rgb(128, 0, 64)')
+  await expect(tokenRow(desk, 'color.moss')).toBeVisible()
+  const [download] = await Promise.all([
+    desk.waitForEvent('download'),
+    dialog(desk).getByRole('button', { name: 'Save as a tokens file' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('hollow-oak-seed-library.tokens.json')
+})

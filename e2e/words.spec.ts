@@ -304,3 +304,16 @@ test('typing in a text draws its own row of the ledger anew, and no other', asyn
   // The check sees a row that is drawn anew.
   expect(await drawnAnew(false)).toContain('Header')
 })
+
+test('quotes, dashes and dots are set as they are read; Backspace gives back what was typed, and code keeps it', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'She said "sow now" -- don\'t wait...')
+  await expect(field(desk)).toHaveText('She said “sow now” — don’t wait…')
+  await desk.keyboard.press('Backspace')
+  await expect(field(desk)).toHaveText('She said “sow now” — don’t wait...')
+  await desk.keyboard.press('Escape')
+  const [{ content }] = await wordsOf(desk, NAME)
+  expect(content![0].text).toBe('She said “sow now” — don’t wait...')
+})

@@ -6,8 +6,8 @@ import type { Document } from '../core/document/document'
 import type { Opened } from '../core/document/open'
 import { namedBy, projectArchive, projectJson } from '../core/document/save'
 import { pageFileName, slug } from '../core/handoff/names'
-import { tokensFile } from '../core/handoff/site'
 import { pageSvg } from '../core/handoff/svg/page'
+import { writeTokensFile } from '../core/tokens/tokens-file'
 import { harmless } from '../server/clean-svg'
 import { siteBytes } from '../server/handoff'
 import { layoutPage } from '../server/pictures'
@@ -21,7 +21,7 @@ const KINDS: Record<string, (opened: Opened, options: Options) => Promise<Files>
   svg: (opened) => eachView(opened, 'svg', async ({ doc, layout, blobs }) => pageSvg(doc, layout, blobs)),
   png: (opened, { scale }) => printed(opened, 'png', (printer, page) => printer.png(page, scale)),
   pdf: (opened) => printed(opened, 'pdf', (printer, page) => printer.pdf(page)),
-  tokens: async ({ document }) => new Map([['tokens.json', tokensFile(document)]]),
+  tokens: async ({ document }) => new Map([['tokens.json', writeTokensFile(document)]]),
   lattice: async ({ document, blobs }) =>
     new Map([[`${fileName(document)}.lattice`, projectArchive(document, blobs)]]),
   json: async ({ document, blobs }) =>

@@ -24,7 +24,7 @@ async function tour(page: Page, address: string) {
   await shot('projects')
   await page.getByRole('link', { name: 'Open Hollow Oak Seed Library' }).click()
   await page.locator('[data-sheet] [data-node]').first().waitFor()
-  await page.getByRole('tab', { name: /Sections/ }).click()
+  await page.getByRole('button', { name: /^Sections/ }).click()
   await page.getByRole('button', { name: 'Heroes' }).click()
   await page.waitForFunction(() =>
     [...document.querySelectorAll<HTMLImageElement>('[data-shelf-item] img')].every(
@@ -32,7 +32,7 @@ async function tour(page: Page, address: string) {
     ),
   )
   await shot('lattice-bench-and-shelf')
-  await page.getByRole('tab', { name: /Sections/ }).click()
+  await page.getByRole('button', { name: /^Sections/ }).click()
   await page.keyboard.press('f')
   await ledgerRow(page, 'Hero').click()
   await ledgerRow(page, 'Hero').press('ArrowRight')
@@ -41,6 +41,10 @@ async function tour(page: Page, address: string) {
   await page.getByRole('button', { name: 'Dark' }).click()
   await shot('board-dark')
   await page.getByRole('button', { name: 'Light' }).click()
+  await page.getByRole('button', { name: 'Tokens of the project' }).click()
+  await page.locator('[data-token]').first().waitFor()
+  await shot('tokens')
+  await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Hand off' }).click()
   await shot('handoff')
   await page.keyboard.press('Escape')
@@ -178,7 +182,7 @@ const SKETCH = `<svg xmlns="http://www.w3.org/2000/svg" width="720" height="600"
 <rect x="524" y="640" width="392" height="320" fill="#f0dcc0"/><rect x="940" y="640" width="392" height="320" fill="#ecd5cf"/>
 <rect x="108" y="1040" width="288" height="120" fill="#d8d4ca"/><rect x="420" y="1040" width="80" height="120" fill="#a9a493"/></svg>`
 
-/** Tracing, blocking out, guides, pins. */
+/** Tracing, blocking out, pins. */
 async function planning(page: Page) {
   const shot = (name: string) => page.screenshot({ path: join(OUT, `${name}.png`) })
   const newPage = async (name: string) => {
@@ -215,11 +219,6 @@ async function planning(page: Page) {
   await page.keyboard.press('Escape')
   await page.mouse.up()
   await page.keyboard.press('Escape')
-  await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: /^Guides on Desktop/ }).click()
-  await page.getByRole('button', { name: 'thirds', exact: true }).click()
-  await page.getByRole('button', { name: 'margins', exact: true }).click()
-  await shot('guides')
   await page.keyboard.press('Escape')
   await newPage('Places')
   await placeLoosely(page)

@@ -71,6 +71,7 @@ class Designer {
       fills.shade = {
         order: 'a1',
         kind: 'gradient',
+        ...this.one([{}, {}, { shape: 'radial' as const, x: 30, y: 20 }, { shape: 'conic' as const, x: 60 }]),
         angle: this.whole(0, 360),
         stops: [
           { color: this.one(FILLS), at: 0 },

@@ -8,6 +8,7 @@ import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import type { Props } from '../properties/table'
 import { filesNeeded } from '../text/fonts'
+import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
 import { type Element, pageElements } from './elements'
@@ -253,9 +254,6 @@ const POLICY =
 export const PLACEHOLDER =
   'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22300%22 height=%22200%22%3E%3Crect width=%22300%22 height=%22200%22 fill=%22%23d8d4ca%22/%3E%3C/svg%3E'
 
-/** W3C Design Tokens of the project: its own tokens as they stand. */
-export const tokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
-
 /** Builds every file of the site. Pure; fonts are named, not read. @param blobs the project's pictures */
 export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}): SiteFiles {
   const pages = doc.pagesInOrder()
@@ -267,7 +265,7 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
   for (const page of pages)
     text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
   text.set('styles.css', site.css)
-  text.set('tokens.json', tokensFile(doc))
+  text.set('tokens.json', writeTokensFile(doc))
   const bytes = new Map<string, Uint8Array>()
   for (const [id, path] of pictures) {
     const blob = blobs.get(doc.assets.get(id)!.hash)

@@ -24,7 +24,13 @@ const FillSchema = v.variant('kind', [
   v.strictObject({
     ...item,
     kind: v.literal('gradient'),
+    /** Left out: along a line. `radial`: an ellipse to the farthest corner; `conic`: round a point. */
+    shape: v.optional(v.picklist(['radial', 'conic'])),
+    /** Degrees: of the line, clockwise from upwards; where a conic one begins. */
     angle: finite,
+    /** The point that a radial or conic one goes out from, percent of the padding box; left out: its middle. */
+    x: v.optional(share),
+    y: v.optional(share),
     stops: v.pipe(
       v.array(v.strictObject({ color: ColorSchema, at: share })),
       v.minLength(2),

@@ -13,6 +13,9 @@ const plain = (color: string) => `linear-gradient(${color}, ${color})`
 function imageOf(fill: Fill, { write }: Values): string {
   if (fill.kind === 'color') return plain(write.color(fill.color) ?? 'transparent')
   const stops = fill.stops.map(({ color, at }) => `${write.color(color) ?? 'transparent'} ${percent(at)}`)
+  const at = `at ${percent(fill.x ?? 50)} ${percent(fill.y ?? 50)}`
+  if (fill.shape === 'radial') return `radial-gradient(${at}, ${stops.join(', ')})`
+  if (fill.shape === 'conic') return `conic-gradient(from ${num(fill.angle)}deg ${at}, ${stops.join(', ')})`
   return `linear-gradient(${num(fill.angle)}deg, ${stops.join(', ')})`
 }
 

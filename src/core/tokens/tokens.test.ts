@@ -10,6 +10,8 @@ import { said } from '../words/words'
 import { nameProblem, removeTokenEdits, renameTokenEdits } from './instead'
 import { bindEdits, nearTokens } from './near'
 import { pairsOn, readingOf } from './pairs'
+import { scaleOf } from './scale'
+import { type ReadTokens, readTokensFile } from './tokens-file'
 import { tokenUses } from './uses'
 
 const text = (id: string, props: Props, overrides?: Record<string, Props>): NodeTree => ({
@@ -141,4 +143,39 @@ describe('pairs', () => {
     expect(heading.ratio).toBeGreaterThan(10)
     expect(heading.isSure).toBe(true)
   })
+})
+
+describe('a tokens file', () => {
+  const read = (tree: unknown) =>
+    readTokensFile(page().doc, typeof tree === 'string' ? tree : JSON.stringify(tree))
+  const srgb = (...components: number[]) => ({ colorSpace: 'srgb', components })
+
+  test('what it adds and changes, types from its groups; what is the same is left out', () => {
+    const { doc, run } = page()
+    const own = JSON.stringify(doc.tokens)
+    expect(readTokensFile(doc, own)).toEqual({ edits: [], added: [], changed: [] })
+    const file = {
+      color: { $type: 'color', moss: { $value: srgb(0, 0.5, 0) }, pine: { $value: '{color.moss}' } },
+    }
+    const found = readTokensFile(doc, JSON.stringify(file))
+    expect(found).toMatchObject({ added: ['color.moss'], changed: ['color.pine'] })
+    run((found as ReadTokens).edits)
+    expect(doc.tokenTable.lookup('color.pine')).toEqual({ type: 'color', value: '#008000' })
+    expect(doc.tokenTable.names()).toContain('color.gold')
+  })
+
+  test.each([
+    ['{', 'not JSON'],
+    ['[]', 'no object'],
+    [{}, 'no tokens'],
+    [{ a: { $type: 'color', b: { $value: '{a.c}' }, c: { $value: '{a.b}' } } }, 'refers to itself'],
+    [{ a: { $type: 'cubicBezier', b: { $value: [0, 0, 1, 1] } } }, 'tokens.a.b: expected $type'],
+    [{ a: { $type: 'color', b: { $value: 'greenish' } } }, 'tokens.a.b: expected a colour'],
+    ['x'.repeat(2_000_001), '2 MB'],
+  ])('%# is refused with a reason', (tree, reason) => expect(read(tree)).toContain(reason))
+})
+
+test('a scale is whole, and always rises', () => {
+  expect(scaleOf(8, 1.5, 5)).toEqual([8, 12, 18, 27, 41])
+  expect(scaleOf(1, 1.05, 4)).toEqual([1, 2, 3, 4])
 })

@@ -3,7 +3,7 @@ import { type Node, Schema } from 'prosemirror-model'
 import { MARKS, type MarkName, type Words } from './words'
 
 const valued = { attrs: { value: {} } }
-const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object } }>> = {
+const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object }; code?: true }>> = {
   link: valued,
   weight: valued,
   italic: valued,
@@ -12,7 +12,7 @@ const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object } }>> = {
   case: valued,
   underline: {},
   strike: {},
-  code: {},
+  code: { code: true },
 }
 
 export const schema = new Schema({

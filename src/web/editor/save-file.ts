@@ -3,7 +3,8 @@ import { ApiError, api } from '../api'
 import { busyWith } from './busy'
 import type { Editor } from './editor-state'
 
-function give(name: string, type: string, content: string | Uint8Array) {
+/** Gives a file to whoever sits here. */
+export function giveFile(name: string, type: string, content: string | Uint8Array) {
   const url = URL.createObjectURL(new Blob([content as BlobPart], { type }))
   const link = document.createElement('a')
   link.href = url
@@ -20,7 +21,7 @@ async function make(
 ) {
   try {
     const made = await busyWith(editor, `Making ${name} …`, content)
-    if (made) give(name, ...made)
+    if (made) giveFile(name, ...made)
   } catch (error) {
     if (!(error instanceof ApiError)) throw error
     editor.session.showNotice(`${name} was not made: ${error.message}; try again`)

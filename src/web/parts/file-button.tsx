@@ -1,17 +1,25 @@
-/** A button that asks for picture files, and says beside it what was wrong with them. */
+/** A button that asks for files, and says beside it what was wrong with them. */
 import { Plus } from 'lucide-react'
 import { type ReactNode, useRef, useState } from 'react'
 
 type Props = {
   /** What the files are, for whoever cannot see the button. */
   label: string
+  /** What is offered of a folder: endings and types, as HTML says them. */
+  accept: string
   multiple?: boolean
+  /** Whether a panel begins with it. */
+  isFirst?: boolean
   /** Takes one file. @throws Error with a reason for the user */
   take: (file: File) => Promise<void>
   children: ReactNode
 }
 
-export function PictureButton({ label, multiple = false, take, children }: Props) {
+export const PictureButton = (props: Omit<Props, 'accept'>) => (
+  <FileButton accept="image/svg+xml,image/png,image/jpeg,image/webp" isFirst {...props} />
+)
+
+export function FileButton({ label, accept, multiple = false, isFirst, take, children }: Props) {
   const field = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string>()
   const takeAll = async (files: FileList | null) => {
@@ -27,14 +35,19 @@ export function PictureButton({ label, multiple = false, take, children }: Props
   }
   return (
     <>
-      <button type="button" className="line-button" data-first onClick={() => field.current?.click()}>
+      <button
+        type="button"
+        className="line-button"
+        data-first={isFirst}
+        onClick={() => field.current?.click()}
+      >
         <Plus size={16} strokeWidth={1.75} aria-hidden /> {children}
       </button>
       <input
         ref={field}
         type="file"
         multiple={multiple}
-        accept="image/svg+xml,image/png,image/jpeg,image/webp"
+        accept={accept}
         className="sr-only"
         tabIndex={-1}
         aria-label={label}

@@ -4,6 +4,7 @@ import type { Node } from '../../core/document/document'
 import { colorIn } from '../../core/document/resolve'
 import type { Fill } from '../../core/properties/items'
 import { useEditor } from '../editor/use-editor'
+import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
@@ -122,6 +123,8 @@ function GradientChip({
 }) {
   const editor = useEditor()
   const { angle, stops } = gradient
+  const shape: Shape = gradient.shape ?? 'linear'
+  const said = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
   const shown = stops.map(
     ({ color, at }) => `${colorIn(editor.doc.tokenTable, color) ?? 'transparent'} ${at}%`,
   )
@@ -132,7 +135,7 @@ function GradientChip({
     )
   return (
     <Popover
-      label={`${label}: ${angle}°, ${stops.length} colours`}
+      label={`${label}: ${said}, ${stops.length} colours`}
       width={270}
       button={
         <>
@@ -141,23 +144,50 @@ function GradientChip({
             className="h-3.5 w-11 flex-none rounded-xs border border-base-300"
             style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
           />
-          {angle}°
+          {said}
         </>
       }
     >
       {() => (
         <div className="grid gap-1 p-1">
-          <div className="flex items-center gap-2">
-            <span>Towards</span>
-            <NumberChip
-              label="Angle of the gradient"
-              value={angle}
-              unit="°"
-              step={5}
-              context={{ min: -360, max: 360 }}
-              onChange={(next) => onChange({ ...gradient, angle: next })}
+          <div className="flex flex-wrap items-center gap-2">
+            <Choice
+              label="Shape of the gradient"
+              width={150}
+              options={SHAPES}
+              value={shape}
+              onChoose={(next) => onChange(shaped(gradient, next))}
             />
-            <span className="text-small soft">0° up, 90° right</span>
+            {shape !== 'radial' && (
+              <>
+                <span>{shape === 'conic' ? 'from' : 'towards'}</span>
+                <NumberChip
+                  label="Angle of the gradient"
+                  value={angle}
+                  unit="°"
+                  step={5}
+                  context={{ min: -360, max: 360 }}
+                  onChange={(next) => onChange({ ...gradient, angle: next })}
+                />
+              </>
+            )}
+            {shape === 'linear' ? (
+              <span className="text-small soft">0° up, 90° right</span>
+            ) : (
+              <>
+                <span>at</span>
+                {(['x', 'y'] as const).map((axis) => (
+                  <NumberChip
+                    key={axis}
+                    label={axis === 'x' ? 'Centre across' : 'Centre down'}
+                    value={gradient[axis] ?? 50}
+                    unit=" %"
+                    context={{ min: 0, max: 100 }}
+                    onChange={(at) => onChange({ ...gradient, [axis]: at })}
+                  />
+                ))}
+              </>
+            )}
           </div>
           {stops.map((stop, i) => (
             <div key={i} className="flex items-center gap-1.5">
@@ -199,6 +229,20 @@ function GradientChip({
       )}
     </Popover>
   )
+}
+
+type Shape = NonNullable<Gradient['shape']> | 'linear'
+
+const SHAPES: Option<Shape>[] = [
+  { value: 'linear', label: 'along a line' },
+  { value: 'radial', label: 'out of a point', hint: 'radial' },
+  { value: 'conic', label: 'round a point', hint: 'conic' },
+]
+
+/** The same colours in another shape; along a line there is no centre. */
+function shaped({ shape: _, x, y, ...rest }: Gradient, shape: Shape): Gradient {
+  if (shape === 'linear') return rest
+  return { ...rest, shape, ...(x === undefined ? {} : { x }), ...(y === undefined ? {} : { y }) }
 }
 
 /** One more stop, half-way between the last two. */

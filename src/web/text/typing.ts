@@ -1,5 +1,6 @@
 /** A text being written in place: a ProseMirror view on words that lie in the project, where others may write too. */
 import { baseKeymap, chainCommands } from 'prosemirror-commands'
+import { ellipsis, emDash, inputRules, smartQuotes, undoInputRule } from 'prosemirror-inputrules'
 import { keymap } from 'prosemirror-keymap'
 import type { Node } from 'prosemirror-model'
 import { liftListItem, sinkListItem, splitListItem } from 'prosemirror-schema-list'
@@ -42,6 +43,9 @@ export type TextHost = {
   italic: boolean
 }
 
+/** Quotes, dashes and dots as they are set rather than typed, but in code. */
+const typography = inputRules({ rules: [...smartQuotes, emDash, ellipsis] })
+
 /** What is typed without a rest of so long is one step of the history, ms. */
 const REST = 700
 const OUTSIDE = 'outside'
@@ -71,7 +75,13 @@ export class Typing {
         state: EditorState.create({
           doc,
           selection: everythingIn(doc),
-          plugins: [keymap(this.keys()), keymap(baseKeymap), shownWhenLeft(), startsList(() => host.flowing)],
+          plugins: [
+            keymap(this.keys()),
+            keymap(baseKeymap),
+            shownWhenLeft(),
+            startsList(() => host.flowing),
+            typography,
+          ],
         }),
         dispatchTransaction: (transaction) => this.dispatch(transaction),
         nodeViews,
@@ -256,7 +266,8 @@ export class Typing {
           ? chainCommands(splitListItem(item), liftListItem(item))(state, dispatch, view)
           : done(() => host.finish())(),
       'Shift-Enter': line,
-      Backspace: liftAtStart,
+      // What typing made of quotes, dashes and dots is undone by it first.
+      Backspace: chainCommands(undoInputRule, liftAtStart),
       Tab: shift,
       'Shift-Tab': (state, dispatch) =>
         listAround(state) !== undefined && liftListItem(item)(state, dispatch),

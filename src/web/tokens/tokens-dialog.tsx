@@ -8,6 +8,7 @@ import { Dialog } from '../parts/dialog'
 import { Colors } from './colors'
 import { NearValues } from './near-values'
 import { Spaces } from './spaces'
+import { TokensFile } from './tokens-file'
 import { TypeStyles } from './type-styles'
 
 const TAB = 'plain-button font-semibold data-active:bg-secondary data-active:text-secondary-content'
@@ -41,12 +42,13 @@ export function TokensDialog() {
           <Tabs.Panel
             key={id}
             value={id}
-            className="max-h-[60vh] min-h-60 overflow-y-auto pr-1 outline-offset-2"
+            className="max-h-[52vh] min-h-60 overflow-y-auto pr-1 outline-offset-2"
           >
             {panel}
           </Tabs.Panel>
         ))}
       </Tabs.Root>
+      <TokensFile />
     </Dialog>
   )
 }

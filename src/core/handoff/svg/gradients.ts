@@ -1,0 +1,115 @@
+/** Gradients as CSS draws them: along a line, out of a point, round one. */
+import { num } from '../../properties/css-text'
+import type { Fill } from '../../properties/items'
+import { elementOf, pathOf, type Shape } from './shapes'
+import { painted, type SvgWriter } from './writer'
+
+type Gradient = Extract<Fill, { kind: 'gradient' }>
+
+type Rgba = readonly [number, number, number, number]
+const rgba = (hex: string): Rgba => [
+  Number.parseInt(hex.slice(1, 3), 16),
+  Number.parseInt(hex.slice(3, 5), 16),
+  Number.parseInt(hex.slice(5, 7), 16),
+  hex.length > 7 ? Number.parseInt(hex.slice(7), 16) / 255 : 1,
+]
+const hexOf = ([r, g, b, a]: Rgba) =>
+  `#${[r, g, b, a * 255].map((each) => Math.round(each).toString(16).padStart(2, '0')).join('')}`
+
+/** CSS mixes premultiplied colours (CSS Images 3 §3.4.3), SVG does not: between stops of unlike opacity there are some more. */
+const BETWEEN = 12
+
+type Stop = { at: number; color: string }
+
+/** Between two colours, mixed premultiplied. @param t 0 to 1 */
+function mixed(from: Rgba, to: Rgba, t: number): Rgba {
+  const alpha = from[3] * (1 - t) + to[3] * t
+  const [r, g, b] = [0, 1, 2].map((c) => {
+    const value = from[c] * from[3] * (1 - t) + to[c] * to[3] * t
+    return alpha === 0 ? 0 : value / alpha
+  })
+  return [r, g, b, alpha]
+}
+
+/** The colour at a share of the way, percent. */
+function colorAt(stops: readonly Stop[], at: number): string {
+  const next = stops.findIndex((stop) => stop.at >= at)
+  if (next <= 0) return (stops[next] ?? stops[stops.length - 1]).color
+  const [from, to] = [stops[next - 1], stops[next]]
+  return hexOf(mixed(rgba(from.color), rgba(to.color), (at - from.at) / Math.max(1e-6, to.at - from.at)))
+}
+
+function smooth(stops: readonly Stop[]): Stop[] {
+  return stops.flatMap((stop, i) => {
+    const next = stops[i + 1]
+    const [from, to] = [rgba(stop.color), next && rgba(next.color)]
+    if (!to || from[3] === to[3]) return [stop]
+    const more = Array.from({ length: BETWEEN - 1 }, (_, k): Stop => {
+      const t = (k + 1) / BETWEEN
+      return { at: stop.at + (next.at - stop.at) * t, color: hexOf(mixed(from, to, t)) }
+    })
+    // What is not there at all has the colour of what comes.
+    const first = from[3] === 0 ? { at: stop.at, color: hexOf([to[0], to[1], to[2], 0]) } : stop
+    return [first, ...more]
+  })
+}
+
+const stopElements = (stops: readonly Stop[]) =>
+  smooth(stops)
+    .map(({ at, color }) => `<stop offset="${num(at)}%" ${painted('stop-color', color)}/>`)
+    .join('')
+
+/** @param inner the padding box: the gradient is measured from there (CSS Images 3 §3.1.1, background-origin) */
+export function drawGradient(svg: SvgWriter, outer: Shape, inner: Shape, gradient: Gradient) {
+  if (gradient.shape === 'conic') return drawConic(svg, outer, inner, gradient)
+  const along = gradient.shape === 'radial' ? radial(inner, gradient) : linear(inner, gradient)
+  const id = svg.define('g', along)
+  svg.draw(elementOf(outer, `fill="url(#${id})"`))
+}
+
+function linear(inner: Shape, { angle: degrees, stops }: Gradient) {
+  const angle = (degrees * Math.PI) / 180
+  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
+  // The gradient line's length for an angle: §3.1.1.
+  const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
+  const [cx, cy] = [inner.left + width / 2, inner.top + height / 2]
+  const [dx, dy] = [Math.sin(angle) * half, -Math.cos(angle) * half]
+  return (id: string) =>
+    `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${num(cx - dx)}" y1="${num(cy - dy)}" x2="${num(cx + dx)}" y2="${num(cy + dy)}">${stopElements(stops)}</linearGradient>`
+}
+
+/** The point that a gradient goes out from. */
+const centreOf = (inner: Shape, { x = 50, y = 50 }: Gradient): [number, number] => [
+  inner.left + ((inner.right - inner.left) * x) / 100,
+  inner.top + ((inner.bottom - inner.top) * y) / 100,
+]
+
+/** An ellipse to the farthest corner, of the proportions of one to the farthest sides (§3.2.2). */
+function radial(inner: Shape, gradient: Gradient) {
+  const [cx, cy] = centreOf(inner, gradient)
+  const reach = (at: number, low: number, high: number) =>
+    Math.max(0.01, Math.max(at - low, high - at) * Math.SQRT2)
+  const rx = reach(cx, inner.left, inner.right)
+  const ry = reach(cy, inner.top, inner.bottom)
+  return (id: string) =>
+    `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="0" cy="0" r="1" gradientTransform="translate(${num(cx)} ${num(cy)}) scale(${num(rx)} ${num(ry)})">${stopElements(gradient.stops)}</radialGradient>`
+}
+
+/** SVG has none: slices of one colour each, so thin that they are not seen. */
+const SLICES = 360
+
+function drawConic(svg: SvgWriter, outer: Shape, inner: Shape, gradient: Gradient) {
+  const [cx, cy] = centreOf(inner, gradient)
+  const far = 2 * (Math.abs(outer.right - outer.left) + Math.abs(outer.bottom - outer.top))
+  const at = (turn: number) => {
+    const angle = ((gradient.angle + turn * 360) * Math.PI) / 180
+    return `${num(cx + far * Math.sin(angle))} ${num(cy - far * Math.cos(angle))}`
+  }
+  const within = svg.define('k', (id) => `<clipPath id="${id}"><path d="${pathOf(outer)}"/></clipPath>`)
+  const slices = Array.from({ length: SLICES }, (_, i) => {
+    const color = colorAt(gradient.stops, ((i + 0.5) / SLICES) * 100)
+    return `<path d="M${num(cx)} ${num(cy)}L${at(i / SLICES)}L${at((i + 1) / SLICES)}Z" ${painted('fill', color)}/>`
+  })
+  // Without smooth edges neighbours meet, and nothing shows between them.
+  svg.draw(`<g clip-path="url(#${within})" shape-rendering="crispEdges">${slices.join('')}</g>`)
+}

@@ -1,0 +1,46 @@
+/** Tokens files (W3C Design Tokens): a project's, and from outside what taking one in would change, or why it cannot be taken. */
+import type { Document } from '../document/document'
+import { eachToken, problemOf, type TokenTree } from '../document/tokens'
+import type { Edit } from '../edits/edit'
+import { storedToken } from './instead'
+
+/** Longest file, characters. */
+export const MAX_TOKENS_FILE = 2_000_000
+
+export type ReadTokens = { edits: Edit[]; added: string[]; changed: string[] }
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+function treeIn(text: string): TokenTree | string {
+  if (text.length > MAX_TOKENS_FILE) return 'it is larger than 2 MB'
+  let read: unknown
+  try {
+    read = JSON.parse(text)
+  } catch (error) {
+    return `it is not JSON (${(error as Error).message})`
+  }
+  return isObject(read) ? read : 'it is JSON, but no object with tokens in it'
+}
+
+/** A project's tokens as a file of the format. */
+export const writeTokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
+
+/** Tokens of the file are set, others stay. @returns a reason fit to be shown when it cannot be taken */
+export function readTokensFile(doc: Document, text: string): ReadTokens | string {
+  const tree = treeIn(text)
+  if (typeof tree === 'string') return tree
+  const problem = problemOf(tree)
+  if (problem) return problem
+  const found: ReadTokens = { edits: [], added: [], changed: [] }
+  let count = 0
+  eachToken(tree, (name, token, type) => {
+    count++
+    const next = type === undefined ? token : { $type: type, ...token }
+    const before = storedToken(doc.tokens, name)
+    if (before && JSON.stringify(before.$value) === JSON.stringify(next.$value)) return
+    found.edits.push({ op: 'token', name, token: next })
+    found[before ? 'changed' : 'added'].push(name)
+  })
+  return count === 0 ? 'there are no tokens in it' : found
+}
