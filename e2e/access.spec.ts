@@ -101,7 +101,7 @@ const STATES: State[] = [
     },
     undone,
   ],
-  ...(['Type', 'Spaces', 'Nearly tokens'] as const).map(
+  ...(['Type', 'Spaces', 'Nearly tokens', 'In use'] as const).map(
     (part): State => [
       `tokens ${part}`,
       async (page) => {

@@ -63,7 +63,7 @@ test('changed once, it changes on every page that stands on it', async ({ desk }
     Object.keys(files)
       .filter((name) => name.endsWith('.html'))
       .sort(),
-  ).toEqual(['catalogue/index.html', 'index.html'])
+  ).toEqual(['borrow/index.html', 'catalogue/index.html', 'index.html', 'workshops/index.html'])
   for (const name of ['index.html', 'catalogue/index.html'])
     expect(files[name].match(/Classes/g)).toHaveLength(1)
 })

@@ -147,3 +147,18 @@ test('a tokens file is taken in once what it changes was said; one that cannot b
   ])
   expect(download.suggestedFilename()).toBe('hollow-oak-seed-library.tokens.json')
 })
+
+test('what is in use is counted, and what is no token is one press away', async ({ desk }) => {
+  await openTokens(desk, 'In use')
+  const chart = dialog(desk).getByRole('img', { name: /^How often each is used\. / })
+  await expect(chart).toHaveAccessibleName(/24 px: \d+, 0 of them a token/)
+  await dialog(desk).getByRole('radio', { name: 'Colours' }).check()
+  await expect(chart).toHaveAccessibleName(/#24302a: (\d+), \1 of them a token/)
+  await dialog(desk).getByRole('radio', { name: 'Sizes of type' }).check()
+  await dialog(desk).getByRole('radio', { name: 'Spaces' }).check()
+  await dialog(desk)
+    .getByRole('button', { name: /^Select what has 64 px/ })
+    .click()
+  await expect(dialog(desk)).toHaveCount(0)
+  await expect(desk.locator('[role=treeitem][aria-selected=true][data-name=Hero]')).toBeVisible()
+})

@@ -12,16 +12,13 @@ export type Near = { value: string | number; token: string; off: number; uses: T
 const COLOR_REACH = 2
 const LENGTH_REACH = 3
 /** Distances: what a scale of spaces is for. */
-const SPACES = /^padding|Gap$|^spaceBefore$/
+export const SPACES = /^padding|^(row|column)Gap$|^spaceBefore$/
 
-const isHex = (value: unknown): value is string =>
-  typeof value === 'string' && /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value)
-
-/** The hex colours in a value, wherever in it. */
-function* colorsIn(value: unknown): Generator<string> {
-  if (isHex(value)) yield value
+/** Hex colours in a value, wherever in it. */
+export function* hexesIn(value: unknown): Generator<string> {
+  if (typeof value === 'string' && /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value)) yield value
   else if (typeof value === 'object' && value !== null)
-    for (const each of Object.values(value)) yield* colorsIn(each)
+    for (const each of Object.values(value)) yield* hexesIn(each)
 }
 
 function nearest<T>(
@@ -55,7 +52,7 @@ export function nearTokens(doc: Document): Near[] {
     for (const [key, value] of Object.entries(props) as [PropKey, unknown][]) {
       const use = { ...at, key }
       if (PROPERTIES[key].token === 'color')
-        for (const hex of new Set(colorsIn(value)))
+        for (const hex of new Set(hexesIn(value)))
           note(
             hex,
             nearest(colors, (each) => differenceOf(each, hex), COLOR_REACH),

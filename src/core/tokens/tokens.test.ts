@@ -7,6 +7,7 @@ import { applyAll } from '../edits/apply'
 import { oneFill } from '../properties/items'
 import type { Props } from '../properties/table'
 import { said } from '../words/words'
+import { colorsInUse, sizesInUse, spacesInUse } from './in-use'
 import { nameProblem, removeTokenEdits, renameTokenEdits } from './instead'
 import { bindEdits, nearTokens } from './near'
 import { pairsOn, readingOf } from './pairs'
@@ -129,6 +130,26 @@ describe('nearly a token', () => {
     expect(doc.node('s').props.paddingTop).toBe('{space.m}')
     expect(doc.node('v').props.color).toBe('{color.pine}')
     expect(nearTokens(doc)).toEqual([])
+  })
+})
+
+describe('in use', () => {
+  test('values with how often, and how many of them are a token', () => {
+    const { doc, run } = page()
+    expect(spacesInUse(doc)).toEqual([
+      { value: 24, count: 1, bound: 1, nodes: ['b'] },
+      { value: 25, count: 1, bound: 0, nodes: ['s'] },
+    ])
+    const sizes = sizesInUse(doc)
+    expect(sizes.map(({ value, bound }) => [value, bound])).toEqual([
+      [15, 0],
+      [16, 0],
+      [40, 1],
+    ])
+    const pine = colorsInUse(doc).find(({ value }) => value === '#1d5c45')!
+    expect(pine).toMatchObject({ count: 2, bound: 2, nodes: ['b', 't'] })
+    run(bindEdits(doc, nearTokens(doc)))
+    expect(spacesInUse(doc)).toEqual([{ value: 24, count: 2, bound: 2, nodes: ['s', 'b'] }])
   })
 })
 

@@ -6,6 +6,7 @@ import { tokenUses } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
 import { Dialog } from '../parts/dialog'
 import { Colors } from './colors'
+import { InUseChart } from './in-use'
 import { NearValues } from './near-values'
 import { Spaces } from './spaces'
 import { TokensFile } from './tokens-file'
@@ -22,11 +23,12 @@ export function TokensDialog() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same
   const near = useMemo(() => nearTokens(doc), [doc, documentVersion])
   const count = (type: 'color' | 'typography' | 'dimension') => doc.tokenTable.names(type).length
-  const parts: [string, string, number, ReactNode][] = [
+  const parts: [string, string, number | undefined, ReactNode][] = [
     ['colors', 'Colours', count('color'), <Colors key="colors" uses={uses} />],
     ['type', 'Type', count('typography'), <TypeStyles key="type" uses={uses} />],
     ['spaces', 'Spaces', count('dimension'), <Spaces key="spaces" uses={uses} />],
     ['near', 'Nearly tokens', near.length, <NearValues key="near" near={near} />],
+    ['use', 'In use', undefined, <InUseChart key="use" />],
   ]
   return (
     <Dialog title="Tokens of the project" onClose={() => editor.set({ dialog: undefined })} width={760}>
