@@ -2,7 +2,7 @@
 import { apcaOf, nearestThatReads } from '../../core/color/contrast'
 import { groundOf, readingOf } from '../../core/tokens/pairs'
 import { useEditor } from '../editor/use-editor'
-import { Swatch } from './swatch'
+import { Sample, Swatch } from './swatch'
 
 export function Reading({ onTake }: { onTake: (hex: string) => void }) {
   const editor = useEditor()
@@ -21,14 +21,7 @@ export function Reading({ onTake }: { onTake: (hex: string) => void }) {
   return (
     <div className="rule-t grid gap-1.5 pt-2 text-small" data-reading>
       <div className="flex items-center gap-2">
-        <span
-          aria-hidden
-          data-sample
-          className="grid h-7 w-9 flex-none place-items-center rounded-field border border-base-300 text-plain font-semibold"
-          style={{ background: ground, color: ink }}
-        >
-          Ag
-        </span>
+        <Sample ink={ink} ground={ground} />
         <span className="leading-4">
           <b className={`tabular-nums ${reads ? '' : 'text-error'}`}>{ratio.toFixed(1)} : 1</b>{' '}
           {reads ? 'reads well' : `reads badly, ${needed} is needed`}

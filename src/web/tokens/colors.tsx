@@ -6,7 +6,8 @@ import { storedToken } from '../../core/tokens/instead'
 import { type Pair, pairsOn } from '../../core/tokens/pairs'
 import { useEditor } from '../editor/use-editor'
 import { ColorChip } from '../spec/color-chip'
-import { freeName, shortName, TokenRow, type Uses } from './token-row'
+import { Sample } from '../spec/swatch'
+import { freeName, shortName, TokenList, type Uses } from './token-row'
 
 export function Colors({ uses }: { uses: Uses }) {
   const editor = useEditor()
@@ -18,47 +19,37 @@ export function Colors({ uses }: { uses: Uses }) {
     const token = { ...(storedToken(doc.tokens, name) ?? { $type: 'color' }), $value }
     editor.commit([{ op: 'token', name, token }], `Colour ${shortName(name)}`, gesture)
   }
+  const hexOf = (name: string) => doc.tokenTable.lookup(name)!.value as string
   return (
     <>
-      <ul>
-        {names.map((name) => {
-          const hex = doc.tokenTable.lookup(name)!.value as string
+      <TokenList
+        names={names}
+        uses={uses}
+        picture={(name) => (
+          <span
+            aria-hidden
+            className="h-8 w-14 flex-none rounded-field border border-base-content/15"
+            style={{ background: hexOf(name) }}
+          />
+        )}
+        values={(name) => {
           const alias = storedToken(doc.tokens, name)?.$value
           return (
-            <TokenRow
-              key={name}
-              name={name}
-              uses={uses.get(name)}
-              others={names}
-              picture={
-                <span
-                  aria-hidden
-                  className="h-8 w-14 flex-none rounded-field border border-base-content/15"
-                  style={{ background: hex }}
-                />
-              }
-            >
+            <>
               <ColorChip
                 label={`Colour ${shortName(name)}`}
-                value={typeof alias === 'string' ? alias : hex}
+                value={typeof alias === 'string' ? alias : hexOf(name)}
                 none={false}
                 onChange={(value, gesture) => value && value !== `{${name}}` && set(name, value, gesture)}
               />
-              <span className="text-small soft tabular-nums">{writeColor(hex, 'oklch')}</span>
-            </TokenRow>
+              <span className="text-small soft tabular-nums">{writeColor(hexOf(name), 'oklch')}</span>
+            </>
           )
-        })}
-      </ul>
-      {names.length === 0 && (
-        <p className="soft">No colours yet. Make one here, or from any colour where it stands.</p>
-      )}
-      <button
-        type="button"
-        className="line-button mt-3"
-        onClick={() => set(freeName(doc.tokenTable.names(), 'color', 'new'), '#808080')}
-      >
-        New colour
-      </button>
+        }}
+        empty="No colours yet. Make one here, or from any colour where it stands."
+        more="New colour"
+        onMore={() => set(freeName(doc.tokenTable.names(), 'color', 'new'), '#808080')}
+      />
       <Pairs />
     </>
   )
@@ -96,14 +87,7 @@ function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }
   const many = nodes.length === 1 ? 'one text' : `${nodes.length} texts`
   return (
     <li className="rule-b flex min-h-10 items-center gap-3 py-1">
-      <span
-        aria-hidden
-        data-sample
-        className="grid h-7 w-14 flex-none place-items-center rounded-field border border-base-content/15 font-semibold"
-        style={{ background: ground, color: ink }}
-      >
-        Ag
-      </span>
+      <Sample ink={ink} ground={ground} />
       <span className="flex-1 tabular-nums">
         <b className={reads ? '' : 'text-error'}>{ratio.toFixed(1)} : 1</b>{' '}
         <span className="soft">

@@ -4,7 +4,7 @@ import { storedToken } from '../../core/tokens/instead'
 import { scaleOf } from '../../core/tokens/scale'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, shortName, TokenRow, type Uses } from './token-row'
+import { freeName, shortName, TokenList, type Uses } from './token-row'
 
 /** A bar is never longer, px. */
 const LONGEST = 140
@@ -21,45 +21,36 @@ export function Spaces({ uses }: { uses: Uses }) {
       $value: { value: px, unit: 'px' },
     },
   })
+  const lengthOf = (name: string) => doc.tokenTable.lookup(name)!.value as number
   return (
     <>
-      <ul>
-        {names.map((name) => {
-          const px = doc.tokenTable.lookup(name)!.value as number
-          return (
-            <TokenRow
-              key={name}
-              name={name}
-              uses={uses.get(name)}
-              others={names}
-              picture={
-                <span aria-hidden className="flex w-36 flex-none">
-                  <i className="h-3 rounded-xs bg-primary/60" style={{ width: Math.min(LONGEST, px) }} />
-                </span>
-              }
-            >
-              <NumberChip
-                label={`Length of ${shortName(name)}`}
-                value={px}
-                unit=" px"
-                context={{ min: 0, max: 10_000 }}
-                onChange={(next) => editor.commit([edit(name, next)], `Length of ${shortName(name)}`)}
-              />
-            </TokenRow>
-          )
-        })}
-      </ul>
-      {names.length === 0 && <p className="soft">No spaces yet. Make one, or a whole scale.</p>}
-      <div className="mt-3 flex flex-wrap items-center gap-4">
-        <button
-          type="button"
-          className="line-button"
-          onClick={() =>
-            editor.commit([edit(freeName(doc.tokenTable.names(), 'space', 'new'), 16)], 'New space')
-          }
-        >
-          New space
-        </button>
+      <TokenList
+        names={names}
+        uses={uses}
+        picture={(name) => (
+          <span aria-hidden className="flex w-36 flex-none">
+            <i
+              className="h-3 rounded-xs bg-primary/60"
+              style={{ width: Math.min(LONGEST, lengthOf(name)) }}
+            />
+          </span>
+        )}
+        values={(name) => (
+          <NumberChip
+            label={`Length of ${shortName(name)}`}
+            value={lengthOf(name)}
+            unit=" px"
+            context={{ min: 0, max: 10_000 }}
+            onChange={(next) => editor.commit([edit(name, next)], `Length of ${shortName(name)}`)}
+          />
+        )}
+        empty="No spaces yet. Make one, or a whole scale."
+        more="New space"
+        onMore={() =>
+          editor.commit([edit(freeName(doc.tokenTable.names(), 'space', 'new'), 16)], 'New space')
+        }
+      />
+      <div className="mt-3">
         {names.length > 0 && (
           <Scale
             count={names.length}

@@ -14,7 +14,44 @@ export const shortName = (name: string) => name.slice(name.indexOf('.') + 1)
 const withGroup = (name: string, short: string) =>
   `${name.slice(0, name.indexOf('.'))}.${short.trim().toLowerCase().replace(/\s+/g, '-')}`
 
-export function TokenRow({
+/** The tokens of a kind, and a way to one more. */
+export function TokenList({
+  names,
+  uses,
+  picture,
+  values,
+  empty,
+  more,
+  onMore,
+}: {
+  names: readonly string[]
+  uses: Uses
+  picture: (name: string) => ReactNode
+  values: (name: string) => ReactNode
+  /** What is said while there are none. */
+  empty: string
+  /** What the button for one more says. */
+  more: string
+  onMore: () => void
+}) {
+  return (
+    <>
+      <ul>
+        {names.map((name) => (
+          <TokenRow key={name} name={name} uses={uses.get(name)} others={names} picture={picture(name)}>
+            {values(name)}
+          </TokenRow>
+        ))}
+      </ul>
+      {names.length === 0 && <p className="soft">{empty}</p>}
+      <button type="button" className="line-button mt-3" onClick={onMore}>
+        {more}
+      </button>
+    </>
+  )
+}
+
+function TokenRow({
   name,
   uses,
   others,

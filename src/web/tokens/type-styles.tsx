@@ -5,7 +5,7 @@ import { storedToken } from '../../core/tokens/instead'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, shortName, TokenRow, type Uses } from './token-row'
+import { freeName, shortName, TokenList, type Uses } from './token-row'
 
 const px = (value: number) => ({ value, unit: 'px' })
 /** As it is stored. */
@@ -29,89 +29,91 @@ const TALLEST = 30
 export function TypeStyles({ uses }: { uses: Uses }) {
   const { doc, ...editor } = useTokens()
   const names = doc.tokenTable.names('typography')
+  const of = (name: string) => doc.tokenTable.lookup(name)!.value as Typography
+  return (
+    <TokenList
+      names={names}
+      uses={uses}
+      picture={(name) => <Specimen {...of(name)} />}
+      values={(name) => (
+        <Values
+          short={shortName(name)}
+          now={of(name)}
+          set={(part) => editor.set(name, { ...of(name), ...part })}
+        />
+      )}
+      empty="No type styles yet. Make one, then give it to texts in the spec."
+      more="New type style"
+      onMore={() => editor.set(freeName(doc.tokenTable.names(), 'type', 'new'), BEGINNING)}
+    />
+  )
+}
+
+function Specimen({ fontFamily, fontWeight, fontSize }: Typography) {
+  return (
+    <span
+      aria-hidden
+      className="w-20 flex-none overflow-hidden leading-none whitespace-nowrap"
+      style={{ fontFamily, fontWeight, fontSize: Math.min(TALLEST, fontSize) }}
+    >
+      Seeds
+    </span>
+  )
+}
+
+function Values({
+  short,
+  now,
+  set,
+}: {
+  short: string
+  now: Typography
+  set: (part: Partial<Typography>) => void
+}) {
   return (
     <>
-      <ul>
-        {names.map((name) => {
-          const now = doc.tokenTable.lookup(name)!.value as Typography
-          const short = shortName(name)
-          const set = (part: Partial<Typography>) => editor.set(name, { ...now, ...part })
-          return (
-            <TokenRow
-              key={name}
-              name={name}
-              uses={uses.get(name)}
-              others={names}
-              picture={
-                <span
-                  aria-hidden
-                  className="w-20 flex-none overflow-hidden leading-none whitespace-nowrap"
-                  style={{
-                    fontFamily: now.fontFamily,
-                    fontWeight: now.fontWeight,
-                    fontSize: Math.min(TALLEST, now.fontSize),
-                  }}
-                >
-                  Seeds
-                </span>
-              }
-            >
-              <Choice
-                label={`Family of ${short}`}
-                width={220}
-                options={FAMILIES.map(({ family, category }) => ({
-                  value: family,
-                  label: family,
-                  hint: category,
-                }))}
-                value={now.fontFamily}
-                onChoose={(fontFamily) => set({ fontFamily })}
-              />
-              <NumberChip
-                label={`Size of ${short}`}
-                value={now.fontSize}
-                context={{ min: 1, max: 400 }}
-                onChange={(fontSize) => set({ fontSize })}
-              />
-              <Choice
-                label={`Weight of ${short}`}
-                width={120}
-                options={[...new Set([...WEIGHTS, now.fontWeight])]
-                  .sort((a, b) => a - b)
-                  .map((weight) => ({ value: weight, label: `${weight}` }))}
-                value={now.fontWeight}
-                onChoose={(fontWeight) => set({ fontWeight })}
-              />
-              <NumberChip
-                label={`Line height of ${short}, times its size`}
-                value={now.lineHeight}
-                shown={`× ${Math.round(now.lineHeight * 1000) / 1000}`}
-                step={0.05}
-                context={{ min: 0.5, max: 5 }}
-                onChange={(lineHeight) => set({ lineHeight })}
-              />
-              <NumberChip
-                label={`Letter spacing of ${short}`}
-                value={now.letterSpacing}
-                unit=" px"
-                step={0.1}
-                context={{ min: -50, max: 100 }}
-                onChange={(letterSpacing) => set({ letterSpacing })}
-              />
-            </TokenRow>
-          )
-        })}
-      </ul>
-      {names.length === 0 && (
-        <p className="soft">No type styles yet. Make one, then give it to texts in the spec.</p>
-      )}
-      <button
-        type="button"
-        className="line-button mt-3"
-        onClick={() => editor.set(freeName(doc.tokenTable.names(), 'type', 'new'), BEGINNING)}
-      >
-        New type style
-      </button>
+      <Choice
+        label={`Family of ${short}`}
+        width={220}
+        options={FAMILIES.map(({ family, category }) => ({
+          value: family,
+          label: family,
+          hint: category,
+        }))}
+        value={now.fontFamily}
+        onChoose={(fontFamily) => set({ fontFamily })}
+      />
+      <NumberChip
+        label={`Size of ${short}`}
+        value={now.fontSize}
+        context={{ min: 1, max: 400 }}
+        onChange={(fontSize) => set({ fontSize })}
+      />
+      <Choice
+        label={`Weight of ${short}`}
+        width={120}
+        options={[...new Set([...WEIGHTS, now.fontWeight])]
+          .sort((a, b) => a - b)
+          .map((weight) => ({ value: weight, label: `${weight}` }))}
+        value={now.fontWeight}
+        onChoose={(fontWeight) => set({ fontWeight })}
+      />
+      <NumberChip
+        label={`Line height of ${short}, times its size`}
+        value={now.lineHeight}
+        shown={`× ${Math.round(now.lineHeight * 1000) / 1000}`}
+        step={0.05}
+        context={{ min: 0.5, max: 5 }}
+        onChange={(lineHeight) => set({ lineHeight })}
+      />
+      <NumberChip
+        label={`Letter spacing of ${short}`}
+        value={now.letterSpacing}
+        unit=" px"
+        step={0.1}
+        context={{ min: -50, max: 100 }}
+        onChange={(letterSpacing) => set({ letterSpacing })}
+      />
     </>
   )
 }
