@@ -3,11 +3,14 @@
  * (WCAG 2.2, 1.4.13). The title is taken off meanwhile, or the browser would show its own beside it.
  */
 
-export type Tip = { at: HTMLElement; words: string }
+/** `point`: where the pointer was, px of the window, at what is too large for a tip beside it. */
+export type Tip = { at: HTMLElement; words: string; point?: { x: number; y: number } }
 
 /** ms until a tip shows, and until it goes: long enough to reach it with the pointer. */
 const DELAY = 500
 const LINGER = 120
+/** What is larger has its tip at the pointer, px. */
+const LARGE = 160
 /** Of the tip's element. */
 export const TIP = 'tip'
 
@@ -15,6 +18,8 @@ class TipWatch {
   private at: HTMLElement | undefined
   private words = ''
   private isShown = false
+  /** Where the pointer is; undefined: the focus came by keys. */
+  point: { x: number; y: number } | undefined
   private timer: ReturnType<typeof setTimeout> | undefined
   /** Somebody may give it another title while it is pointed at. */
   private readonly retitled = new MutationObserver(() => this.take())
@@ -41,7 +46,13 @@ class TipWatch {
     if (!this.at?.title) return
     this.words = this.at.title
     this.at.removeAttribute('title')
-    if (this.isShown) this.show({ at: this.at, words: this.words })
+    if (this.isShown) this.show(this.tip(this.at))
+  }
+
+  private tip(at: HTMLElement): Tip {
+    const { width, height } = at.getBoundingClientRect()
+    const { words, point } = this
+    return point && Math.max(width, height) > LARGE ? { at, words, point } : { at, words }
   }
 
   private appear() {
@@ -51,7 +62,7 @@ class TipWatch {
     this.sight.observe(at)
     if (!at.hasAttribute('aria-describedby') && at.getAttribute('aria-label') !== words)
       at.setAttribute('aria-describedby', TIP)
-    this.show({ at, words })
+    this.show(this.tip(at))
   }
 
   /** The tip goes; its title is not the browser's again before the pointer has left. */
@@ -113,16 +124,20 @@ export function watchTips(show: (tip: Tip | undefined) => void): () => void {
   }
   on('pointerover', ({ target, buttons, pointerType, clientX, clientY }) => {
     if (buttons !== 0 || pointerType === 'touch') return
+    watch.point = { x: clientX, y: clientY }
     const isFree = !(target instanceof Element && target.closest(PRESSED))
     if (isFree && isOnTip(clientX, clientY)) watch.stay()
     else reach(target)
   })
   on('pointermove', ({ target, clientX, clientY }) => {
+    watch.point = { x: clientX, y: clientY }
     if (watch.titled(target) || isOnTip(clientX, clientY)) return
     watch.leaveSoon()
   })
   on('focusin', ({ target }) => {
-    if (target instanceof Element && target.matches(':focus-visible')) reach(target)
+    if (!(target instanceof Element && target.matches(':focus-visible'))) return
+    watch.point = undefined
+    reach(target)
   })
   on('focusout', () => watch.leaveSoon())
   on('pointerdown', () => watch.hide())

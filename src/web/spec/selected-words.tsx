@@ -11,6 +11,7 @@ import { NumberChip } from '../parts/number-chip'
 import type { Typing } from '../text/typing'
 import { ColorChip } from './color-chip'
 import { Group } from './line'
+import { Signs } from './signs'
 import { useTyped } from './typed'
 
 const ICON = { size: 15, strokeWidth: 2, 'aria-hidden': true } as const
@@ -64,6 +65,9 @@ export function SelectedWords({ node, typing }: { node: Node; typing: Typing }) 
       <Switches typing={typing} />
       <LookLine node={node} typing={typing} />
       <LinkField typing={typing} />
+      <div className="pt-1">
+        <Signs typing={typing} />
+      </div>
     </Group>
   )
 }

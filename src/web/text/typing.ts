@@ -211,6 +211,13 @@ export class Typing {
     return this.view.state.doc.textBetween(from, to, ' ', ' ')
   }
 
+  /** Puts a sign in the place of what is selected, and goes on writing. */
+  insert(sign: string) {
+    const { view } = this
+    view.dispatch(view.state.tr.insertText(sign))
+    requestAnimationFrame(() => view.focus())
+  }
+
   run(command: Command) {
     command(this.view.state, this.view.dispatch, this.view)
   }

@@ -8,8 +8,8 @@ import { pageSvg } from './page'
 
 type Gradient = Extract<Fill, { kind: 'gradient' }>
 
-/** Black to white in a box of 200 × 100 at the page's top left. @returns grey at points of it */
-function greys(gradient: Partial<Gradient>, ...points: [number, number][]): number[] {
+/** The SVG of a box of 200 × 100 at the page's top left, black to white. */
+function svgOf(gradient: Partial<Gradient>): string {
   const fill: Gradient = {
     order: 'a0',
     kind: 'gradient',
@@ -29,7 +29,12 @@ function greys(gradient: Partial<Gradient>, ...points: [number, number][]): numb
       props: { ...exactly(200, 100), pinLeft: { px: 0 }, pinTop: { px: 0 }, fills: { it: fill } },
     },
   ])
-  const png = PNG.sync.read(Buffer.from(new Resvg(pageSvg(doc, layout, new Map())).render().asPng()))
+  return pageSvg(doc, layout, new Map())
+}
+
+/** @returns grey at points of the box */
+function greys(gradient: Partial<Gradient>, ...points: [number, number][]): number[] {
+  const png = PNG.sync.read(Buffer.from(new Resvg(svgOf(gradient)).render().asPng()))
   return points.map(([x, y]) => png.data[(png.width * y + x) * 4])
 }
 const near = (found: number[], wanted: number[]) =>
@@ -57,4 +62,11 @@ test('between stops of unlike opacity colours are mixed premultiplied', () => {
   ]
   // Nothing of the red shows on the way: half-way it is a quarter black on white.
   near(greys({ shape: 'conic', stops }, [100, 95]), [191])
+})
+
+test('no slice leads out of its box: writers of pictures have failed on that', () => {
+  const [, slices] = /crispEdges">(.*?)<\/g>/s.exec(svgOf({ shape: 'conic', x: 3, y: 90, angle: 20 }))!
+  const corners = [...slices.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)])
+  expect(corners.length).toBeGreaterThan(1000)
+  for (const [x, y] of corners) expect(x >= 0 && x <= 200 && y >= 0 && y <= 100).toBe(true)
 })

@@ -101,15 +101,45 @@ const SLICES = 360
 function drawConic(svg: SvgWriter, outer: Shape, inner: Shape, gradient: Gradient) {
   const [cx, cy] = centreOf(inner, gradient)
   const far = 2 * (Math.abs(outer.right - outer.left) + Math.abs(outer.bottom - outer.top))
-  const at = (turn: number) => {
+  const at = (turn: number): Point => {
     const angle = ((gradient.angle + turn * 360) * Math.PI) / 180
-    return `${num(cx + far * Math.sin(angle))} ${num(cy - far * Math.cos(angle))}`
+    return [cx + far * Math.sin(angle), cy - far * Math.cos(angle)]
   }
   const within = svg.define('k', (id) => `<clipPath id="${id}"><path d="${pathOf(outer)}"/></clipPath>`)
   const slices = Array.from({ length: SLICES }, (_, i) => {
+    const corners = cutTo(outer, [[cx, cy], at(i / SLICES), at((i + 1) / SLICES)])
+    if (corners.length < 3) return ''
+    const path = corners.map(([x, y]) => `${num(x)} ${num(y)}`).join('L')
     const color = colorAt(gradient.stops, ((i + 0.5) / SLICES) * 100)
-    return `<path d="M${num(cx)} ${num(cy)}L${at(i / SLICES)}L${at((i + 1) / SLICES)}Z" ${painted('fill', color)}/>`
+    return `<path d="M${path}Z" ${painted('fill', color)}/>`
   })
   // Without smooth edges neighbours meet, and nothing shows between them.
   svg.draw(`<g clip-path="url(#${within})" shape-rendering="crispEdges">${slices.join('')}</g>`)
+}
+
+type Point = [x: number, y: number]
+
+/** What of a polygon lies in a box, side by side (Sutherland and Hodgman 1974): some writers of pictures fail on what leads far out of them. */
+function cutTo({ left, top, right, bottom }: Shape, polygon: readonly Point[]): Point[] {
+  const sides: [axis: 0 | 1, edge: number, way: 1 | -1][] = [
+    [0, left, 1],
+    [0, right, -1],
+    [1, top, 1],
+    [1, bottom, -1],
+  ]
+  let points: readonly Point[] = polygon
+  for (const [axis, edge, way] of sides) {
+    const inside = (point: Point) => (point[axis] - edge) * way >= 0
+    points = points.flatMap((point, i): Point[] => {
+      const before = points[(i + points.length - 1) % points.length]
+      if (inside(before) === inside(point)) return inside(point) ? [point] : []
+      const share = (edge - before[axis]) / (point[axis] - before[axis])
+      const cut: Point = [
+        before[0] + (point[0] - before[0]) * share,
+        before[1] + (point[1] - before[1]) * share,
+      ]
+      return inside(point) ? [cut, point] : [cut]
+    })
+  }
+  return [...points]
 }

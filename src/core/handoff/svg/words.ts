@@ -48,11 +48,11 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
     const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
     if (part.start >= part.end) continue
     const glyphs = sets(part)
-    decorate(svg, box, piece, glyphs, baseline, [
-      shift + paragraph.advances[part.start],
-      shift + paragraph.advances[part.end],
-    ])
+    const gap: Gap = [shift + paragraph.advances[part.start], shift + paragraph.advances[part.end]]
+    // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
+    underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs, baseline, piece.style.color, piece.style.italic)
+    strikes(svg, box, piece, glyphs, baseline, gap)
   }
   if (line.hyphen) {
     const { runs, color, width } = line.hyphen
@@ -107,8 +107,10 @@ const shortened = (path: string) =>
 
 type Decorated = { thickness: number; ascent: number; color: string }
 
-/** The lines that a piece wears: its block's in the block's type, and its own when it is a link. */
-function decorate(
+const ascentAt = (glyphs: readonly Set[], size: number) => glyphs[0]?.run.face.metrics(size).ascent ?? size
+
+/** The lines under a piece: its block's in the block's type, its own, and a link's. */
+function underlines(
   svg: SvgWriter,
   box: LayoutBox,
   { style, link }: { style: Piece['style']; link?: string },
@@ -118,23 +120,32 @@ function decorate(
 ) {
   const { textDecoration, fontSize, color = '#000000' } = box.resolved
   const linked = link ?? style.link
-  const under = (size: number, ascent: number, color: string) => {
+  const under = (size: number, color: string) => {
     const thickness = Math.max(1, size / 10)
-    underline(svg, glyphs, baseline, [left, right], { thickness, ascent, color })
+    underline(svg, glyphs, baseline, [left, right], { thickness, ascent: ascentAt(glyphs, size), color })
   }
-  const first = glyphs[0]?.run.face
-  const ascentAt = (size: number) => first?.metrics(size).ascent ?? size
-  if (textDecoration === 'underline') under(fontSize, ascentAt(fontSize), color)
+  if (textDecoration === 'underline') under(fontSize, color)
+  if (style.underline) under(style.size, style.color ?? '#000000')
+  if (linked !== undefined && showsLinks(box)) under(style.size, style.color ?? '#000000')
+}
+
+/** The lines through a piece: its block's in the block's type and colour, and its own. */
+function strikes(
+  svg: SvgWriter,
+  box: LayoutBox,
+  { style }: { style: Piece['style'] },
+  glyphs: readonly Set[],
+  baseline: number,
+  gap: Gap,
+) {
+  const { textDecoration, fontSize, color = '#000000' } = box.resolved
   const through = (size: number, color: string) => {
     const thickness = Math.max(1, size / 10)
-    const top = baseline - ascentAt(size) + (2 * ascentAt(size)) / 3 - Math.floor(thickness / 2)
-    bar(svg, [left, right], top, thickness, color)
+    const ascent = ascentAt(glyphs, size)
+    bar(svg, gap, baseline - ascent + (2 * ascent) / 3 - Math.floor(thickness / 2), thickness, color)
   }
   if (textDecoration === 'line-through') through(fontSize, color)
-  if (style.underline) under(style.size, ascentAt(style.size), style.color ?? '#000000')
   if (style.strike) through(style.size, style.color ?? '#000000')
-  if (linked !== undefined && showsLinks(box))
-    under(style.size, ascentAt(style.size), style.color ?? '#000000')
 }
 
 /** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */
