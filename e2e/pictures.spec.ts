@@ -136,3 +136,19 @@ test('the tray finds pictures, counts their uses, and takes out what nothing use
   expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('spare')
   expect(findNode((await stored(desk)).pages[0].sections, 'Header')).toBeDefined()
 })
+
+test('with “Only Mobile” on, a picture is replaced there alone, and what is said of it stays', async ({
+  desk,
+}) => {
+  await desk.locator('[data-sheet="mobile"] img').first().click()
+  await expect(desk.getByLabel('Spec').getByRole('radio', { name: /Only Mobile/ })).toBeChecked()
+  const hero = async () => picturesOf((await stored(desk)).pages[0].sections)[0]
+  const { asset, alt } = (await hero()).props
+  const board = (await desk.locator('[data-board]').boundingBox())!
+  const box = (await desk.locator('[data-sheet="mobile"] img').first().boundingBox())!
+  await drop(desk, { x: box.x + box.width / 2 - board.x, y: box.y + box.height / 2 - board.y }, [
+    { name: 'small.svg', text: svg('#445566') },
+  ])
+  await expect.poll(async () => (await hero()).overrides?.mobile?.asset).toBeDefined()
+  expect((await hero()).props).toMatchObject({ asset, alt })
+})

@@ -150,6 +150,9 @@ test('what is selected in the ledger is brought into sight; all alike are counte
 test('alike on the whole site: a value changed here changes on other pages, too, as one step', async ({
   desk,
 }) => {
+  const before = (await stored(desk)).pages
+    .slice(1)
+    .reduce((all, page) => all + JSON.stringify(page).split('"hidden":true').length - 1, 0)
   await onSheet(desk, 'desktop', 'Hollow Oak').first().click()
   await desk.locator('[role=treeitem][aria-selected=true]').waitFor()
   await board(desk).focus()
@@ -174,6 +177,17 @@ test('alike on the whole site: a value changed here changes on other pages, too,
   const sum = (counts: readonly number[]) => counts.reduce((all, each) => all + each, 0)
   await expect.poll(async () => (await counted())[0]).toBe(here)
   expect(sum(await counted())).toBe(all)
+  // A key is about what is selected here: nothing is hidden on other pages.
+  await desk.keyboard.press('Escape')
+  await board(desk).focus()
+  await desk.keyboard.press('h')
+  await saved(desk)
+  const hidden = (await stored(desk)).pages.map(
+    (page) => JSON.stringify(page).split('"hidden":true').length - 1,
+  )
+  expect(hidden[0]).toBeGreaterThanOrEqual(here)
+  expect(sum(hidden.slice(1))).toBe(before)
+  await desk.keyboard.press('ControlOrMeta+z')
   await desk.keyboard.press('Escape')
   await desk.keyboard.press('ControlOrMeta+z')
   await expect.poll(async () => sum(await counted())).toBe(0)

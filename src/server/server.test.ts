@@ -2,12 +2,10 @@
 
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { unzipSync } from 'fflate'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { openProject } from '../core/document/open'
-import { projectJson } from '../core/document/save'
 import type { ProjectFile } from '../core/document/schema'
 import { said } from '../core/words/words'
 import { createApp } from './app'
@@ -240,48 +238,6 @@ describe('the stream', () => {
       expect(await response.text()).toBe('event: apart\ndata: {"revision":1}\n\n')
     }
   })
-})
-
-test('the handoff is a zip whose project is the project; the picture is the page', async () => {
-  const { document, blobs } = openProject(
-    await readFile(new URL('../../demo/hollow-oak.lattice', import.meta.url)),
-  )
-  for (const { hash, type } of document.assets.values()) await running.sendBlob(blobs.get(hash)!, type)
-  const { id } = (await ask('/projects', 'POST', { file: projectJson(document) })).body as { id: never }
-  const files = unzipSync(
-    new Uint8Array(await (await fetch(`${running.base}/projects/${id}/handoff.zip`)).arrayBuffer()),
-  )
-  expect(Object.keys(files)).toEqual(
-    expect.arrayContaining([
-      'index.html',
-      'catalogue/index.html',
-      'styles.css',
-      'tokens.json',
-      'project.lattice',
-      'pictures/falling-leaves.svg',
-      'fonts/fraunces-latin-wght-normal.woff2',
-      'fonts/fraunces-LICENSE.txt',
-    ]),
-  )
-  expect(openProject(files['project.lattice'])).toEqual({ document, blobs })
-  // Started without anything that prints.
-  expect(await ask(`/projects/${id}/pages/${document.pagesInOrder()[0].id}/desktop.pdf`)).toMatchObject({
-    status: 501,
-    body: { detail: 'this server does not print' },
-  })
-  const answers = await Promise.all([1, 2, 3].map(() => fetch(`${running.base}/projects/${id}/picture.png`)))
-  const [picture, ...others] = await Promise.all(
-    answers.map(async (each) => Buffer.from(await each.arrayBuffer())),
-  )
-  // A PNG's size stands in its first chunk, the width at byte 16.
-  expect([picture.readUInt32BE(16), picture.readUInt32BE(20)]).toEqual([560, 350])
-  expect(picture.length).toBeLessThan(40_000)
-  for (const other of others) expect(other.equals(picture)).toBe(true)
-  const tag = answers[0].headers.get('etag')!
-  const again = await fetch(`${running.base}/projects/${id}/picture.png`, {
-    headers: { 'If-None-Match': tag },
-  })
-  expect(again.status).toBe(304)
 })
 
 test('pages carry a policy that allows no code from strings', async () => {

@@ -193,3 +193,38 @@ export function colorValue(hex: string) {
     hex: hex.slice(0, 7),
   }
 }
+
+/** A length token's `$value`. */
+export const dimensionValue = (px: number) => ({ value: px, unit: 'px' })
+
+/** A type style's `$value`. */
+export const typographyValue = ({
+  fontFamily,
+  fontSize,
+  fontWeight,
+  lineHeight,
+  letterSpacing,
+}: Typography) => ({
+  fontFamily,
+  fontSize: dimensionValue(fontSize),
+  fontWeight,
+  lineHeight,
+  letterSpacing: dimensionValue(letterSpacing),
+})
+
+const REFERENCE = /^\{([^{}]+)\}$/
+
+/** The token that a value is: `{color.pine}` → `color.pine`. */
+export const tokenIn = (value: unknown): string | undefined =>
+  typeof value === 'string' ? REFERENCE.exec(value)?.[1] : undefined
+
+/** Every token that a value refers to, wherever in it. */
+export function* tokensIn(value: unknown): Generator<string> {
+  const own = tokenIn(value)
+  if (own !== undefined) yield own
+  else if (typeof value === 'object' && value !== null)
+    for (const each of Object.values(value)) yield* tokensIn(each)
+}
+
+/** A token's name in its group: `color.pine` → `pine`. */
+export const shortName = (name: string) => name.slice(name.indexOf('.') + 1)

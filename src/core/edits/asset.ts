@@ -1,27 +1,12 @@
 /** Puts a picture into the project, or takes it out. */
 
 import * as v from 'valibot'
+import { pictureUses } from '../document/picture-uses'
 import { type Asset, AssetSchema } from '../document/schema'
-import type { Tree } from '../document/tree'
 import { IdSchema } from '../properties/values'
 import type { AssetEdit, Edit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
-
-/** What uses a picture, by name. */
-function userOf(tree: Tree, id: string): string | undefined {
-  for (const node of tree.nodes.values()) {
-    if (node.props.asset === id || Object.values(node.overrides).some((props) => props.asset === id))
-      return node.name
-  }
-  for (const { page, props } of tree.changesOnPages()) if (props.asset === id) return page.name
-  if (tree.about.icon === id) return 'the project, as its icon'
-  for (const page of tree.pages.values()) if (page.preview === id) return `${page.name}, as its preview`
-  for (const page of tree.pages.values())
-    if (page.aids?.some((aid) => aid.kind === 'tracing' && aid.asset === id))
-      return `a tracing on ${page.name}`
-  return undefined
-}
 
 /** The pictures that edits bring, each with the place of its edit among them. */
 export const picturesIn = (edits: readonly Edit[]): { index: number; asset: Asset }[] =>
@@ -37,7 +22,7 @@ export const asset: EditModule<AssetEdit> = {
       if (asset.id !== id) refuse('the asset has another id than the edit')
       draft.assets.set(id, asset)
     } else {
-      const user = userOf(draft, id)
+      const user = pictureUses(draft).get(id)?.[0]
       if (user !== undefined) refuse(`the picture is still used by “${user}”`)
       draft.assets.delete(id)
     }

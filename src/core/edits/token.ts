@@ -1,6 +1,7 @@
 /** Sets a design token, or takes it away. Groups come and go with what is in them. */
 import * as v from 'valibot'
-import { MAX_TOKEN_DEPTH, problemOf, type TokenTree } from '../document/tokens'
+import { placeName, placesOf } from '../document/places'
+import { MAX_TOKEN_DEPTH, problemOf, type TokenTree, tokensIn } from '../document/tokens'
 import type { Tree } from '../document/tree'
 import { isInherited } from '../properties/inherited'
 import type { TokenEdit } from './edit'
@@ -38,19 +39,10 @@ function tokenAt(tree: TokenTree, name: string): Group | null {
   return isGroup(at) ? at : null
 }
 
-/** Whether a value refers to the token, wherever in it. */
-function refersTo(value: unknown, reference: string): boolean {
-  if (value === reference) return true
-  if (typeof value !== 'object' || value === null) return false
-  return Object.values(value).some((each) => refersTo(each, reference))
-}
-
-/** The first block that uses a token, by name. */
+/** The first that uses a token, by name. */
 function userOf(tree: Tree, name: string): string | undefined {
-  const reference = `{${name}}`
-  for (const { props, overrides, name: user } of tree.nodes.values())
-    if (refersTo(props, reference) || refersTo(overrides, reference)) return user
-  for (const { page, props } of tree.changesOnPages()) if (refersTo(props, reference)) return page.name
+  for (const place of placesOf(tree))
+    for (const used of tokensIn(place.props)) if (used === name) return placeName(tree, place)
   return undefined
 }
 

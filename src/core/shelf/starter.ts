@@ -1,10 +1,10 @@
 /** What a new project begins with: tokens that every shelf item refers to, and common views. */
 import type { ProjectFile, View } from '../document/schema'
 import { FORMAT, VERSION } from '../document/schema'
-import { colorValue, type TokenTree } from '../document/tokens'
+import { colorValue, dimensionValue, type TokenTree, typographyValue } from '../document/tokens'
 
 const color = (hex: string) => ({ $value: colorValue(hex) })
-const dimension = (value: number) => ({ $value: { value, unit: 'px' } })
+const dimension = (px: number) => ({ $value: dimensionValue(px) })
 const type = (
   fontFamily: string,
   fontSize: number,
@@ -12,13 +12,7 @@ const type = (
   lineHeight: number,
   letterSpacing = 0,
 ) => ({
-  $value: {
-    fontFamily,
-    fontSize: { value: fontSize, unit: 'px' },
-    fontWeight,
-    lineHeight,
-    letterSpacing: { value: letterSpacing, unit: 'px' },
-  },
+  $value: typographyValue({ fontFamily, fontSize, fontWeight, lineHeight, letterSpacing }),
 })
 
 export function starterTokens(display = 'Fraunces', text = 'Hanken Grotesk'): TokenTree {

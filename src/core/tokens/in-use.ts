@@ -1,10 +1,11 @@
 /** Which spaces, sizes of type and colours a project's blocks have, how often, and which of them are no token's. */
 import type { Document } from '../document/document'
+import { placesOf } from '../document/places'
 import { colorIn, lengthIn, resolve } from '../document/resolve'
+import { tokenIn, tokensIn } from '../document/tokens'
 import { isText } from '../properties/kinds'
 import { PROPERTIES, type PropKey } from '../properties/table'
 import { hexesIn, SPACES } from './near'
-import { placesOf, tokenIn, tokensIn } from './uses'
 
 /** `bound`: how many of them are a token, or come from a type style; `nodes`: the blocks. */
 export type InUse = { value: string | number; count: number; bound: number; nodes: string[] }

@@ -1,9 +1,10 @@
 /** One token in another's place: renamed, merged, or taken away with its value left where it was used. */
 import type { Document } from '../document/document'
-import { eachToken, type TokenTree, type Typography } from '../document/tokens'
+import { type Place, placesOf } from '../document/places'
+import { eachToken, type TokenTree, type Typography, tokensIn } from '../document/tokens'
 import type { Edit, PropChanges } from '../edits/edit'
 import type { PropKey, Props } from '../properties/table'
-import { type Place, placesOf, tokensIn, tokensOn } from './uses'
+import { tokensOn } from './uses'
 
 type Token = Record<string, unknown>
 

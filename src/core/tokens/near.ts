@@ -1,10 +1,11 @@
 /** Values that are nearly a token, or just what one is: colours within a just visible difference, distances within 3 px. */
 import { differenceOf } from '../color/steps'
 import type { Document } from '../document/document'
+import { placesOf } from '../document/places'
 import type { Edit, PropChanges } from '../edits/edit'
 import { PROPERTIES, type PropKey } from '../properties/table'
 import { editAt } from './instead'
-import { placesOf, type TokenUse } from './uses'
+import type { TokenUse } from './uses'
 
 /** `off`: CIEDE2000 for a colour, px for a length. */
 export type Near = { value: string | number; token: string; off: number; uses: TokenUse[] }

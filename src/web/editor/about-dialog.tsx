@@ -83,7 +83,10 @@ function PathField({
     <label className="mb-4 grid gap-1">
       <span className="font-semibold">Path</span>
       <input className="text-field" {...field} />
-      <span className={`text-small leading-4 ${problem ? 'text-error' : 'soft'}`}>
+      <span
+        role={problem ? 'alert' : undefined}
+        className={`text-small leading-4 ${problem ? 'text-error' : 'soft'}`}
+      >
         {problem ?? 'Slashes make folders. Links to this page lead here, wherever it goes.'}
       </span>
     </label>

@@ -10,18 +10,19 @@ export async function busyWith<T>(
   words: string,
   work: (signal: AbortSignal, say: (words: string) => void) => Promise<T>,
 ): Promise<T | undefined> {
-  editor.busy?.stop.abort()
   const stop = new AbortController()
   let now = words
-  const said = setTimeout(() => editor.set({ busy: { words: now, stop } }), SAID)
+  const others = () => editor.busy.filter((each) => each.stop !== stop)
+  const show = () => editor.set({ busy: [...others(), { words: now, stop }] })
+  const said = setTimeout(show, SAID)
   const over = () => {
     clearTimeout(said)
-    if (editor.busy?.stop === stop) editor.set({ busy: undefined })
+    if (editor.busy.some((each) => each.stop === stop)) editor.set({ busy: others() })
   }
   stop.signal.addEventListener('abort', over)
   const say = (next: string) => {
     now = next
-    if (editor.busy?.stop === stop) editor.set({ busy: { words: next, stop } })
+    if (editor.busy.some((each) => each.stop === stop)) show()
   }
   try {
     const done = await work(stop.signal, say)

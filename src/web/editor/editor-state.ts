@@ -190,7 +190,11 @@ export class Editor extends Sheets {
     return { op: 'set', node: node.id, props: { ...props }, ...(view === undefined ? {} : { view }) }
   }
 
-  /** What a change is for: what is selected, and with it what is alike on other pages. */
+  get selectedNodes(): Node[] {
+    return this.selection.map((id) => this.doc.node(id))
+  }
+
+  /** What a change in the spec is for: what is selected, and with it what is alike on other pages. A key is about what is selected alone. */
   get meant(): readonly string[] {
     return [...this.selection, ...this.elsewhere]
   }

@@ -2,6 +2,7 @@
 import { useState } from 'react'
 import { findBlocks } from '../../core/arrange/find'
 import { Dialog } from '../parts/dialog'
+import { FindField } from '../parts/find-field'
 import { useEditor } from './use-editor'
 
 const MOST = 60
@@ -13,14 +14,7 @@ export function FindDialog() {
   const found = findBlocks(editor.doc, text)
   return (
     <Dialog title="Find" onClose={close} width={420}>
-      <input
-        className="text-field w-full"
-        data-first
-        placeholder="A name, or words on the page"
-        aria-label="Find"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
+      <FindField label="Find" placeholder="A name, or words on the page" value={text} onChange={setText} />
       <p className="py-2 text-small soft" aria-live="polite">
         {text.trim() === ''
           ? 'Every page is searched.'

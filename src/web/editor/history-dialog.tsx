@@ -2,6 +2,7 @@
 import { useState } from 'react'
 import { isIdle, stepValues } from '../../core/edits/step-words'
 import { Dialog } from '../parts/dialog'
+import { FindField } from '../parts/find-field'
 import { useEditor } from './use-editor'
 
 type Entry = { at: number; label: string; values: string | undefined; times: number }
@@ -57,12 +58,12 @@ export function HistoryDialog() {
         <p className="pb-2 soft">Nothing has been changed in this tab yet. What you do is listed here.</p>
       ) : (
         <>
-          <input
-            className="text-field mb-2 w-full"
-            aria-label="Find in the history"
+          <FindField
+            label="Find in the history"
             placeholder="Find a block or a value"
+            className="mb-2 w-full"
             value={sought}
-            onChange={(event) => setSought(event.target.value)}
+            onChange={setSought}
           />
           <ol className="max-h-[52vh] overflow-y-auto" aria-label="Steps, the newest first">
             {shown.map(row)}

@@ -84,8 +84,8 @@ export class EditorState {
   menu: { x: number; y: number; view: string; under: string[] } | undefined
   /** What a single key did, shown for a moment; `step`: the step of the history that it made, to be undone as long as it is the last. */
   keyNote: { words: string; step?: number } | undefined
-  /** What takes a while, in words, and what stops it. */
-  busy: { words: string; stop: AbortController } | undefined
+  /** What takes a while, each in words, and what stops it. */
+  busy: readonly { words: string; stop: AbortController }[] = []
   /** The step of the tour that is shown. */
   tour: number | undefined
   /** The panels as they were before the tools were hidden. */

@@ -54,7 +54,7 @@ export function Tour() {
   // Once there is something to point at.
   useEffect(() => {
     if (wasToured() || editor.panelsBeside) return
-    if ((editor.page && editor.doc.node(editor.pageId).children.length) || 0) editor.set({ tour: 0 })
+    if (editor.page && editor.doc.node(editor.pageId).children.length > 0) editor.set({ tour: 0 })
   }, [editor])
   return step === undefined || !TOUR[step] ? null : <Card key={step} step={step} />
 }

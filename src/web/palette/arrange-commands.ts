@@ -237,7 +237,8 @@ export const ARRANGE: Command[] = [
     },
     run: (editor) => {
       const row = editor.layout!.boxes.get(editor.selected!.id)!.flow === Flow.Row
-      editor.setProps({ flow: row ? 'column' : 'row' }, row ? 'Turn into a column' : 'Turn into a row')
+      const label = row ? 'Turn into a column' : 'Turn into a row'
+      editor.setProps({ flow: row ? 'column' : 'row' }, label, undefined, editor.selectedNodes)
     },
   },
   {

@@ -145,7 +145,8 @@ export const BLOCKS: Command[] = [
       const many = editor.selection.length
       const what = many > 1 ? `${many} blocks` : editor.called(editor.selected!)
       const where = editor.scopedView === undefined ? '' : ` on ${editor.view.name}`
-      editor.setProps({ hidden }, `${hidden ? 'Hide' : 'Show'} ${what}${where}`)
+      const label = `${hidden ? 'Hide' : 'Show'} ${what}${where}`
+      editor.setProps({ hidden }, label, undefined, editor.selectedNodes)
     },
   },
   {

@@ -4,6 +4,7 @@ import { FilePlus2, FolderOpen, Search } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, type ListedProject } from '../api'
+import { FindField } from '../parts/find-field'
 import { fetchPanels } from '../parts/floating'
 import { Mark } from '../parts/mark'
 import { Pick } from '../parts/pick'
@@ -227,17 +228,10 @@ function Finding({
   )
   return (
     <div className="mb-5 flex flex-wrap items-center gap-4">
-      <label className="flex items-center gap-2">
+      <span className="flex items-center gap-2">
         <Search {...ICON} className="soft" />
-        <input
-          type="search"
-          className="text-field w-60"
-          placeholder="Find a project"
-          aria-label="Find a project"
-          value={sought}
-          onChange={(event) => onSeek(event.target.value)}
-        />
-      </label>
+        <FindField label="Find a project" className="w-60" value={sought} onChange={onSeek} />
+      </span>
       <fieldset className="flex items-center gap-1">
         <legend className="sr-only">Order</legend>
         {order(false, 'Last changed')}

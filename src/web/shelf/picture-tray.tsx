@@ -1,11 +1,12 @@
 /** The project's pictures: found by name, with where each is used; placed by a press or a drag; unused ones taken away. */
 import { X } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
-import { pictureUses } from '../../core/arrange/pictures'
+import { pictureUses } from '../../core/document/picture-uses'
 import type { Asset } from '../../core/document/schema'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { PictureButton } from '../parts/file-button'
+import { FindField } from '../parts/find-field'
 import { pictureUrl } from '../session/pictures'
 import { followPlacing } from './place-gesture'
 import { draftOfPicture, placePicture } from './place-item'
@@ -52,16 +53,7 @@ export function PictureTray() {
         <PictureButton label="Picture files" multiple take={take}>
           Add pictures
         </PictureButton>
-        {assets.length > 0 && (
-          <input
-            className="text-field w-full"
-            aria-label="Find a picture"
-            placeholder="Find a picture"
-            value={sought}
-            onChange={(event) => setSought(event.target.value)}
-            onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}
-          />
-        )}
+        {assets.length > 0 && <FindField label="Find a picture" value={sought} onChange={setSought} />}
         {unused.length > 0 && (
           <button
             type="button"
@@ -103,7 +95,7 @@ export function PictureTray() {
               </span>
               <span className="mt-0.5 block truncate">{asset.name}</span>
               <span className="block truncate text-small leading-4 soft">
-                {pages.isWhole && `${usedWords(uses.get(asset.id) ?? 0)} · `}
+                {pages.isWhole && `${usedWords(uses.get(asset.id)?.length ?? 0)} · `}
                 {asset.width} × {asset.height}
               </span>
             </button>

@@ -60,7 +60,7 @@ export async function takePictures(editor: Editor, files: readonly File[], targe
 
 function show(editor: Editor, assets: readonly Asset[], targets: readonly Node[]) {
   const known = assets.map((asset) => ({ op: 'asset' as const, id: asset.id, asset }))
-  const { edits, shown } = fillEdits(editor.doc, targets, assets, makeId)
+  const { edits, shown } = fillEdits(editor.doc, targets, assets, editor.setEdit, makeId)
   const rest = assets.slice(shown.length)
   if (shown.length === 0) return placePictures(editor, rest, known)
   const label =

@@ -1,6 +1,7 @@
 /** A colour: a token of the project, or a value of its own. */
 import { lazy, Suspense } from 'react'
 import { colorIn } from '../../core/document/resolve'
+import { shortName, tokenIn } from '../../core/document/tokens'
 import { useEditor } from '../editor/use-editor'
 import { Popover } from '../parts/popover'
 import { colorPanel } from './fetch-colors'
@@ -18,8 +19,8 @@ type Props = {
 
 export function ColorChip({ label, value, onChange, ...asked }: Props) {
   const editor = useEditor()
-  const shown =
-    value === undefined ? 'none' : value.startsWith('{') ? value.slice(1, -1).replace(/^color\./, '') : value
+  const token = tokenIn(value)
+  const shown = token === undefined ? (value ?? 'none') : shortName(token)
   return (
     <Popover
       label={`${label}: ${shown}`}

@@ -4,7 +4,7 @@ import { HexAlphaColorPicker } from 'react-colorful'
 import { FORMATS, type Format, readColor, writeColor } from '../../core/color/formats'
 import { stepsOf } from '../../core/color/steps'
 import { colorIn } from '../../core/document/resolve'
-import { colorValue } from '../../core/document/tokens'
+import { colorValue, shortName, tokenIn } from '../../core/document/tokens'
 import { nameProblem } from '../../core/tokens/instead'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
@@ -58,7 +58,7 @@ export function ColorPanel({ label, value, none = true, isInk, onChange, close }
             className={OPTION}
             onClick={() => take(`{${name}}`)}
           >
-            <Swatch color={tokens.lookup(name)?.value as string} /> {name.replace(/^color\./, '')}
+            <Swatch color={tokens.lookup(name)?.value as string} /> {shortName(name)}
           </button>
         ))}
       </div>
@@ -75,7 +75,9 @@ export function ColorPanel({ label, value, none = true, isInk, onChange, close }
         </div>
         <ColorField label={label} now={now} onChange={onChange} />
         {now && <Steps now={now} onChange={onChange} />}
-        {now && !value?.startsWith('{') && <MakeToken now={now} onMade={(name) => onChange(`{${name}}`)} />}
+        {now && tokenIn(value) === undefined && (
+          <MakeToken now={now} onMade={(name) => onChange(`{${name}}`)} />
+        )}
       </div>
     </div>
   )

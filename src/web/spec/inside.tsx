@@ -2,10 +2,10 @@
 
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
+import { shortName, tokenIn } from '../../core/document/tokens'
 import { formatPx } from '../../core/lattice/solve'
 import { isText } from '../../core/properties/kinds'
 import type { PropKey, Props } from '../../core/properties/table'
-import { tokenIn } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -43,15 +43,13 @@ export function LengthChip({
   const names = new Map(
     tokens
       .names('dimension')
-      .map((name) => [name.replace(/^space\./, '').toLowerCase(), () => take(`{${name}}`)] as const),
+      .map((name) => [shortName(name).toLowerCase(), () => take(`{${name}}`)] as const),
   )
   return (
     <NumberChip
       label={label}
       value={value}
-      shown={
-        bound && value !== undefined ? `${bound.replace(/^space\./, '')} · ${formatPx(value)}` : undefined
-      }
+      shown={bound && value !== undefined ? `${shortName(bound)} · ${formatPx(value)}` : undefined}
       names={names}
       context={{ min: 0, max, whole: editor.layout?.boxes.get(node.id)?.width }}
       step={prop.startsWith('radius') ? 1 : 4}

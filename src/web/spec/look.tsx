@@ -1,13 +1,16 @@
 /** Look, type and picture: the spec's statements about how a block appears. */
 
+import { fillEdits } from '../../core/arrange/pictures'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
+import { shortName } from '../../core/document/tokens'
 import { formatPx } from '../../core/lattice/solve'
 import type { PropKey, Props } from '../../core/properties/table'
 import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
 import { characterName, missingCharacters } from '../../core/text/missing'
 import { isOneParagraph } from '../../core/words/parts'
+import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -82,7 +85,7 @@ export function TypeLines({ node }: { node: Node }) {
               const token = editor.doc.tokenTable.lookup(name)
               return {
                 value: `{${name}}` as string | undefined,
-                label: name.replace(/^type\./, ''),
+                label: shortName(name),
                 hint:
                   token?.type === 'typography'
                     ? `${token.value.fontSize} / ${formatPx(token.value.fontSize * token.value.lineHeight)}`
@@ -258,16 +261,8 @@ export function PictureLines({ node }: { node: Node }) {
                     data-option
                     className="rounded-field p-1 text-left text-small hover:bg-base-200"
                     onClick={() => {
-                      editor.commit(
-                        [
-                          {
-                            op: 'set',
-                            node: node.id,
-                            props: { asset: each.id, alt: node.props.alt || each.name },
-                          },
-                        ],
-                        `Picture of ${node.name}`,
-                      )
+                      const { edits } = fillEdits(editor.doc, [node], [each], editor.setEdit, makeId)
+                      editor.commit(edits, `Picture of ${node.name}`)
                       close()
                     }}
                   >

@@ -1,6 +1,7 @@
 /** Signs by name, put where one writes. */
 import { useState } from 'react'
 import { signsFor } from '../../core/words/signs'
+import { FindField } from '../parts/find-field'
 import { Popover } from '../parts/popover'
 import type { Typing } from '../text/typing'
 
@@ -17,13 +18,12 @@ export function Signs({ typing }: { typing: Typing }) {
         }
         return (
           <div className="grid gap-2 p-1">
-            <input
-              className="text-field w-full"
-              aria-label="Find a sign"
+            <FindField
+              label="Find a sign"
               placeholder="arrow, dash, fraction, euro …"
               value={sought}
-              onChange={(event) => setSought(event.target.value)}
-              onKeyDown={(event) => event.key === 'Enter' && found[0] && insert(found[0].sign)}
+              onChange={setSought}
+              onEnter={() => found[0] && insert(found[0].sign)}
             />
             {found.length === 0 ? (
               <p role="status" className="px-1 soft">

@@ -1,13 +1,13 @@
 /** Colours: changed where they stand, and all that has them follows; below, those that meet on the open page. */
 import { nearestThatReads } from '../../core/color/contrast'
 import { writeColor } from '../../core/color/formats'
-import { colorValue } from '../../core/document/tokens'
+import { colorValue, shortName } from '../../core/document/tokens'
 import { storedToken } from '../../core/tokens/instead'
 import { type Pair, pairsOn } from '../../core/tokens/pairs'
 import { useEditor } from '../editor/use-editor'
 import { ColorChip } from '../spec/color-chip'
 import { Sample } from '../spec/swatch'
-import { freeName, shortName, TokenList, type Uses } from './token-row'
+import { freeName, TokenList, type Uses } from './token-row'
 
 export function Colors({ uses }: { uses: Uses }) {
   const editor = useEditor()
@@ -83,6 +83,8 @@ function Pairs() {
 function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }) {
   const editor = useEditor()
   const reads = ratio >= needed
+  // What is the template's is changed there, where all pages that stand on it are seen.
+  const own = nodes.filter((id) => editor.doc.nodes.has(id))
   const better = reads ? undefined : nearestThatReads(ink, [ground], needed)
   const many = nodes.length === 1 ? 'one text' : `${nodes.length} texts`
   return (
@@ -94,7 +96,7 @@ function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }
           {ink} on {ground}, {reads ? `${needed} is enough` : `${needed} is needed`}
         </span>
       </span>
-      {better && (
+      {better && own.length > 0 && (
         <button
           type="button"
           className="line-button text-small"
@@ -103,23 +105,25 @@ function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }
               { color: better },
               'Ink that reads',
               undefined,
-              nodes.flatMap((id) => editor.doc.nodes.get(id) ?? []),
+              own.map((id) => editor.doc.node(id)),
             )
           }
         >
           Make it {better}
         </button>
       )}
-      <button
-        type="button"
-        className="plain-button text-small"
-        aria-label={`Select ${many} of ${ink} on ${ground}`}
-        onClick={() =>
-          editor.set({ selection: nodes.filter((id) => editor.doc.nodes.has(id)), dialog: undefined })
-        }
-      >
-        {many}
-      </button>
+      {own.length === 0 ? (
+        <span className="px-2.5 text-small soft">on the template</span>
+      ) : (
+        <button
+          type="button"
+          className="plain-button text-small"
+          aria-label={`Select ${many} of ${ink} on ${ground}`}
+          onClick={() => editor.set({ selection: own, dialog: undefined })}
+        >
+          {many}
+        </button>
+      )}
     </li>
   )
 }

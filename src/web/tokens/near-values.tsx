@@ -1,8 +1,8 @@
 /** Values that are nearly a token: made the token in one step, so that they follow it from then on. */
+import { shortName } from '../../core/document/tokens'
 import { bindEdits, type Near } from '../../core/tokens/near'
 import { useEditor } from '../editor/use-editor'
 import { Swatch } from '../spec/swatch'
-import { shortName } from './token-row'
 
 function offWords({ value, off }: Near): string {
   if (off === 0) return ''

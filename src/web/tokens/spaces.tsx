@@ -1,10 +1,11 @@
 /** Spaces and other lengths, as bars of their length; a whole scale from a base and a ratio. */
 import { useState } from 'react'
+import { dimensionValue, shortName } from '../../core/document/tokens'
 import { storedToken } from '../../core/tokens/instead'
 import { scaleOf } from '../../core/tokens/scale'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, shortName, TokenList, type Uses } from './token-row'
+import { freeName, TokenList, type Uses } from './token-row'
 
 /** A bar is never longer, px. */
 const LONGEST = 140
@@ -18,7 +19,7 @@ export function Spaces({ uses }: { uses: Uses }) {
     name,
     token: {
       ...(storedToken(doc.tokens, name) ?? { $type: 'dimension' }),
-      $value: { value: px, unit: 'px' },
+      $value: dimensionValue(px),
     },
   })
   const lengthOf = (name: string) => doc.tokenTable.lookup(name)!.value as number

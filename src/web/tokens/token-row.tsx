@@ -1,6 +1,7 @@
 /** What every token has, of whichever kind: a name to change, where it is used, and a way to take it away. */
 import { Trash2 } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
+import { shortName } from '../../core/document/tokens'
 import { nameProblem, removeTokenEdits, renameTokenEdits } from '../../core/tokens/instead'
 import type { TokenUse } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
@@ -9,8 +10,6 @@ import { RenameField } from '../parts/rename'
 
 export type Uses = ReadonlyMap<string, readonly TokenUse[]>
 
-/** A name without its group: `color.pine` → `pine`. */
-export const shortName = (name: string) => name.slice(name.indexOf('.') + 1)
 const withGroup = (name: string, short: string) =>
   `${name.slice(0, name.indexOf('.'))}.${short.trim().toLowerCase().replace(/\s+/g, '-')}`
 

@@ -1,19 +1,11 @@
 /** Type styles: each in itself, its values changed where they stand. */
-import type { Typography } from '../../core/document/tokens'
+import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
 import { FAMILIES } from '../../core/text/fonts'
 import { storedToken } from '../../core/tokens/instead'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, shortName, TokenList, type Uses } from './token-row'
-
-const px = (value: number) => ({ value, unit: 'px' })
-/** As it is stored. */
-const written = ({ fontSize, letterSpacing, ...same }: Typography) => ({
-  ...same,
-  fontSize: px(fontSize),
-  letterSpacing: px(letterSpacing),
-})
+import { freeName, TokenList, type Uses } from './token-row'
 
 const BEGINNING: Typography = {
   fontFamily: 'Hanken Grotesk',
@@ -124,7 +116,10 @@ function useTokens() {
   return {
     doc,
     set: (name: string, type: Typography) => {
-      const token = { ...(storedToken(doc.tokens, name) ?? { $type: 'typography' }), $value: written(type) }
+      const token = {
+        ...(storedToken(doc.tokens, name) ?? { $type: 'typography' }),
+        $value: typographyValue(type),
+      }
       editor.commit([{ op: 'token', name, token }], `Type style ${shortName(name)}`)
     },
   }
