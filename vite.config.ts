@@ -31,6 +31,9 @@ function wasmAsFile(): Plugin {
   }
 }
 
+const SHARED =
+  /src\/web\/(api|editor\/theme|parts\/(find-field|rename|popover|floating|when-idle|mark|theme-button))\.tsx?$/
+
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: {
@@ -39,6 +42,10 @@ export default defineConfig({
     target: 'es2023',
     chunkSizeWarningLimit: 2000,
     assetsInlineLimit: 0,
+    rolldownOptions: {
+      // What both screens share is little: in files of their own each would cost more to ask for than it weighs.
+      output: { codeSplitting: { groups: [{ name: 'shared', test: SHARED }] } },
+    },
   },
   worker: { format: 'es', plugins: () => [wasmAsFile()] },
 })
