@@ -28,7 +28,7 @@ test('a project opens with one page; another comes when it is opened, found in, 
   // Somebody new: words of a page that is not open are found.
   await another()
   await page.keyboard.press('Control+f')
-  await page.getByRole('textbox', { name: 'Find' }).fill('under glass')
+  await page.getByRole('searchbox', { name: 'Find' }).fill('under glass')
   await page
     .getByRole('button', { name: /Under glass.*Catalogue/ })
     .first()

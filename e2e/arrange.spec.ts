@@ -159,9 +159,9 @@ test('the history goes back to any step, newest first with values, and survives 
   await expect(steps).toHaveCount(4)
   await expect(steps.first()).toContainText('→ 40 px')
   await expect(steps.nth(2)).toContainText('hidden')
-  await desk.getByRole('textbox', { name: 'Find in the history' }).fill('40 px')
+  await desk.getByRole('searchbox', { name: 'Find in the history' }).fill('40 px')
   await expect(steps).toHaveCount(1)
-  await desk.getByRole('textbox', { name: 'Find in the history' }).fill('')
+  await desk.getByRole('searchbox', { name: 'Find in the history' }).fill('')
   await desk.getByRole('button', { name: 'As it was opened' }).click()
   await expect(desk.getByRole('dialog').locator('[aria-current=step]')).toContainText('As it was opened')
 })
@@ -177,7 +177,7 @@ test('the menu at the pointer offers what lies under it; a look is copied in par
   await expect(desk.getByRole('heading', { name: 'Menu', exact: true })).toBeVisible()
 
   await desk.keyboard.press('ControlOrMeta+f')
-  await desk.getByRole('textbox', { name: 'Find' }).fill('eyebrow')
+  await desk.getByRole('searchbox', { name: 'Find' }).fill('eyebrow')
   await desk
     .getByRole('dialog')
     .getByRole('button', { name: /Eyebrow/ })
@@ -186,7 +186,7 @@ test('the menu at the pointer offers what lies under it; a look is copied in par
   await expect(desk.getByRole('heading', { name: 'Eyebrow', exact: true })).toBeVisible()
   await desk.keyboard.press('ControlOrMeta+Shift+c')
   await desk.keyboard.press('ControlOrMeta+f')
-  await desk.getByRole('textbox', { name: 'Find' }).fill('paragraph')
+  await desk.getByRole('searchbox', { name: 'Find' }).fill('paragraph')
   await desk
     .getByRole('dialog')
     .getByRole('button', { name: /Paragraph/ })
