@@ -4,6 +4,7 @@ import type { View } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { viewEdits } from '../edits/views'
 import { viewFor } from '../shelf/starter'
+import { clearedEdits } from '../tokens/themes'
 
 /** The name, or with the width behind it where another view has it. */
 export function freeName(views: readonly View[], name: string, width: number, own?: string): string {
@@ -114,6 +115,7 @@ export function removeViewEdits(doc: Document, id: string): Edit[] | string {
     if (page.views.includes(id))
       edits.push({ op: 'page-meta', id: page.id, set: { views: page.views.filter((view) => view !== id) } })
   }
+  edits.push(...clearedEdits(doc, { view: id }))
   return [...edits, ...viewEdits(doc.views, inOrder(doc.views.filter((view) => view.id !== id)))]
 }
 

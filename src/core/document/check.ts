@@ -147,6 +147,7 @@ export function checkProject(value: unknown): ProjectFile {
   project.pages.forEach(({ preview }, i) => {
     shownBy(preview, `pages[${i}].preview`)
   })
+  once(project.themes ?? [], 'themes')
   const tokens = problemOfTokens(project.tokens)
   if (tokens) throw tokens
   const reader = new TreeReader(assets, views)

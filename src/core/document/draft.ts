@@ -5,7 +5,7 @@ import { differing, ofKind } from '../properties/table'
 import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
-import type { About, Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
+import type { About, Asset, NodeTree, PageFile, ProjectFile, Theme, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Base, type Node, type Page, Tree } from './tree'
 
@@ -13,6 +13,7 @@ import { type Base, type Node, type Page, Tree } from './tree'
 const NO_CHILDREN: Node['children'] = []
 const NO_SLOTS: Node['childSlots'] = []
 const NO_OVERRIDES: Node['overrides'] = {}
+const NO_THEMES: readonly Theme[] = []
 
 /** As of today. Before, a block also took properties that its kind, or a view, does not have: they said nothing, and go. */
 function ownProps(tree: NodeTree, views: readonly View[]): Pick<Node, 'props' | 'overrides'> {
@@ -33,6 +34,7 @@ export class Draft extends Tree {
   readonly nodes: Overlay<Node>
   readonly pages: Overlay<Page>
   readonly assets: Overlay<Asset>
+  themes: readonly Theme[]
   private tokenTree: TokenTree
   private tokenIndex: Tokens
   absent: ReadonlySet<string>
@@ -52,6 +54,7 @@ export class Draft extends Tree {
     this.nodes = new Overlay(base.nodes)
     this.pages = new Overlay(base.pages)
     this.assets = new Overlay(base.assets)
+    this.themes = base.themes
     this.tokenTree = base.tokens
     this.tokenIndex = base.tokenTable
     this.absent = base.absent
@@ -77,6 +80,7 @@ export class Draft extends Tree {
     this.about = file.about ?? {}
     this.views = file.views
     this.tokens = file.tokens
+    this.themes = file.themes ?? NO_THEMES
     for (const asset of file.assets) this.assets.set(asset.id, asset)
     const paths = new Set<string>()
     for (const page of inOrder(file.pages)) {

@@ -79,12 +79,9 @@ function withColors(tokens: Tokens, value: unknown, none: string | undefined): u
   )
 }
 
-/** A colour of words by its digits; one that refers to nothing is none. */
-function colored(tokens: Tokens, mark: Mark): Mark | undefined {
-  if (mark.type !== 'color' || !mark.attrs.value.startsWith('{')) return mark
-  const value = colorIn(tokens, mark.attrs.value)
-  return value === undefined ? undefined : { type: 'color', attrs: { value } }
-}
+/** A colour of words that refers to nothing is none; one that is a token's stays its: themes have others. */
+const colored = (tokens: Tokens, mark: Mark): Mark | undefined =>
+  mark.type === 'color' && colorIn(tokens, mark.attrs.value) === undefined ? undefined : mark
 
 /** Whether any colour in a value is a reference: mostly none is. */
 const refers = (value: unknown): boolean =>
@@ -94,7 +91,7 @@ const refers = (value: unknown): boolean =>
 
 /** Everything `node` is in `view`. */
 export const resolve = (doc: Document, node: Node, view: string): Resolved =>
-  resolved(doc.tokenTable, node, cascaded(doc, node, view))
+  resolved(doc.tokensAt(view), node, cascaded(doc, node, view))
 
 /** Everything `node` is with `set`: defaults, the type style, tokens followed. */
 export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {

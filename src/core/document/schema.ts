@@ -136,6 +136,16 @@ export const AboutSchema = v.strictObject({
   icon: v.optional(IdSchema),
 })
 
+/** A colour world of the whole site: tokens say their colours in it, as of its id. The first is the one that `$value`s are of. */
+export const ThemeSchema = v.strictObject({
+  id: IdSchema,
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(100)),
+  /** Chosen by itself for visitors who prefer it, and what the browser draws its own parts in; left out: neither. */
+  scheme: v.optional(v.picklist(['light', 'dark'])),
+})
+/** Most themes of a project. */
+export const MAX_THEMES = 8
+
 export const PageOwnSchema = v.strictObject({
   id: IdSchema,
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
@@ -172,6 +182,8 @@ export const ProjectSchema = v.strictObject({
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
   about: v.optional(AboutSchema),
   tokens: v.record(v.string(), v.unknown()),
+  /** Left out: one world of colours, without a name. */
+  themes: v.optional(v.pipe(v.array(ThemeSchema), v.maxLength(MAX_THEMES))),
   views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(MAX_VIEWS)),
   assets: v.array(AssetSchema),
   pages: v.array(PageOwnSchema),
@@ -180,6 +192,7 @@ export const ProjectSchema = v.strictObject({
 export type View = v.InferOutput<typeof ViewSchema>
 export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
 export type About = v.InferOutput<typeof AboutSchema>
+export type Theme = v.InferOutput<typeof ThemeSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
 export type Aid = v.InferOutput<typeof AidSchema>
 /** What a page shows otherwise of one block of its template. */

@@ -2,6 +2,8 @@
  * Design tokens in the W3C Design Tokens format: groups nest, a token has `$value`, `$type` is inherited from the
  * group, `{group.name}` refers to another token.
  */
+import { chosenValue, placesIn, type Where } from './token-variants'
+
 export type TokenTree = Record<string, unknown>
 
 export type Typography = {
@@ -27,6 +29,8 @@ export class TokenError extends Error {
 export const MAX_TOKEN_DEPTH = 20
 const MAX_TOKEN_WAY = 50
 const MAX_TOKENS = 5000
+/** Most views and themes that tokens name. */
+const MAX_PLACES = 32
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -80,9 +84,39 @@ function pixels(value: unknown): number | undefined {
 export class Tokens {
   private readonly raw = new Map<string, { token: Record<string, unknown>; type?: string }>()
   private readonly resolved = new Map<string, ResolvedToken>()
+  /** As they are in views and themes, by these. */
+  private readonly elsewhere = new Map<string, Tokens>()
+  /** Whether any is something else in a view or a theme: mostly none is. */
+  readonly varies: boolean
 
-  constructor(readonly tree: TokenTree) {
-    eachToken(tree, (name, token, type) => this.raw.set(name, { token, type }))
+  /** @param views whose values hold, widest first */
+  constructor(
+    readonly tree: TokenTree,
+    views: readonly string[] = [],
+    theme?: string,
+  ) {
+    const isBase = views.length === 0 && theme === undefined
+    let varies = false
+    eachToken(tree, (name, token, type) => {
+      if (isBase && placesIn(token).length > 0) varies = true
+      this.raw.set(name, {
+        token: isBase ? token : { ...token, $value: chosenValue(token, views, theme) },
+        type,
+      })
+    })
+    this.varies = varies
+  }
+
+  /** @param views those of a cascade, widest first */
+  at(views: readonly string[], theme?: string): Tokens {
+    if (!this.varies) return this
+    const key = `${views.join(' ')}|${theme ?? ''}`
+    let found = this.elsewhere.get(key)
+    if (!found) {
+      found = new Tokens(this.tree, views, theme)
+      this.elsewhere.set(key, found)
+    }
+    return found
   }
 
   names(type?: ResolvedToken['type']): string[] {
@@ -170,12 +204,35 @@ export class Tokens {
   }
 }
 
+/** The views and themes in which tokens say something else. A colour follows the theme, everything else the view. @throws TokenError */
+function placesOf(tree: TokenTree): Where[] {
+  const places = new Map<string, Where>()
+  eachToken(tree, (name, token, type) => {
+    for (const where of placesIn(token)) {
+      if ('view' in where && type === 'color')
+        throw new TokenError(`tokens.${name}: a colour may differ by theme, not by view`)
+      if ('theme' in where && type !== 'color')
+        throw new TokenError(`tokens.${name}: only a colour may differ by theme`)
+      places.set(JSON.stringify(where), where)
+    }
+  })
+  return [...places.values()]
+}
+
 /** What is wrong with a tree of tokens from outside, or undefined. */
 export function problemOf(tree: TokenTree): string | undefined {
   try {
     const tokens = new Tokens(tree)
     if (tokens.names().length > MAX_TOKENS) return `tokens: a project has at most ${MAX_TOKENS} tokens`
-    return tokens.problem()
+    const places = placesOf(tree)
+    if (places.length > MAX_PLACES)
+      return `tokens: values of their own in at most ${MAX_PLACES} views and themes`
+    for (const where of [undefined, ...places]) {
+      const there = !where ? tokens : 'view' in where ? tokens.at([where.view]) : tokens.at([], where.theme)
+      const problem = there.problem()
+      if (problem) return problem
+    }
+    return undefined
   } catch (error) {
     if (error instanceof TokenError) return error.message
     throw error

@@ -2,7 +2,7 @@
 import type { Kind } from '../properties/kinds'
 import { byOrder } from '../properties/order-keys'
 import type { Props } from '../properties/table'
-import type { About, Asset, NodeTree, PageFile, ProjectFile, View } from './schema'
+import type { About, Asset, NodeTree, PageFile, ProjectFile, Theme, View } from './schema'
 import { FORMAT, VERSION } from './schema'
 import type { Tokens, TokenTree } from './tokens'
 
@@ -38,6 +38,8 @@ export abstract class Tree {
   abstract readonly assets: ReadonlyMap<string, Asset>
   abstract readonly tokens: TokenTree
   abstract readonly tokenTable: Tokens
+  /** The first is the one that tokens' own values are of; none: a project of one world. */
+  abstract readonly themes: readonly Theme[]
   /** Pages of which only the outline is here: nothing is known of what is on them. */
   abstract readonly absent: ReadonlySet<string>
 
@@ -120,6 +122,16 @@ export abstract class Tree {
     return this.views.slice(0, at + 1)
   }
 
+  /** The tokens as they are in a view, and in a theme; left out: the first. */
+  tokensAt(view: string, theme?: string): Tokens {
+    const { tokenTable } = this
+    if (!tokenTable.varies) return tokenTable
+    return tokenTable.at(
+      this.cascade(view).map(({ id }) => id),
+      theme,
+    )
+  }
+
   /** The view that applies at a window width, as max-width media queries choose it. */
   viewAt(width: number): View {
     let chosen = this.views[0]
@@ -160,6 +172,7 @@ export abstract class Tree {
       name: this.name,
       ...(Object.keys(this.about).length > 0 ? { about: this.about } : {}),
       tokens: this.tokens,
+      ...(this.themes.length > 0 ? { themes: [...this.themes] } : {}),
       views: this.views,
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
       pages: this.allPages(),

@@ -4,7 +4,7 @@
  * are all these. What they are stands here; everything else about one of them in the module of its name.
  */
 
-import type { About, Aid, Asset, NodeTree, PageFile, View } from '../document/schema'
+import type { About, Aid, Asset, NodeTree, PageFile, Theme, View } from '../document/schema'
 import type { Page } from '../document/tree'
 import type { PropKey } from '../properties/table'
 
@@ -62,6 +62,9 @@ export type ViewsEdit = { op: 'views'; change: Record<string, ViewValues | null>
 /** `name` dotted, such as `space.m`; `token` null: takes it away. */
 export type TokenEdit = { op: 'token'; name: string; token: Record<string, unknown> | null }
 
+/** `theme` null: takes it away; `at`: where a new one stands among them, else last. */
+export type ThemeEdit = { op: 'theme'; id: string; at?: number; theme: Omit<Theme, 'id'> | null }
+
 /** `asset` null: takes it out. */
 export type AssetEdit = { op: 'asset'; id: string; asset: Asset | null }
 
@@ -81,5 +84,6 @@ export type Edit =
   | AidEdit
   | ViewsEdit
   | TokenEdit
+  | ThemeEdit
   | AssetEdit
   | ProjectEdit

@@ -42,7 +42,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const node = nodes[a % nodes.length]
   const boxes = nodes.filter((each) => each.kind === 'box' || each.kind === 'section')
   const host = boxes[b % Math.max(1, boxes.length)]
-  switch (kind % 12) {
+  switch (kind % 13) {
     case 0:
       return { op: 'set', node: node.id, props: { paddingTop: b % 50, fills: someFills(b) } }
     case 1:
@@ -77,6 +77,12 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
         op: 'token',
         name: `space.t${b % 3}`,
         token: c % 4 === 0 ? null : { $value: { value: c % 90, unit: 'px' } },
+      }
+    case 12:
+      return {
+        op: 'theme',
+        id: `t${b % 3}`,
+        theme: c % 3 === 0 ? null : { name: `Theme ${c}`, ...(c % 2 ? { scheme: 'dark' } : {}) },
       }
     case 7:
       return {

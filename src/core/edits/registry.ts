@@ -13,6 +13,7 @@ import { project } from './project'
 import { remove } from './remove'
 import { set } from './set'
 import { text } from './text'
+import { theme } from './theme'
 import { token } from './token'
 import { views } from './views'
 
@@ -29,6 +30,7 @@ const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, 
   aid,
   views,
   token,
+  theme,
   asset,
   project,
 }

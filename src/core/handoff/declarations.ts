@@ -54,12 +54,12 @@ const setIn = ({ doc, carrying, view }: Pick<Place, 'doc' | 'carrying' | 'view'>
 
 /** Everything a block is in a view, carried where the view does not say. */
 export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node: Node): Resolved =>
-  withValues(place.doc.tokenTable, node, setIn(place, node))
+  withValues(place.doc.tokensAt(place.view), node, setIn(place, node))
 
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = setIn(place, node)
   const resolved = resolvedIn(place, node)
-  const writer = new Writer(raw, resolved, writingFor(place.doc.tokenTable))
+  const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view)))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
   const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)

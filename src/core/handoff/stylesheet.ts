@@ -2,6 +2,7 @@
 import type { Document, Node, Page } from '../document/document'
 import { cascaded, resolve } from '../document/resolve'
 import type { View } from '../document/schema'
+import type { Tokens } from '../document/tokens'
 import { Instances } from '../expand/instances'
 import { Carrying } from '../lattice/carrying'
 import { flowOf } from '../layout/style'
@@ -193,11 +194,12 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
   const parts = [
     fonts.map((file) => fontFace(file, fontPath)).join('\n'),
     rootRule(doc),
+    ...themeRules(doc),
     RESET,
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
-    ...doc.views.slice(1).map((view) => mediaText(view, rules)),
+    ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i], view, rules)),
   ]
   if (shown.some(isReordered))
     parts.push(
@@ -240,11 +242,11 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
   ['--baseline', unit(lattice.baseline)],
 ]
 
-/** The custom properties of a project's tokens. */
-export function tokenProperties(doc: Document): string[] {
+/** The custom properties of tokens, each as `name: value`. */
+export function tokenProperties(tokens: Tokens): string[] {
   const lines: string[] = []
-  for (const name of doc.tokenTable.names()) {
-    const token = doc.tokenTable.lookup(name)
+  for (const name of tokens.names()) {
+    const token = tokens.lookup(name)
     // One that says nothing usable, as an old store may hold, is not handed off.
     if (!token) continue
     const property = customProperty(name)
@@ -266,7 +268,7 @@ export function tokenProperties(doc: Document): string[] {
 }
 
 function rootRule(doc: Document): string {
-  const lines = tokenProperties(doc)
+  const lines = tokenProperties(doc.tokenTable)
   for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
@@ -343,8 +345,55 @@ function rulesText(rules: readonly (readonly [selector: string, Declarations])[]
     .join('\n\n')
 }
 
-function mediaText(view: View, rules: readonly Rule[]): string {
-  const root: Declarations = new Map(viewProperties(view))
+/** What tokens are that they are not elsewhere: declarations by custom property. */
+function changedTokens(from: Tokens, to: Tokens): [string, string][] {
+  if (from === to) return []
+  const before = new Set(tokenProperties(from))
+  return tokenProperties(to)
+    .filter((line) => !before.has(line))
+    .map((line) => {
+      const colon = line.indexOf(': ')
+      return [line.slice(0, colon), line.slice(colon + 2)]
+    })
+}
+
+/**
+ * The themes: each under `data-theme` on the root; those of a scheme by themselves, for visitors who prefer it, where the page does
+ * not say one.
+ */
+function themeRules({ tokenTable, themes }: Document): string[] {
+  const schemes = themes.flatMap(({ scheme }) => scheme ?? [])
+  const [first, ...others] = themes
+  if (!first) return []
+  // A page without a fill is white with black words in every scheme, as it was drawn.
+  const root: Declarations = new Map([
+    ['background-color', '#ffffff'],
+    ['color', '#000000'],
+  ])
+  if (first.scheme) root.set('color-scheme', [...new Set(schemes)].join(' '))
+  const rules = [rulesText([[':root', root]])]
+  if (first.scheme) rules.push(`[data-theme="${first.id}"] {\n  color-scheme: ${first.scheme};\n}`)
+  const preferred = new Set(first.scheme ? [first.scheme] : [])
+  for (const { id, name, scheme } of others) {
+    const own: Declarations = new Map(changedTokens(tokenTable, tokenTable.at([], id)))
+    if (scheme) own.set('color-scheme', scheme)
+    const note = `/* ${cssComment(name)} */`
+    if (scheme && !preferred.has(scheme)) {
+      preferred.add(scheme)
+      const inner = rulesText([[':root:not([data-theme])', own]], '  ')
+      if (inner) rules.push(`${note}\n@media (prefers-color-scheme: ${scheme}) {\n${inner}\n}`)
+    }
+    const rule = rulesText([[`[data-theme="${id}"]`, own]])
+    if (rule) rules.push(`${note}\n${rule}`)
+  }
+  return rules
+}
+
+function mediaText(doc: Document, wider: View, view: View, rules: readonly Rule[]): string {
+  const root: Declarations = new Map([
+    ...viewProperties(view),
+    ...changedTokens(doc.tokensAt(wider.id), doc.tokensAt(view.id)),
+  ])
   const changed = rules.flatMap(({ className, changes }) => {
     const change = changes.get(view.id)
     return change ? [[`.${className}`, change] as const] : []

@@ -2,6 +2,7 @@
 import type { Document, Node } from '../document/document'
 import { resolved, withOverrides } from '../document/resolve'
 import type { View } from '../document/schema'
+import type { Tokens } from '../document/tokens'
 import { Instances } from '../expand/instances'
 import { Carrying, carriesOthers } from '../lattice/carrying'
 import { type UsedLattice, usedLattice } from '../lattice/used'
@@ -28,7 +29,8 @@ export class PageLayout {
   view: View
   /** Rises with every update that may have changed a box. */
   version = 0
-  private tokens: unknown
+  /** As they are in this view and theme. */
+  tokens: Tokens
   private views: unknown
   private fontVersion = -1
   private cascade: string[] = []
@@ -46,7 +48,10 @@ export class PageLayout {
     private width: number,
     private readonly paragraphs: ParagraphCache,
     private readonly fontsVersion: () => number = () => 0,
+    /** Whose colours it has; left out: the first. */
+    readonly theme?: string,
   ) {
+    this.tokens = doc.tokensAt(viewId, theme)
     this.instances = new Instances(doc, page)
     this.carrying = new Carrying(doc, this.instances)
     this.boxes = new BoxTable(this.instances)
@@ -62,19 +67,20 @@ export class PageLayout {
     return this.cascade.length > 1 ? this.carrying.setIn(node, this.viewId, set) : set
   }
 
-  private readonly resolve = (node: Node) => resolved(this.doc.tokenTable, node, this.setOf(node))
+  private readonly resolve = (node: Node) => resolved(this.tokens, node, this.setOf(node))
 
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
     const { doc } = this
+    const tokens = doc.tokensAt(this.viewId, this.theme)
     const restyle =
-      this.views !== doc.views || this.tokens !== doc.tokens || this.fontVersion !== this.fontsVersion()
+      this.views !== doc.views || this.tokens !== tokens || this.fontVersion !== this.fontsVersion()
     const changed = this.instances.update()
     const touched = restyle || this.first ? undefined : changed
     const resized = width !== this.width
     if (restyle) {
       this.views = doc.views
-      this.tokens = doc.tokens
+      this.tokens = tokens
       this.fontVersion = this.fontsVersion()
       this.view = doc.view(this.viewId)
       this.cascade = doc.cascade(this.viewId).map((view) => view.id)
@@ -87,7 +93,7 @@ export class PageLayout {
     this.version++
     this.carrying.forget()
     const { cascade } = this
-    const around: Surroundings = { doc, view: this.view, used: this.used, cascade }
+    const around: Surroundings = { doc, tokens, view: this.view, used: this.used, cascade }
     if (touched) {
       if (resized) this.follow(around)
       for (const id of touched) this.resync(id)
@@ -120,8 +126,8 @@ export class PageLayout {
 
   /** What a box's style is taken in: the lattice of its section. */
   private surroundings(box: LayoutBox): Surroundings {
-    const { doc, view, cascade } = this
-    return { doc, view, used: this.usedFor(box.parent?.id ?? ''), cascade }
+    const { doc, tokens, view, cascade } = this
+    return { doc, tokens, view, used: this.usedFor(box.parent?.id ?? ''), cascade }
   }
 
   /** The lattice that a block stands on: its section's own, or the view's. */

@@ -36,6 +36,7 @@ const FLOW: Record<string, Flow> = {
 
 export type Surroundings = {
   doc: Document
+  tokens: Tokens
   view: View
   used: UsedLattice
   /** Ids of the view and all wider ones, widest first. */
@@ -64,7 +65,7 @@ function lengthOf(tokens: Tokens, raw: number | string | undefined, fallback: nu
 
 /** Sets the box's fields from `set`, the node's props cascaded into the view. */
 export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
-  const { view, doc } = around
+  const { view, tokens } = around
   const { kind } = box.node
   const lattice =
     kind === 'section' && set.lattice !== undefined && set.lattice !== 'view'
@@ -72,7 +73,6 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
       : null
   const used = lattice ?? around.used
   const defaults = defaultsOf(kind)
-  const tokens = doc.tokenTable
   const flowWord = set.flow ?? defaults.flow
   box.flow = flowOf(kind, flowWord)
   const parentFlow = box.parent?.flow ?? Flow.Stack
@@ -100,7 +100,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   box.clip = set.clip === true
   const out = box.parent !== null && isLifted(set, parentFlow)
   const held = out ? heldOn(box.node, around.cascade, set) : undefined
-  box.uncommon = uncommonOf(kind, set, doc, lattice, out, held)
+  box.uncommon = uncommonOf(kind, set, around, lattice, out, held)
   const inLine = !out && (parentFlow === Flow.Row || parentFlow === Flow.Column)
   box.before = inLine ? lengthOf(tokens, set.spaceBefore, 0) : 0
   box.subgrid = box.flow === Flow.Lattice && parentFlow === Flow.Lattice && !out
@@ -127,7 +127,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
 function uncommonOf(
   kind: Kind,
   set: Props,
-  doc: Document,
+  { doc, tokens }: Surroundings,
   lattice: UsedLattice | null,
   lifted: boolean,
   held: Held | undefined,
@@ -148,7 +148,6 @@ function uncommonOf(
     set.rotate !== undefined
   if (!asks) return COMMON
   const defaults = defaultsOf(kind)
-  const tokens = doc.tokenTable
   const asset = kind === 'picture' && set.asset ? doc.assets.get(set.asset) : undefined
   const ratio =
     kind === 'picture'

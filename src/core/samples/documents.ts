@@ -12,6 +12,7 @@ import { said } from '../words/words'
 import type { Feature } from './features'
 import { standIn } from './stand-in'
 import { type, words } from './texts'
+import { randomTokens, withTokens } from './tokens'
 
 const length = (max: number) =>
   fc.oneof(
@@ -332,7 +333,16 @@ const ASSET: Asset = { ...FIELD, ...nameOf(standIn(FIELD)) }
 export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectFile> {
   return fc
     .tuple(viewSet, fc.array(section(features), { minLength: 1, maxLength: 3 }))
-    .map(([views, drafts]) => {
+    .chain(([views, drafts]) =>
+      fc.tuple(
+        fc.constant(views),
+        fc.constant(drafts),
+        features.has('tokens')
+          ? fc.option(randomTokens(views.map(({ id }) => id)), { freq: 1, nil: undefined })
+          : fc.constant(undefined),
+      ),
+    )
+    .map(([views, drafts, tokens]) => {
       let count = 0
       const finish = (draft: Draft, i: number): NodeTree => {
         const id = `n${count++}`
@@ -345,13 +355,13 @@ export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectF
         }
         if (draft.override) tree.overrides = { [count % 2 ? 'narrow' : 'middle']: draft.override }
         if (draft.children.length > 0) tree.children = draft.children.map(finish)
-        return tree
+        return tokens ? withTokens(tree, count) : tree
       }
       return {
         format: FORMAT,
         version: VERSION,
         name: 'Random',
-        tokens: {},
+        tokens: tokens ?? {},
         views,
         assets: [ASSET],
         pages: [

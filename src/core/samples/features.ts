@@ -15,6 +15,7 @@ export const FEATURES = [
   'ratio',
   'override',
   'elements',
+  'tokens',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 

@@ -50,9 +50,12 @@ export function fontsOf(doc: Document, since?: number): Set<string> {
     }
   }
   // The type styles too, so that whatever is placed next can be drawn at once.
-  for (const name of doc.tokenTable.names('typography')) {
-    const token = doc.tokenTable.lookup(name)
-    if (token?.type === 'typography') filesNeeded(token.value.fontFamily, false, '', ids)
+  for (const { id } of doc.views) {
+    const tokens = doc.tokensAt(id)
+    for (const name of tokens.names('typography')) {
+      const token = tokens.lookup(name)
+      if (token?.type === 'typography') filesNeeded(token.value.fontFamily, false, '', ids)
+    }
   }
   return ids
 }

@@ -1,6 +1,7 @@
 /** One token in another's place: renamed, merged, or taken away with its value left where it was used. */
 import type { Document } from '../document/document'
 import { type Place, placesOf } from '../document/places'
+import { mapValues } from '../document/token-variants'
 import { eachToken, type TokenTree, type Typography, tokensIn } from '../document/tokens'
 import type { Edit, PropChanges } from '../edits/edit'
 import type { PropKey, Props } from '../properties/table'
@@ -8,8 +9,17 @@ import { tokensOn } from './uses'
 
 type Token = Record<string, unknown>
 
-/** A token as it is stored; with the type that it has from its group. */
+/** A token as it is stored. */
 export function storedToken(tree: TokenTree, name: string): Token | undefined {
+  let found: Token | undefined
+  eachToken(tree, (other, token) => {
+    if (other === name) found = token
+  })
+  return found
+}
+
+/** The same with the type that it has from its group, to be put into another. */
+function withType(tree: TokenTree, name: string): Token | undefined {
   let found: Token | undefined
   eachToken(tree, (other, token, type) => {
     if (other === name) found = type === undefined ? token : { $type: type, ...token }
@@ -46,23 +56,52 @@ const typed = (type: Typography, own: Props): PropChanges => {
   return Object.fromEntries(Object.entries(said).filter(([key]) => own[key as PropKey] === undefined))
 }
 
-/** Edits by which blocks take `into` where they take a token now; `into` undefined: the value that it has. */
-function inBlocks(doc: Document, name: string, into: string | undefined): Edit[] {
-  const reference = `{${name}}`
-  const token = doc.tokenTable.lookup(name)
-  const instead = into === undefined ? token?.value : `{${into}}`
-  const edits: Edit[] = []
-  for (const place of placesOf(doc)) {
-    const props: PropChanges = {}
-    for (const [key, value] of Object.entries(place.props) as [PropKey, unknown][]) {
-      if (![...tokensIn(value)].includes(name)) continue
-      if (into === undefined && token?.type === 'typography')
-        Object.assign(props, typed(token.value, place.props), { [key]: null })
-      else props[key] = withInstead(value, reference, instead)
-    }
-    if (Object.keys(props).length > 0) edits.push(editAt(place, props))
-  }
-  return edits
+/** What of a place names a token. */
+const keysWith = ({ props }: Place, name: string) =>
+  (Object.keys(props) as PropKey[]).filter((key) => [...tokensIn(props[key])].includes(name))
+
+/** Edits by which blocks take `into` where they take a token now. */
+function inBlocks(doc: Document, name: string, into: string): Edit[] {
+  return [...placesOf(doc)].flatMap((place) => {
+    const keys = keysWith(place, name)
+    const taken = (key: PropKey) => withInstead(place.props[key], `{${name}}`, `{${into}}`)
+    return keys.length > 0 ? [editAt(place, Object.fromEntries(keys.map((key) => [key, taken(key)])))] : []
+  })
+}
+
+/** Edits by which blocks keep the values that a token has, on each view that it differs on. */
+function leftInBlocks(doc: Document, name: string): Edit[] {
+  return [...placesOf(doc)].flatMap((place) =>
+    keysWith(place, name).flatMap((key) => {
+      let before: string | undefined
+      return viewsOf(doc, place, key).flatMap(({ view, own }) => {
+        const token = doc.tokensAt(view).lookup(name)
+        const said = JSON.stringify(token)
+        if (!token || said === before) return []
+        const isFirst = before === undefined
+        before = said
+        const props: PropChanges =
+          token.type === 'typography'
+            ? { ...typed(token.value, own), ...(isFirst ? { [key]: null } : {}) }
+            : { [key]: withInstead(place.props[key], `{${name}}`, token.value) }
+        return [editAt(isFirst ? place : { ...place, view }, props)]
+      })
+    }),
+  )
+}
+
+/** The views that a value holds for: its own, and the narrower ones that do not set it; with what is set there of a block. */
+function viewsOf(doc: Document, { node, by, view, props }: Place, key: PropKey) {
+  const overrides = (by === undefined ? doc.node(node) : doc.pages.get(by)?.changes?.[node])?.overrides ?? {}
+  const [first, ...narrower] =
+    view === undefined ? doc.views : doc.views.slice(doc.views.findIndex(({ id }) => id === view))
+  const end = narrower.findIndex(({ id }) => overrides[id]?.[key] !== undefined)
+  const own = by === undefined ? doc.node(node).props : {}
+  let set: Props = { ...own, ...props }
+  return [first, ...(end < 0 ? narrower : narrower.slice(0, end))].map(({ id }) => {
+    set = { ...set, ...overrides[id] }
+    return { view: id, own: set }
+  })
 }
 
 /** The same among tokens. */
@@ -73,14 +112,15 @@ function inTokens(doc: Document, name: string, into: string | undefined): Edit[]
     return {
       op: 'token',
       name: other,
-      token: { ...token, $value: withInstead(token.$value, `{${name}}`, instead) },
+      token: mapValues(token, (value) => withInstead(value, `{${name}}`, instead)),
     }
   })
 }
 
 /** Takes a token away; blocks take `into`, another of its type, or keep the value that it has. */
 export function removeTokenEdits(doc: Document, name: string, into?: string): Edit[] {
-  return [...inBlocks(doc, name, into), ...inTokens(doc, name, into), { op: 'token', name, token: null }]
+  const blocks = into === undefined ? leftInBlocks(doc, name) : inBlocks(doc, name, into)
+  return [...blocks, ...inTokens(doc, name, into), { op: 'token', name, token: null }]
 }
 
 /** Why a token cannot be called so, as a sentence; undefined: it can. */
@@ -92,7 +132,7 @@ export function nameProblem(doc: Document, name: string, own?: string): string |
 
 /** @param name its new name, which is free */
 export function renameTokenEdits(doc: Document, name: string, to: string): Edit[] {
-  const token = storedToken(doc.tokens, name)
+  const token = withType(doc.tokens, name)
   if (!token || name === to) return []
   return [{ op: 'token', name: to, token }, ...removeTokenEdits(doc, name, to)]
 }

@@ -1,7 +1,5 @@
 /** Which colours meet on a page, words on what lies behind them, and how well they read there. */
 import { contrastOf, laidOver, neededFor } from '../color/contrast'
-import { colorIn } from '../document/resolve'
-import type { Tokens } from '../document/tokens'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import { type Fill, type Items, shownItems } from '../properties/items'
@@ -20,31 +18,28 @@ function fillsOf(box: LayoutBox): Fill[] {
 }
 
 /** The colours of a fill; those that let something through are laid over each of `under`. */
-function overlaid(tokens: Tokens, fill: Fill, under: readonly string[]): string[] {
-  const own = fill.kind === 'color' ? [fill.color] : fill.stops.map(({ color }) => color)
-  const colors = own.map((color) => colorIn(tokens, color) ?? '#00000000')
+function overlaid(fill: Fill, under: readonly string[]): string[] {
+  const colors = fill.kind === 'color' ? [fill.color] : fill.stops.map(({ color }) => color)
   return [...new Set(colors.flatMap((color) => under.map((ground) => laidOver(color, ground))))]
 }
 
 /** What words in a block stand on. */
-export function groundOf(tokens: Tokens, box: LayoutBox): Ground {
+export function groundOf(box: LayoutBox): Ground {
   const chain: LayoutBox[] = []
   for (let at: LayoutBox | null = box; at; at = at.parent) chain.push(at)
   let colors = [WHITE]
   // From the page inwards, each block's fills from the lowest up.
-  for (const at of chain.reverse())
-    for (const fill of fillsOf(at).reverse()) colors = overlaid(tokens, fill, colors)
+  for (const at of chain.reverse()) for (const fill of fillsOf(at).reverse()) colors = overlaid(fill, colors)
   return { colors, isSure: chain.every((at) => at.pins === null) }
 }
 
 /** How words read on what is behind them: the worst of it. `ratio`: WCAG 2.2. */
 export type Reading = { ink: string; ground: string; ratio: number; needed: number; isSure: boolean }
 
-export function readingOf(tokens: Tokens, box: LayoutBox): Reading | undefined {
-  const { color, fontSize, fontWeight } = box.resolved
-  const ink = colorIn(tokens, color as string | undefined)
+export function readingOf(box: LayoutBox): Reading | undefined {
+  const { color: ink, fontSize, fontWeight } = box.resolved
   if (!box.typeset || box.typeset.isEmpty || ink === undefined) return undefined
-  const { colors, isSure } = groundOf(tokens, box)
+  const { colors, isSure } = groundOf(box)
   const needed = neededFor(fontSize, fontWeight as number)
   const worst = colors
     .map((ground) => ({ ink, ground, ratio: contrastOf(ink, ground), needed, isSure }))
@@ -56,10 +51,10 @@ export function readingOf(tokens: Tokens, box: LayoutBox): Reading | undefined {
 export type Pair = Reading & { nodes: string[] }
 
 /** The pairs of a sheet, those that fall short first. */
-export function pairsOn(tokens: Tokens, layout: PageLayout): Pair[] {
+export function pairsOn(layout: PageLayout): Pair[] {
   const pairs = new Map<string, Pair>()
   for (const box of layout.visible()) {
-    const reading = readingOf(tokens, box)
+    const reading = readingOf(box)
     if (!reading) continue
     const key = `${reading.ink} ${reading.ground} ${reading.needed}`
     const pair = pairs.get(key) ?? { ...reading, nodes: [] }

@@ -1,5 +1,6 @@
 /** Tokens files (W3C Design Tokens): a project's, and from outside what taking one in would change, or why it cannot be taken. */
 import type { Document } from '../document/document'
+import { variantsOf } from '../document/token-variants'
 import { eachToken, problemOf, type TokenTree } from '../document/tokens'
 import type { Edit } from '../edits/edit'
 import { storedToken } from './instead'
@@ -26,6 +27,8 @@ function treeIn(text: string): TokenTree | string {
 /** A project's tokens as a file of the format. */
 export const writeTokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
 
+const saysOf = (token: Record<string, unknown>) => JSON.stringify([token.$value, variantsOf(token)])
+
 /** Tokens of the file are set, others stay. @returns a reason fit to be shown when it cannot be taken */
 export function readTokensFile(doc: Document, text: string): ReadTokens | string {
   const tree = treeIn(text)
@@ -38,7 +41,7 @@ export function readTokensFile(doc: Document, text: string): ReadTokens | string
     count++
     const next = type === undefined ? token : { $type: type, ...token }
     const before = storedToken(doc.tokens, name)
-    if (before && JSON.stringify(before.$value) === JSON.stringify(next.$value)) return
+    if (before && saysOf(before) === saysOf(next)) return
     found.edits.push({ op: 'token', name, token: next })
     found[before ? 'changed' : 'added'].push(name)
   })

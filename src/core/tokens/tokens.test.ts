@@ -1,17 +1,23 @@
 import { describe, expect, test } from 'vitest'
-import { box, exactly, lay } from '../arrange/test-page'
+import { box, exactly, lay, paragraphs } from '../arrange/test-page'
+import { contrastOf } from '../color/contrast'
 import type { Document } from '../document/document'
 import { resolve } from '../document/resolve'
 import type { NodeTree } from '../document/schema'
+import { placesIn, withValueAt } from '../document/token-variants'
+import { colorValue, dimensionValue } from '../document/tokens'
 import { applyAll } from '../edits/apply'
+import { buildSite } from '../handoff/site'
+import { PageLayout } from '../layout/page'
 import { oneFill } from '../properties/items'
 import type { Props } from '../properties/table'
 import { said } from '../words/words'
 import { colorsInUse, sizesInUse, spacesInUse } from './in-use'
-import { nameProblem, removeTokenEdits, renameTokenEdits } from './instead'
+import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from './instead'
 import { bindEdits, nearTokens } from './near'
 import { pairsOn, readingOf } from './pairs'
 import { scaleOf } from './scale'
+import { newThemeEdits, removeThemeEdits, setEdit, turnedColors } from './themes'
 import { type ReadTokens, readTokensFile } from './tokens-file'
 import { tokenUses } from './uses'
 
@@ -153,14 +159,137 @@ describe('in use', () => {
   })
 })
 
+describe('values of a view alone', () => {
+  const narrow = () => {
+    const made = page()
+    const { doc, run } = made
+    run([
+      setEdit(doc, 'space.m', { view: 'mobile' }, dimensionValue(9)),
+      setEdit(
+        doc,
+        'type.heading',
+        { view: 'mobile' },
+        {
+          ...(storedToken(doc.tokens, 'type.heading')!.$value as object),
+          fontSize: dimensionValue(31),
+        },
+      ),
+    ])
+    return made
+  }
+
+  test('hold there and on narrower views, in layout and in blocks', () => {
+    const { doc } = narrow()
+    expect(doc.tokensAt('mobile').lookup('space.m')!.value).toBe(9)
+    expect(doc.tokensAt('desktop').lookup('space.m')!.value).toBe(24)
+    expect(resolve(doc, doc.node('t'), 'mobile').fontSize).toBe(31)
+    const phone = new PageLayout(doc, doc.pagesInOrder()[0].id, 'mobile', 390, paragraphs)
+    expect(phone.boxes.get('b')!.rowGap).toBe(9)
+    expect(phone.boxes.get('t')!.resolved.fontSize).toBe(31)
+  })
+
+  test('renamed and taken away, every block looks as before on every view', () => {
+    for (const name of ['space.m', 'type.heading'])
+      for (const change of [renameTokenEdits, removeTokenEdits]) {
+        const { doc, run } = narrow()
+        const before = looks(doc)
+        run(change(doc, name, change === renameTokenEdits ? 'other.one' : (undefined as never)))
+        expect(looks(doc), `${name} ${change.name}`).toEqual(before)
+      }
+  })
+
+  test('a colour has none, and nothing else follows a theme', () => {
+    const { doc, run } = page()
+    expect(() => run([setEdit(doc, 'color.ink', { view: 'mobile' }, colorValue('#000000'))])).toThrow(
+      /by theme, not by view/,
+    )
+    expect(() => run([setEdit(doc, 'space.m', { theme: 'dark' }, dimensionValue(3))])).toThrow(
+      /only a colour/,
+    )
+    expect(() => run([setEdit(doc, 'space.m', { view: 'mobile' }, '{space.m}')])).toThrow(/refers to itself/)
+  })
+
+  test('put back, the token is as it was, and what others keep in it stays', () => {
+    const token = { $type: 'number', $value: 1, $extensions: { 'org.example': { a: 1 } } }
+    const changed = withValueAt(token, { view: 'mobile' }, 2)
+    expect(placesIn(changed)).toEqual([{ view: 'mobile' }])
+    expect(withValueAt(changed, { view: 'mobile' }, null)).toEqual(token)
+    expect(withValueAt(withValueAt({ $value: 1 }, { theme: 'x' }, 2), { theme: 'x' }, null)).toEqual({
+      $value: 1,
+    })
+  })
+})
+
+describe('themes', () => {
+  const dark = (made = page()) => {
+    const { doc, layout, run } = made
+    const before = pairsOn(layout)
+    run(
+      newThemeEdits(
+        doc,
+        { id: 'dark', first: 'light' },
+        { name: 'Dark', scheme: 'dark' },
+        turnedColors(doc, before),
+      ),
+    )
+    const night = new PageLayout(doc, layout.page, 'desktop', 1440, paragraphs, undefined, 'dark')
+    return { ...made, before, night }
+  }
+
+  test('dark from light: grounds are dark, and what read well reads well', () => {
+    const { doc, before, night } = dark()
+    expect(doc.themes.map(({ name }) => name)).toEqual(['Light', 'Dark'])
+    const well = before.filter(({ ratio, needed }) => ratio >= needed).flatMap(({ nodes }) => nodes)
+    expect(well.length).toBeGreaterThan(0)
+    for (const pair of pairsOn(night))
+      if (pair.nodes.some((id) => well.includes(id)))
+        expect(pair.ratio, `${pair.ink} on ${pair.ground}`).toBeGreaterThanOrEqual(pair.needed)
+    const { lookup } = {
+      lookup: (name: string) => doc.tokensAt('desktop', 'dark').lookup(name)!.value as string,
+    }
+    expect(contrastOf(lookup('color.paper'), '#000000')).toBeLessThan(3)
+  })
+
+  test('boxes and lines are the same in every theme', () => {
+    const { layout, night, doc } = dark()
+    for (const { id } of layout.visible()) {
+      expect(night.rect(id)).toEqual(layout.rect(id))
+      expect(night.lineTexts(id)).toEqual(layout.lineTexts(id))
+    }
+    expect(buildSite(doc, new Map()).text.get('index.html')).toBe(
+      buildSite(page().doc, new Map()).text.get('index.html'),
+    )
+  })
+
+  test('handed off: by itself for who prefers it, and where it is asked for', () => {
+    const { doc } = dark()
+    const css = buildSite(doc, new Map()).text.get('styles.css')!
+    const paper = doc.tokensAt('desktop', 'dark').lookup('color.paper')!.value
+    expect(css).toContain('color-scheme: light dark')
+    expect(css).toMatch(
+      new RegExp(
+        `@media \\(prefers-color-scheme: dark\\) \\{\\s*:root:not\\(\\[data-theme\\]\\) \\{[^}]*--color-paper: ${paper};`,
+      ),
+    )
+    expect(css).toMatch(new RegExp(`\\[data-theme="dark"\\] \\{[^}]*--color-paper: ${paper};`))
+  })
+
+  test('taken away again, nothing is left of it', () => {
+    const { doc, run } = dark()
+    run(removeThemeEdits(doc, 'dark'))
+    run(removeThemeEdits(doc, 'light'))
+    expect(doc.toFile()).toEqual(page().doc.toFile())
+  })
+})
+
 describe('pairs', () => {
   test('words on what is behind them: the worst stop of a gradient, and what falls short first', () => {
-    const { doc, layout } = page()
-    const [worst] = pairsOn(doc.tokenTable, layout)
+    const { layout } = page()
+    const [worst] = pairsOn(layout)
     // Pine words on a gradient that begins in pine.
     expect(worst).toMatchObject({ ink: '#1d5c46', needed: 4.5, nodes: ['v'] })
     expect(worst.ratio).toBeLessThan(1.1)
-    const heading = readingOf(doc.tokenTable, layout.boxes.get('t')!)!
+    const heading = readingOf(layout.boxes.get('t')!)!
     expect(heading.ratio).toBeGreaterThan(10)
     expect(heading.isSure).toBe(true)
   })

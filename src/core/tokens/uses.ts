@@ -1,6 +1,7 @@
 /** Where tokens are used: in blocks' values, in what pages show otherwise of a template, and in other tokens. */
 import type { Document } from '../document/document'
 import { type Place, placesOf } from '../document/places'
+import { variantsOf } from '../document/token-variants'
 import { eachToken, tokensIn } from '../document/tokens'
 import type { PropKey } from '../properties/table'
 
@@ -23,7 +24,7 @@ export function tokenUses(doc: Document): Map<string, TokenUse[]> {
 export function tokensOn(doc: Document, name: string): string[] {
   const found: string[] = []
   eachToken(doc.tokens, (other, token) => {
-    if (other !== name && [...tokensIn(token.$value)].includes(name)) found.push(other)
+    if (other !== name && [...tokensIn([token.$value, variantsOf(token)])].includes(name)) found.push(other)
   })
   return found
 }

@@ -276,11 +276,11 @@ export function Board() {
         }}
       >
         {places.map((place) => (
-          <Sheet key={`${editor.pageId}-${place.view.id}`} {...place} />
+          <Sheet {...place} key={`${editor.pageId}-${place.id}`} />
         ))}
       </div>
       {onBoard.map((place, i) => (
-        <div key={place.view.id}>
+        <div key={place.id}>
           {editor.showLattice && <LatticeLines {...place} />}
           {editor.showBaseline && <BaselineLines {...place} />}
           {editor.showLattice && <SafeArea {...place} />}
@@ -302,7 +302,7 @@ export function Board() {
       ))}
       {onBoard.map((place) => (
         // Over every sheet's edges: what is said beside one may reach the next.
-        <div key={place.view.id}>
+        <div key={place.id}>
           <MissingMarks {...place} />
           <FramingLayer {...place} />
           <DragMarks {...place} />

@@ -99,7 +99,10 @@ export function ColumnHeader(place: SheetPlace) {
         style={{ maxWidth: Math.max(active ? 230 : 90, view.width * zoom) }}
       >
         <span className="truncate" title={`${view.name} ${view.width} · ${latticeWords(used)}`}>
-          <span className={active ? 'font-bold' : 'font-semibold soft'}>{view.name}</span>{' '}
+          <span className={active ? 'font-bold' : 'font-semibold soft'}>
+            {view.name}
+            {place.theme && `, ${place.theme.name}`}
+          </span>{' '}
           <span className="soft">
             {editor.doc.view(view.id).width === view.width ? '' : 'at '}
             {(roomy || !scoped) && view.width}

@@ -81,11 +81,12 @@ export class SheetPainter {
     root.replaceChildren(this.page)
   }
 
-  /** @param top @param bottom px on the sheet: sections wholly outside are not drawn */
-  update(layout: PageLayout, top: number, bottom: number) {
-    if (this.tokens !== this.doc.tokens) {
-      this.tokens = this.doc.tokens
-      this.page.style.cssText = tokenProperties(this.doc).join(';')
+  /** @param top @param bottom px on the sheet: sections wholly outside are not drawn @param theme whose colours it has */
+  update(layout: PageLayout, top: number, bottom: number, theme?: string) {
+    const tokens = this.doc.tokensAt(layout.viewId, theme)
+    if (this.tokens !== tokens) {
+      this.tokens = tokens
+      this.page.style.cssText = tokenProperties(tokens).join(';')
     }
     const seen = new Set<string>()
     const { root } = layout
@@ -152,7 +153,7 @@ export class SheetPainter {
       drawn.y = y
     }
     if (box.typeset && (restyled || resized || drawn.typeset !== box.typeset))
-      this.text(drawn, box, restyled || drawn.typeset !== box.typeset)
+      this.text(drawn, box, layout, restyled || drawn.typeset !== box.typeset)
     element.style.visibility = this.hidden === id ? 'hidden' : ''
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
@@ -166,7 +167,7 @@ export class SheetPainter {
   private look(element: HTMLElement, box: LayoutBox, layout: PageLayout) {
     const { resolved, node } = box
     const raw = cascaded(this.doc, node, layout.viewId)
-    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(this.doc.tokenTable))
+    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
     // Each line carries its own.
     if (box.typeset) declarations.delete('text-decoration')
@@ -182,13 +183,17 @@ export class SheetPainter {
   }
 
   /** @param anew the words or their look may be others */
-  private text(drawn: Drawn, box: LayoutBox, anew: boolean) {
+  private text(drawn: Drawn, box: LayoutBox, layout: PageLayout, anew: boolean) {
     const lines = placedLines(box)
     const says = lines.map(({ line }) => `${line.start}-${line.end}-${line.height}`).join()
     // Of another width, with the same lines, they are only moved.
     if (!anew && drawn.rows?.says === says) return placeRows(drawn.rows.elements, box, lines)
     const { element } = drawn
     element.textContent = ''
+    const write = writingFor(layout.tokens)
+    // Of themselves they have the block's.
+    const ink: Ink = (color) =>
+      color === undefined || color === box.resolved.color ? undefined : write.color(color)
     for (const placed of lines) {
       const { marker } = placed
       if (marker) {
@@ -196,12 +201,12 @@ export class SheetPainter {
         raiseLine(row, placed)
         const span = row.appendChild(document.createElement('span'))
         span.textContent = marker.text
-        styleSpan(span, marker, false)
+        styleSpan(span, marker, ink, false)
         element.append(row)
       }
       const row = newRow(placed)
       if (box.resolved.textDecoration !== 'none') row.style.textDecoration = box.resolved.textDecoration!
-      fillLine(row, placed, showsLinks(box))
+      fillLine(row, placed, ink, showsLinks(box))
       element.append(row)
     }
     drawn.rows = { says, elements: [...element.children] as HTMLElement[] }
@@ -247,7 +252,10 @@ function raiseLine(row: HTMLElement, { paragraph, line }: PlacedLine) {
   } else row.style.lineHeight = `${line.height}px`
 }
 
-function fillLine(row: HTMLElement, placed: PlacedLine, ownLinks: boolean) {
+/** A colour of words as the sheet writes it. */
+type Ink = (color: string | undefined) => string | undefined
+
+function fillLine(row: HTMLElement, placed: PlacedLine, ink: Ink, ownLinks: boolean) {
   const { paragraph, line } = placed
   raiseLine(row, placed)
   for (const piece of paragraph.pieces) {
@@ -256,20 +264,21 @@ function fillLine(row: HTMLElement, placed: PlacedLine, ownLinks: boolean) {
     if (start >= end) continue
     const span = document.createElement('span')
     span.textContent = paragraph.text.slice(start, end)
-    styleSpan(span, piece, ownLinks)
+    styleSpan(span, piece, ink, ownLinks)
     row.append(span)
   }
   if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
 }
 
-function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, ownLinks: boolean) {
+function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, ink: Ink, ownLinks: boolean) {
   const { style } = span
   style.fontFamily = fontStack(type.family)
   style.fontSize = `${type.size}px`
   style.fontWeight = String(type.weight)
   style.fontStyle = type.italic ? 'italic' : 'normal'
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
-  if (type.color) style.color = type.color
+  const color = ink(type.color)
+  if (color) style.color = color
   const lines = [
     (type.underline || (ownLinks && type.link !== undefined)) && 'underline',
     type.strike && 'line-through',

@@ -1,27 +1,16 @@
 /** One sheet: the page at one view, drawn in its own px; the board's camera scales it. */
 import { useLayoutEffect, useRef } from 'react'
-import type { View } from '../../core/document/schema'
-import type { PageLayout } from '../../core/layout/page'
+import type { SheetOnBoard } from '../editor/sheets'
 import { useBoard } from '../editor/use-editor'
 import { TextEditor } from '../text/text-editor'
 import { SheetPainter } from './painter'
 import { Tracings } from './tracings'
 
-export function Sheet({
-  view,
-  left,
-  layout,
-  tall: height,
-}: {
-  view: View
-  left: number
-  layout: PageLayout
-  tall: number
-}) {
+export function Sheet({ view, left, layout, tall: height, theme, isTwin }: SheetOnBoard) {
   const editor = useBoard()
   const paper = useRef<HTMLDivElement>(null)
   const painter = useRef<SheetPainter | null>(null)
-  const editing = editor.editing?.view === view.id ? editor.editing.id : undefined
+  const editing = !isTwin && editor.editing?.view === view.id ? editor.editing.id : undefined
   const drawn = useRef<[number, number]>([0, 0])
   drawn.current = bandFor(editor.inSight(left, view.width), drawn.current)
   const [top, bottom] = drawn.current
@@ -32,8 +21,8 @@ export function Sheet({
     painter.current ??= new SheetPainter(paper.current, editor.doc)
     // Shown until it is written.
     painter.current.hidden = editor.typing ? editing : undefined
-    painter.current.update(layout, top, bottom)
-  }, [layout, version, editing, editor.typing, top, bottom, editor])
+    painter.current.update(layout, top, bottom, theme?.id ?? layout.theme)
+  }, [layout, version, editing, editor.typing, top, bottom, editor, theme])
   return (
     <div
       className="bg-white"
@@ -44,7 +33,7 @@ export function Sheet({
         ref={paper}
         className="sheet-paper"
         role="img"
-        aria-label={`${editor.page?.name} at ${view.name}, ${view.width} px`}
+        aria-label={`${editor.page?.name} at ${view.name}, ${view.width} px${theme ? `, ${theme.name}` : ''}`}
         data-sheet={view.id}
         style={{ left: 0, top: 0, width: view.width, height }}
       />

@@ -95,12 +95,17 @@ export class Editor extends Sheets {
     this.announce(`Sliding ${this.called(node)} in its box`)
   }
 
+  /** The tokens as they are on the active sheet. */
+  get tokens() {
+    return this.layout?.tokens ?? this.doc.tokensAt(this.view.id)
+  }
+
   /** Everything a block is in the active view, carried where the view does not say. */
   resolved(node: Node): Resolved {
     const set = cascaded(this.doc, node, this.view.id)
     const { layout } = this
     const carried = layout ? layout.carrying.setIn(node, this.view.id, set) : set
-    return resolved(this.doc.tokenTable, node, carried)
+    return resolved(this.tokens, node, carried)
   }
 
   /** What a block is called wherever it is said. */

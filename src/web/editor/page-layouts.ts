@@ -28,16 +28,19 @@ export class PageLayouts {
 
   /**
    * Lays out what is new or changed on a page's sheets and forgets sheets not among them. A large page is opened with the active
-   * sheet alone. @returns whether every sheet is there
+   * sheet alone. @param theme whose colours they have @returns whether every sheet is there
    */
-  update(page: string, views: readonly View[], active: View): boolean {
+  update(page: string, views: readonly View[], active: View, theme: string | undefined): boolean {
     const { byView, doc } = this
     const opening = byView.size === 0 && doc.nodes.size > LARGE && views.length > 1
     for (const view of opening ? [active] : views) {
       const known = byView.get(view.id)
-      if (known && known.page === page) known.update(view.width)
+      if (known && known.page === page && known.theme === theme) known.update(view.width)
       else
-        byView.set(view.id, new PageLayout(doc, page, view.id, view.width, paragraphs, () => library.version))
+        byView.set(
+          view.id,
+          new PageLayout(doc, page, view.id, view.width, paragraphs, () => library.version, theme),
+        )
     }
     for (const id of byView.keys()) if (!views.some((view) => view.id === id)) byView.delete(id)
     return !opening

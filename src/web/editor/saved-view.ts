@@ -7,6 +7,8 @@ export const SavedViewSchema = v.object({
   page: v.string(),
   view: v.string(),
   hidden: v.array(v.string()),
+  /** Themes shown. */
+  themes: v.optional(v.array(v.string()), []),
   camera: v.object({
     x: v.number(),
     y: v.number(),

@@ -2,7 +2,7 @@
 
 import { tracedHeight } from '../../core/arrange/trace'
 import type { Node } from '../../core/document/document'
-import type { View } from '../../core/document/schema'
+import type { Theme, View } from '../../core/document/schema'
 import { stillOther } from '../../core/lattice/shown-width'
 import type { PageLayout } from '../../core/layout/page'
 import { bounds } from '../../core/layout/rect'
@@ -13,6 +13,18 @@ import { bringing, centredAt, fitRect, fitSheets, SHEET_GAP, zoomedAt } from './
 import { PageLayouts } from './page-layouts'
 import type { SavedView } from './saved-view'
 import { EditorState } from './state'
+
+/** A sheet where it lies on the board. `theme`: the one it is drawn in, where there are several; `isTwin`: the same in another before it. */
+export type SheetOnBoard = {
+  /** Of its own on the board. */
+  id: string
+  view: View
+  left: number
+  layout: PageLayout
+  tall: number
+  theme: Theme | undefined
+  isTwin: boolean
+}
 
 /** How long the pointer rests in a gesture until the panels follow, ms. */
 const REST = 120
@@ -49,7 +61,11 @@ export abstract class Sheets extends EditorState {
   /** How the desk stands now, to be found so again. */
   savedView(): SavedView {
     const { pageId: page, viewId: view, camera, showLattice, showBaseline, showAids, rulers, follows } = this
-    const lists = { hidden: [...this.hiddenViews], snapping: [...this.snapping] }
+    const lists = {
+      hidden: [...this.hiddenViews],
+      themes: [...this.shownThemes],
+      snapping: [...this.snapping],
+    }
     return {
       page,
       view,
@@ -65,11 +81,12 @@ export abstract class Sheets extends EditorState {
     }
   }
 
-  private restoreView({ page, view, hidden, snapping, zeros, ...same }: SavedView) {
+  private restoreView({ page, view, hidden, themes, snapping, zeros, ...same }: SavedView) {
     Object.assign(this, same)
     this.pageId = page
     if (this.doc.views.some((each) => each.id === view)) this.viewId = view
     this.hiddenViews = new Set(hidden)
+    this.shownThemes = themes
     this.snapping = new Set(snapping)
     this.zeros = new Map(Object.entries(zeros))
     this.fitted = true
@@ -215,25 +232,46 @@ export abstract class Sheets extends EditorState {
   /** Brings the layouts of the shown sheets up to the document. */
   refresh(where: 'everywhere' | 'board' = 'everywhere') {
     this.breakages.follow()
-    const all = this.page ? this.layouts.update(this.pageId, this.shownViews, this.view) : true
+    const all = this.page
+      ? this.layouts.update(this.pageId, this.shownViews, this.view, this.onlyTheme)
+      : true
     if (!all) setTimeout(() => this.refresh())
     this.changed(where)
   }
 
-  /** Each shown sheet on the board: its left edge and how tall it is drawn, in the sheets' px. */
-  sheetPlaces(): { view: View; left: number; layout: PageLayout; tall: number }[] {
+  /** The themes of which sheets are shown. */
+  get themesShown(): Theme[] {
+    return this.doc.themes.filter(({ id }) => this.shownThemes.includes(id))
+  }
+
+  /** The one theme that everything is shown in; undefined: the first, perhaps beside others. */
+  private get onlyTheme(): string | undefined {
+    const [only, ...others] = this.themesShown
+    return others.length > 0 || only === this.doc.themes[0] ? undefined : only?.id
+  }
+
+  showThemes(ids: readonly string[]) {
+    this.shownThemes = ids
+    this.refresh()
+    this.fit()
+  }
+
+  /**
+   * Each shown sheet on the board: its left edge and how tall it is drawn, in the sheets' px. In several themes they stand side by
+   * side, of one layout.
+   */
+  sheetPlaces(): SheetOnBoard[] {
     let left = 0
+    const themes = this.themesShown.length > 1 ? this.themesShown : [undefined]
     return this.shownViews.flatMap((view) => {
       const layout = this.layouts.of(view.id)
       if (!layout) return []
-      const place = {
-        view,
-        left,
-        layout,
-        tall: Math.max(layout.height, view.fold, tracedHeight(this.doc, this.pageId, view.id)),
-      }
-      left += view.width + SHEET_GAP / Math.min(1, this.camera.zoom * 2)
-      return [place]
+      const tall = Math.max(layout.height, view.fold, tracedHeight(this.doc, this.pageId, view.id))
+      return themes.map((theme, i) => {
+        const place = { id: `${view.id} ${theme?.id ?? ''}`, view, left, layout, tall, theme, isTwin: i > 0 }
+        left += view.width + SHEET_GAP / Math.min(1, this.camera.zoom * 2)
+        return place
+      })
     })
   }
 
@@ -261,7 +299,7 @@ export abstract class Sheets extends EditorState {
   fit() {
     this.fitted = true
     if (this.shownViews.length > 0) {
-      const widths = this.shownViews.map((view) => view.width)
+      const widths = this.sheetPlaces().map(({ view }) => view.width)
       this.camera = fitSheets(this.boardSize, widths, this.layout?.height ?? 900)
     }
     this.changed('board')

@@ -22,6 +22,8 @@ export class EditorState {
   /** Whether a change is made for every view or only for the active one and narrower ones. */
   onlyHere = false
   hiddenViews = new Set<string>()
+  /** Themes that the sheets are drawn in, side by side; none: the first. */
+  shownThemes: readonly string[] = []
   /** Sheets that are shown at another width than their views', px. */
   shownWidths: ReadonlyMap<string, number> = new Map<string, number>()
   /** The view of which is said what breaks at which widths. */

@@ -1,6 +1,7 @@
 /** The one bar at the top: project and page, views shown, saved state, handoff. */
 import { ChevronDown, Keyboard, Redo2, Settings2, SwatchBook, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
+import { Choice } from '../parts/choice'
 import { Mark } from '../parts/mark'
 import { Popover } from '../parts/popover'
 import { ThemeButton } from '../parts/theme-button'
@@ -65,6 +66,7 @@ export function TopBar() {
         >
           <Settings2 {...ICON} />
         </button>
+        <ThemeChoice />
       </div>
       <SetAside />
       <SavedState />
@@ -113,6 +115,27 @@ export function TopBar() {
         {(close) => <HandOff close={close} />}
       </Popover>
     </header>
+  )
+}
+
+/** In which colours the sheets are drawn; all: side by side. */
+function ThemeChoice() {
+  const editor = useEditor()
+  const { themes } = editor.doc
+  if (themes.length < 2) return null
+  const shown = editor.themesShown
+  const all = themes.map(({ id }) => id)
+  return (
+    <Choice
+      label="Theme shown"
+      className="chip"
+      options={[
+        ...themes.map(({ id, name }) => ({ value: id, label: name })),
+        { value: '', label: 'Side by side' },
+      ]}
+      value={shown.length > 1 ? '' : (shown[0]?.id ?? themes[0].id)}
+      onChoose={(id) => editor.showThemes(id === '' ? all : [id])}
+    />
   )
 }
 

@@ -27,7 +27,7 @@ export function ColorChip({ label, value, onChange, ...asked }: Props) {
       width={244}
       button={
         <>
-          {value !== undefined && <Swatch color={colorIn(editor.doc.tokenTable, value)} />}
+          {value !== undefined && <Swatch color={colorIn(editor.tokens, value)} />}
           {shown}
         </>
       }

@@ -26,7 +26,7 @@ const OPTION =
 
 export function ColorPanel({ label, value, none = true, isInk, onChange, close }: ColorPanelProps) {
   const editor = useEditor()
-  const tokens = editor.doc.tokenTable
+  const tokens = editor.tokens
   const [gesture, setGesture] = useState(makeId)
   const now = colorIn(tokens, value)
   const take = (next: string | null) => {

@@ -125,9 +125,7 @@ function GradientChip({
   const { angle, stops } = gradient
   const shape: Shape = gradient.shape ?? 'linear'
   const said = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
-  const shown = stops.map(
-    ({ color, at }) => `${colorIn(editor.doc.tokenTable, color) ?? 'transparent'} ${at}%`,
-  )
+  const shown = stops.map(({ color, at }) => `${colorIn(editor.tokens, color) ?? 'transparent'} ${at}%`)
   const setStop = (index: number, stop: Partial<Gradient['stops'][number]>, gesture?: string) =>
     onChange(
       { ...gradient, stops: stops.map((each, i) => (i === index ? { ...each, ...stop } : each)) },

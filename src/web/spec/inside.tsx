@@ -36,7 +36,7 @@ export function LengthChip({
 }) {
   const editor = useEditor()
   const value = editor.resolved(node)[prop] ?? editor.layout?.boxes.get(node.id)?.colGap
-  const tokens = editor.doc.tokenTable
+  const tokens = editor.tokens
   const bound = tokenIn(cascaded(editor.doc, node, editor.view.id)[prop])
   const take = (next: number | string) => editor.setProps({ [prop]: next }, `${label} of ${node.name}`)
   // A space of the project is typed by its name.

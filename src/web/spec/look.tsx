@@ -72,7 +72,7 @@ export function TypeLines({ node }: { node: Node }) {
   const raw = cascaded(editor.doc, node, editor.view.id)
   const height = resolved.lineHeight!
   const missing = missingCharacters(resolved)
-  const styles = editor.doc.tokenTable.names('typography')
+  const styles = editor.tokens.names('typography')
   const line = usedLineHeight(height, resolved.fontSize)
   return (
     <>
@@ -82,7 +82,7 @@ export function TypeLines({ node }: { node: Node }) {
           label="Type style"
           options={[
             ...styles.map((name) => {
-              const token = editor.doc.tokenTable.lookup(name)
+              const token = editor.tokens.lookup(name)
               return {
                 value: `{${name}}` as string | undefined,
                 label: shortName(name),

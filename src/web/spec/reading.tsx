@@ -6,10 +6,9 @@ import { Sample, Swatch } from './swatch'
 
 export function Reading({ onTake }: { onTake: (hex: string) => void }) {
   const editor = useEditor()
-  const tokens = editor.doc.tokenTable
   const boxes = editor.selection.flatMap((id) => editor.layout?.boxes.get(id) ?? [])
   const all = boxes.flatMap((box) => {
-    const reading = readingOf(tokens, box)
+    const reading = readingOf(box)
     return reading ? [{ ...reading, box }] : []
   })
   // Of several, the one that reads worst for its size.
@@ -17,7 +16,7 @@ export function Reading({ onTake }: { onTake: (hex: string) => void }) {
   if (!worst) return null
   const { ink, ground, ratio, needed, isSure, box } = worst
   const reads = ratio >= needed
-  const better = reads ? undefined : nearestThatReads(ink, groundOf(tokens, box).colors, needed)
+  const better = reads ? undefined : nearestThatReads(ink, groundOf(box).colors, needed)
   return (
     <div className="rule-t grid gap-1.5 pt-2 text-small" data-reading>
       <div className="flex items-center gap-2">

@@ -55,7 +55,7 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
     redo: () => editor.session.redo(),
     finish: () => editor.set({ editing: undefined }),
     askLink: () => document.querySelector<HTMLElement>('[data-word-link]')?.focus(),
-    ink: (color) => colorIn(doc.tokenTable, color),
+    ink: (color) => colorIn(editor.tokens, color),
     makeId,
     flowing: holdsParagraphs(node().kind, tag),
     label: `Text of ${node().name}`,

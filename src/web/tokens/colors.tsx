@@ -1,91 +1,158 @@
-/** Colours: changed where they stand, and all that has them follows; below, those that meet on the open page. */
+/** Colours: changed where they stand, one for each theme, and all that has them follows; below, those that meet on the open page. */
+import { useState } from 'react'
 import { nearestThatReads } from '../../core/color/contrast'
 import { writeColor } from '../../core/color/formats'
+import type { Theme } from '../../core/document/schema'
+import { valueAt } from '../../core/document/token-variants'
 import { colorValue, shortName } from '../../core/document/tokens'
+import { PageLayout } from '../../core/layout/page'
 import { storedToken } from '../../core/tokens/instead'
 import { type Pair, pairsOn } from '../../core/tokens/pairs'
+import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
+import { Pick } from '../parts/pick'
+import { library, paragraphs } from '../session/fonts'
 import { ColorChip } from '../spec/color-chip'
 import { Sample } from '../spec/swatch'
-import { freeName, TokenList, type Uses } from './token-row'
+import { COLUMN, ThemeColumns } from './theme-columns'
+import { freeName, PutBack, TokenList, type Uses } from './token-row'
 
 export function Colors({ uses }: { uses: Uses }) {
   const editor = useEditor()
   const { doc } = editor
   const names = doc.tokenTable.names('color')
-  const set = (name: string, value: string, gesture?: string) => {
-    // Another token's name makes it an alias.
-    const $value = value.startsWith('{') ? value : colorValue(value)
-    const token = { ...(storedToken(doc.tokens, name) ?? { $type: 'color' }), $value }
-    editor.commit([{ op: 'token', name, token }], `Colour ${shortName(name)}`, gesture)
-  }
-  const hexOf = (name: string) => doc.tokenTable.lookup(name)!.value as string
+  const more = freeName(doc.tokenTable.names(), 'color', 'new')
   return (
     <>
+      <ThemeColumns />
       <TokenList
         names={names}
         uses={uses}
-        picture={(name) => (
-          <span
-            aria-hidden
-            className="h-8 w-14 flex-none rounded-field border border-base-content/15"
-            style={{ background: hexOf(name) }}
-          />
-        )}
-        values={(name) => {
-          const alias = storedToken(doc.tokens, name)?.$value
-          return (
-            <>
-              <ColorChip
-                label={`Colour ${shortName(name)}`}
-                value={typeof alias === 'string' ? alias : hexOf(name)}
-                none={false}
-                onChange={(value, gesture) => value && value !== `{${name}}` && set(name, value, gesture)}
-              />
-              <span className="text-small soft tabular-nums">{writeColor(hexOf(name), 'oklch')}</span>
-            </>
+        picture={(name) => (doc.themes.length < 2 ? <ColorOf name={name} theme={undefined} /> : null)}
+        values={(name) =>
+          doc.themes.length < 2 ? (
+            <ColorValue name={name} theme={undefined} />
+          ) : (
+            doc.themes.map((theme, i) => (
+              <span key={theme.id} className={COLUMN}>
+                <ColorValue name={name} theme={i === 0 ? undefined : theme} of={theme} />
+              </span>
+            ))
           )
-        }}
+        }
         empty="No colours yet. Make one here, or from any colour where it stands."
         more="New colour"
-        onMore={() => set(freeName(doc.tokenTable.names(), 'color', 'new'), '#808080')}
+        onMore={() =>
+          editor.commit(
+            [{ op: 'token', name: more, token: { $type: 'color', $value: colorValue('#808080') } }],
+            `Colour ${shortName(more)}`,
+          )
+        }
       />
       <Pairs />
     </>
   )
 }
 
-/** Which words stand on which colours here, those that read badly first. */
+function ColorOf({ name, theme }: { name: string; theme: string | undefined }) {
+  const { doc, view } = useEditor()
+  return (
+    <span
+      aria-hidden
+      className="h-8 w-14 flex-none rounded-field border border-base-content/15"
+      style={{ background: doc.tokensAt(view.id, theme).lookup(name)!.value as string }}
+    />
+  )
+}
+
+/** @param theme undefined: the first, whose colours the others have until they say otherwise */
+function ColorValue({ name, theme, of }: { name: string; theme: Theme | undefined; of?: Theme }) {
+  const editor = useEditor()
+  const { doc, view } = editor
+  const token = storedToken(doc.tokens, name)!
+  const own = theme ? valueAt(token, { theme: theme.id }) : token.$value
+  const hex = doc.tokensAt(view.id, theme?.id).lookup(name)!.value as string
+  const label = `Colour ${shortName(name)}${of ? ` in ${of.name}` : ''}`
+  const set = (value: string, gesture?: string) => {
+    if (value === `{${name}}`) return
+    // Another token's name makes it an alias.
+    const $value = value.startsWith('{') ? value : colorValue(value)
+    editor.commit([setEdit(doc, name, theme && { theme: theme.id }, $value)], label, gesture)
+  }
+  return (
+    <span className="flex items-center gap-1">
+      <ColorChip
+        label={label}
+        value={typeof own === 'string' ? own : hex}
+        none={false}
+        onChange={(value, gesture) => value && set(value, gesture)}
+      />
+      {!of && <span className="text-small soft tabular-nums">{writeColor(hex, 'oklch')}</span>}
+      <PutBack name={name} where={theme && { theme: theme.id }} />
+    </span>
+  )
+}
+
+/** Which words stand on which colours here, those that read badly first; in each theme. */
 function Pairs() {
   const editor = useEditor()
-  const { doc, layout, page } = editor
-  if (!layout || !page) return null
-  const pairs = pairsOn(doc.tokenTable, layout)
+  const { doc, view, page } = editor
+  const [chosen, setChosen] = useState<string>()
+  const theme = doc.themes.find(({ id }) => id === chosen) ?? doc.themes[0]
+  if (!page) return null
+  const isShown = editor.layout?.theme === theme?.id || (theme === doc.themes[0] && !editor.layout?.theme)
+  const layout =
+    isShown && editor.layout
+      ? editor.layout
+      : new PageLayout(doc, page.id, view.id, view.width, paragraphs, () => library.version, theme?.id)
+  const pairs = pairsOn(layout)
   if (pairs.length === 0) return null
   const short = pairs.filter(({ ratio, needed }) => ratio < needed).length
   return (
     <section className="mt-5" aria-label="How words read">
-      <h3 className="mb-1 font-bold">
-        Words on {page.name}, {editor.view.name}
-        <span className="ml-2 font-normal soft">
-          {short === 0 ? 'all read well' : `${short} of ${pairs.length} pairs read badly`}
-        </span>
-      </h3>
+      <div className="mb-1 flex items-center gap-3">
+        <h3 className="font-bold">
+          Words on {page.name}, {view.name}
+          <span className="ml-2 font-normal soft">
+            {short === 0 ? 'all read well' : `${short} of ${pairs.length} pairs read badly`}
+          </span>
+        </h3>
+        {doc.themes.length > 1 && (
+          <span className="flex gap-1" role="radiogroup" aria-label="In the theme">
+            {doc.themes.map(({ id, name }) => (
+              <Pick
+                key={id}
+                name="theme-of-pairs"
+                on={id === theme?.id}
+                onPick={() => setChosen(id)}
+                className={id === theme?.id ? 'bg-base-300 font-semibold' : ''}
+              >
+                {name}
+              </Pick>
+            ))}
+          </span>
+        )}
+      </div>
       <ul>
         {pairs.map((pair) => (
-          <PairRow key={`${pair.ink} ${pair.ground} ${pair.needed}`} pair={pair} />
+          <PairRow
+            key={`${pair.ink} ${pair.ground} ${pair.needed}`}
+            pair={pair}
+            mends={theme === doc.themes[0]}
+          />
         ))}
       </ul>
     </section>
   )
 }
 
-function PairRow({ pair: { ink, ground, ratio, needed, nodes } }: { pair: Pair }) {
+/** @param mends whether an ink can be set on the blocks: it would be the same in every theme */
+function PairRow({ pair: { ink, ground, ratio, needed, nodes }, mends }: { pair: Pair; mends: boolean }) {
   const editor = useEditor()
   const reads = ratio >= needed
   // What is the template's is changed there, where all pages that stand on it are seen.
   const own = nodes.filter((id) => editor.doc.nodes.has(id))
-  const better = reads ? undefined : nearestThatReads(ink, [ground], needed)
+  const better = reads || !mends ? undefined : nearestThatReads(ink, [ground], needed)
   const many = nodes.length === 1 ? 'one text' : `${nodes.length} texts`
   return (
     <li className="rule-b flex min-h-10 items-center gap-3 py-1">

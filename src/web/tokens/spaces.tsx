@@ -1,11 +1,12 @@
 /** Spaces and other lengths, as bars of their length; a whole scale from a base and a ratio. */
 import { useState } from 'react'
 import { dimensionValue, shortName } from '../../core/document/tokens'
-import { storedToken } from '../../core/tokens/instead'
 import { scaleOf } from '../../core/tokens/scale'
+import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, TokenList, type Uses } from './token-row'
+import { freeName, PutBack, TokenList, type Uses } from './token-row'
+import { useViewChoice } from './view-choice'
 
 /** A bar is never longer, px. */
 const LONGEST = 140
@@ -14,17 +15,13 @@ export function Spaces({ uses }: { uses: Uses }) {
   const editor = useEditor()
   const { doc } = editor
   const names = doc.tokenTable.names('dimension')
-  const edit = (name: string, px: number) => ({
-    op: 'token' as const,
-    name,
-    token: {
-      ...(storedToken(doc.tokens, name) ?? { $type: 'dimension' }),
-      $value: dimensionValue(px),
-    },
-  })
-  const lengthOf = (name: string) => doc.tokenTable.lookup(name)!.value as number
+  const { where, choice, tokens } = useViewChoice(names)
+  const edit = (name: string, px: number) => setEdit(doc, name, where, dimensionValue(px))
+  const lengthOf = (name: string) => tokens.lookup(name)!.value as number
+  const more = freeName(doc.tokenTable.names(), 'space', 'new')
   return (
     <>
+      {choice}
       <TokenList
         names={names}
         uses={uses}
@@ -37,18 +34,24 @@ export function Spaces({ uses }: { uses: Uses }) {
           </span>
         )}
         values={(name) => (
-          <NumberChip
-            label={`Length of ${shortName(name)}`}
-            value={lengthOf(name)}
-            unit=" px"
-            context={{ min: 0, max: 10_000 }}
-            onChange={(next) => editor.commit([edit(name, next)], `Length of ${shortName(name)}`)}
-          />
+          <>
+            <NumberChip
+              label={`Length of ${shortName(name)}`}
+              value={lengthOf(name)}
+              unit=" px"
+              context={{ min: 0, max: 10_000 }}
+              onChange={(next) => editor.commit([edit(name, next)], `Length of ${shortName(name)}`)}
+            />
+            <PutBack name={name} where={where} />
+          </>
         )}
         empty="No spaces yet. Make one, or a whole scale."
         more="New space"
         onMore={() =>
-          editor.commit([edit(freeName(doc.tokenTable.names(), 'space', 'new'), 16)], 'New space')
+          editor.commit(
+            [{ op: 'token', name: more, token: { $type: 'dimension', $value: dimensionValue(16) } }],
+            'New space',
+          )
         }
       />
       <div className="mt-3">

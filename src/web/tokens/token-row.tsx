@@ -1,8 +1,10 @@
 /** What every token has, of whichever kind: a name to change, where it is used, and a way to take it away. */
-import { Trash2 } from 'lucide-react'
+import { Trash2, Undo2 } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
+import { valueAt, type Where } from '../../core/document/token-variants'
 import { shortName } from '../../core/document/tokens'
-import { nameProblem, removeTokenEdits, renameTokenEdits } from '../../core/tokens/instead'
+import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from '../../core/tokens/instead'
+import { setEdit } from '../../core/tokens/themes'
 import type { TokenUse } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
 import { Popover } from '../parts/popover'
@@ -98,6 +100,27 @@ function TokenRow({
       <UsesButton short={short} uses={uses ?? []} />
       <TakeAway name={name} count={uses?.length ?? 0} others={others} />
     </li>
+  )
+}
+
+/** Takes back what a token says in a view or a theme, where it does. */
+export function PutBack({ name, where }: { name: string; where: Where | undefined }) {
+  const editor = useEditor()
+  const { doc } = editor
+  if (!where || valueAt(storedToken(doc.tokens, name)!, where) === undefined) return null
+  const short = shortName(name)
+  const place =
+    'view' in where ? doc.view(where.view).name : doc.themes.find(({ id }) => id === where.theme)?.name
+  return (
+    <button
+      type="button"
+      className="icon-button size-6"
+      title={`Of ${place} alone: put it back`}
+      aria-label={`${short} has a value of its own in ${place}: put it back`}
+      onClick={() => editor.commit([setEdit(doc, name, where, null)], `${short} in ${place} put back`)}
+    >
+      <Undo2 size={13} strokeWidth={1.75} aria-hidden />
+    </button>
   )
 }
 

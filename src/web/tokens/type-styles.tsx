@@ -1,11 +1,12 @@
 /** Type styles: each in itself, its values changed where they stand. */
 import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
 import { FAMILIES } from '../../core/text/fonts'
-import { storedToken } from '../../core/tokens/instead'
+import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { freeName, TokenList, type Uses } from './token-row'
+import { freeName, PutBack, TokenList, type Uses } from './token-row'
+import { useViewChoice } from './view-choice'
 
 const BEGINNING: Typography = {
   fontFamily: 'Hanken Grotesk',
@@ -19,25 +20,41 @@ const WEIGHTS = [300, 400, 500, 600, 700, 800]
 const TALLEST = 30
 
 export function TypeStyles({ uses }: { uses: Uses }) {
-  const { doc, ...editor } = useTokens()
+  const editor = useEditor()
+  const { doc } = editor
   const names = doc.tokenTable.names('typography')
-  const of = (name: string) => doc.tokenTable.lookup(name)!.value as Typography
+  const { where, choice, tokens } = useViewChoice(names)
+  const of = (name: string) => tokens.lookup(name)!.value as Typography
+  const more = freeName(doc.tokenTable.names(), 'type', 'new')
+  const set = (name: string, type: Typography) =>
+    editor.commit([setEdit(doc, name, where, typographyValue(type))], `Type style ${shortName(name)}`)
   return (
-    <TokenList
-      names={names}
-      uses={uses}
-      picture={(name) => <Specimen {...of(name)} />}
-      values={(name) => (
-        <Values
-          short={shortName(name)}
-          now={of(name)}
-          set={(part) => editor.set(name, { ...of(name), ...part })}
-        />
-      )}
-      empty="No type styles yet. Make one, then give it to texts in the spec."
-      more="New type style"
-      onMore={() => editor.set(freeName(doc.tokenTable.names(), 'type', 'new'), BEGINNING)}
-    />
+    <>
+      {choice}
+      <TokenList
+        names={names}
+        uses={uses}
+        picture={(name) => <Specimen {...of(name)} />}
+        values={(name) => (
+          <>
+            <Values
+              short={shortName(name)}
+              now={of(name)}
+              set={(part) => set(name, { ...of(name), ...part })}
+            />
+            <PutBack name={name} where={where} />
+          </>
+        )}
+        empty="No type styles yet. Make one, then give it to texts in the spec."
+        more="New type style"
+        onMore={() =>
+          editor.commit(
+            [{ op: 'token', name: more, token: { $type: 'typography', $value: typographyValue(BEGINNING) } }],
+            `Type style ${shortName(more)}`,
+          )
+        }
+      />
+    </>
   )
 }
 
@@ -108,19 +125,4 @@ function Values({
       />
     </>
   )
-}
-
-function useTokens() {
-  const editor = useEditor()
-  const { doc } = editor
-  return {
-    doc,
-    set: (name: string, type: Typography) => {
-      const token = {
-        ...(storedToken(doc.tokens, name) ?? { $type: 'typography' }),
-        $value: typographyValue(type),
-      }
-      editor.commit([{ op: 'token', name, token }], `Type style ${shortName(name)}`)
-    },
-  }
 }

@@ -167,7 +167,7 @@ function blendOf({ parent, resolved: { opacity, blend } }: LayoutBox): string {
 
 /** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px */
 export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
-  const svg = new SvgWriter()
+  const svg = new SvgWriter(layout.tokens)
   new PageWriter(doc, blobs, svg).layer(layersOf(layout))
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
   return svg.document(layout.root.width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))

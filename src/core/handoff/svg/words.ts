@@ -42,7 +42,7 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
       .flatMap((run) => glyphsIn(run, part, shift))
   if (marker) {
     const glyphs = marker.runs.flatMap((run) => glyphsIn(run, ALL, spot.left + marker.x))
-    drawGlyphs(svg, glyphs, baseline, marker.style.color, marker.style.italic)
+    drawGlyphs(svg, glyphs, baseline, svg.ink(marker.style.color), marker.style.italic)
   }
   for (const piece of paragraph.pieces) {
     const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
@@ -51,13 +51,13 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
     const gap: Gap = [shift + paragraph.advances[part.start], shift + paragraph.advances[part.end]]
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     underlines(svg, box, piece, glyphs, baseline, gap)
-    drawGlyphs(svg, glyphs, baseline, piece.style.color, piece.style.italic)
+    drawGlyphs(svg, glyphs, baseline, svg.ink(piece.style.color), piece.style.italic)
     strikes(svg, box, piece, glyphs, baseline, gap)
   }
   if (line.hyphen) {
     const { runs, color, width } = line.hyphen
     const glyphs = runs.flatMap((run) => glyphsIn(run, ALL, x + line.width - width))
-    drawGlyphs(svg, glyphs, baseline, color, false)
+    drawGlyphs(svg, glyphs, baseline, svg.ink(color), false)
   }
 }
 
@@ -125,8 +125,8 @@ function underlines(
     underline(svg, glyphs, baseline, [left, right], { thickness, ascent: ascentAt(glyphs, size), color })
   }
   if (textDecoration === 'underline') under(fontSize, color)
-  if (style.underline) under(style.size, style.color ?? '#000000')
-  if (linked !== undefined && showsLinks(box)) under(style.size, style.color ?? '#000000')
+  if (style.underline) under(style.size, svg.ink(style.color) ?? '#000000')
+  if (linked !== undefined && showsLinks(box)) under(style.size, svg.ink(style.color) ?? '#000000')
 }
 
 /** The lines through a piece: its block's in the block's type and colour, and its own. */
@@ -145,7 +145,7 @@ function strikes(
     bar(svg, gap, baseline - ascent + (2 * ascent) / 3 - Math.floor(thickness / 2), thickness, color)
   }
   if (textDecoration === 'line-through') through(fontSize, color)
-  if (style.strike) through(style.size, style.color ?? '#000000')
+  if (style.strike) through(style.size, svg.ink(style.color) ?? '#000000')
 }
 
 /** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */

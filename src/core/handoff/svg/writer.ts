@@ -1,4 +1,6 @@
 /** The text of an SVG document: what is defined once, and what is drawn. */
+import { colorIn } from '../../document/resolve'
+import type { Tokens } from '../../document/tokens'
 import { num } from '../../properties/css-text'
 import { cssColor } from '../escape'
 
@@ -7,6 +9,14 @@ export class SvgWriter {
   private readonly body: string[] = []
   private readonly ids = new Map<string, string>()
   private count = 0
+
+  /** @param tokens that colours may refer to */
+  constructor(private readonly tokens: Tokens) {}
+
+  /** A colour of words by its digits. */
+  ink(color: string | undefined): string | undefined {
+    return colorIn(this.tokens, color)
+  }
 
   draw(element: string) {
     this.body.push(element)
