@@ -12,7 +12,7 @@ const HELP = `Just Lattice
   lattice check                                         types, lint, architecture
   lattice solve --width 1512 --container 1224 --columns 12 --gutter 24 [--half-gutters]
   lattice layout FILE --page NAME --width 1440          boxes and lines as JSON
-  lattice export FILE --to html|svg|png|pdf|tokens|json|lattice --out DIR [--mark]
+  lattice export FILE --to html|svg|png|pdf|tokens|json|lattice --out DIR [--mark] [--theme NAME]
                                                         [--scale 1|2|3] for png
   lattice conformance [--documents 200] [--seed 1] [--widths 1440,390] [--only flex,text] [--explain]
   lattice conformance --hostile 100 [--seed 1]          what is handed off of hostile projects runs and fetches nothing

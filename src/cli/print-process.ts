@@ -7,9 +7,9 @@ import { openPrinter, type Printer } from './print'
 
 let printer: Promise<Printer> | undefined
 
-answering<PrintRequest>(async ({ file, blobs, page, view }) => {
+answering<PrintRequest>(async ({ file, blobs, page, view, theme }) => {
   printer ??= openPrinter()
   const doc = Document.fromFile(file)
-  const layout = await layoutPage(doc, page, doc.view(view).width)
+  const layout = await layoutPage(doc, page, doc.view(view).width, theme)
   return (await printer).pdf({ doc, blobs, layout })
 })

@@ -71,7 +71,10 @@ class BrowserPrinter implements Printer {
 
   private async show({ doc, blobs, layout }: Printed) {
     const { width, height } = sizeOf(layout)
-    const site = forPaper(buildSite(doc, blobs), layout.view.fold)
+    const site = forPaper(
+      buildSite(doc, blobs, { theme: layout.theme ?? doc.themes[0]?.id }),
+      layout.view.fold,
+    )
     await this.viewer.show(site, pageFileName(doc.pages.get(layout.page)!.path), width, height)
     return { width, height }
   }

@@ -11,12 +11,17 @@ export type Drawable = { doc: Document; blobs: Blobs }
 
 let paragraphs: ParagraphCache | undefined
 
-/** Lays out a page with every font it needs loaded. */
-export async function layoutPage(doc: Document, pageId: string, width?: number): Promise<PageLayout> {
+/** Lays out a page with every font it needs loaded. @param theme left out: the first */
+export async function layoutPage(
+  doc: Document,
+  pageId: string,
+  width?: number,
+  theme?: string,
+): Promise<PageLayout> {
   const fonts = await loadFonts(doc)
   paragraphs ??= new ParagraphCache(fonts)
   const view = width === undefined ? doc.views[0] : doc.viewAt(width)
-  return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs)
+  return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs, undefined, theme)
 }
 
 /** Width of a cover, px: about twice what a card on the projects screen shows. */

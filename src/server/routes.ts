@@ -206,7 +206,13 @@ export function projectRoutes(projects: Projects, streams: Streams, covers: Cove
 
   router.get('/projects/:id/pages/:page/:view.pdf', async (request, response) => {
     const { page, view } = request.params
-    const { name, pdf } = await prints.pdf(idOf(request), page, view)
+    const { theme } = request.query
+    const { name, pdf } = await prints.pdf(
+      idOf(request),
+      page,
+      view,
+      typeof theme === 'string' ? theme : undefined,
+    )
     response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'page')}.pdf"`)
     response.type('application/pdf').send(Buffer.from(pdf))
   })

@@ -132,8 +132,11 @@ export const api = {
   remove: (id: string) => ask(undefined, at(id), 'DELETE'),
   restore: (id: string) => ask(undefined, at(id, '/restore'), 'POST', {}),
   pictureUrl: (id: string, revision: number) => at(id, `/picture.png?revision=${revision}`),
-  pdf: async (id: string, page: string, view: string, signal: AbortSignal) => {
-    const path = at(id, `/pages/${encodeURIComponent(page)}/${encodeURIComponent(view)}.pdf`)
+  pdf: async (id: string, page: string, view: string, theme: string | undefined, signal: AbortSignal) => {
+    const path = at(
+      id,
+      `/pages/${encodeURIComponent(page)}/${encodeURIComponent(view)}.pdf${theme ? `?theme=${encodeURIComponent(theme)}` : ''}`,
+    )
     return new Uint8Array(await (await request(path, 'GET', undefined, signal)).arrayBuffer())
   },
   handoffUrl: (id: string) => at(id, '/handoff.zip'),

@@ -31,6 +31,8 @@ export type SiteFiles = {
 export type SiteOptions = {
   /** Write `data-node="id"` on every element. */
   mark?: boolean
+  /** Show pages in this theme whatever the visitor prefers; an id. */
+  theme?: string
 }
 
 const EXTENSION: Record<string, string> = {
@@ -78,9 +80,10 @@ class PageWriter {
 
   write(): string {
     const root = rootOf(this.page.path)
+    const { theme } = this.options
     this.lines.push(
       '<!DOCTYPE html>',
-      `<html lang="${htmlAttribute(this.page.lang ?? this.doc.about.lang ?? 'en')}">`,
+      `<html lang="${htmlAttribute(this.page.lang ?? this.doc.about.lang ?? 'en')}"${theme ? ` data-theme="${htmlAttribute(theme)}"` : ''}>`,
       '  <head>',
       ...this.head(root).map((line) => `    ${line}`),
       '  </head>',

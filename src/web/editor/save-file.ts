@@ -82,5 +82,5 @@ async function drawn(svg: string, width: number, height: number, scale: number):
 export const savePdf = (editor: Editor, name: string) =>
   make(editor, name, async (signal) => [
     'application/pdf',
-    await api.pdf(editor.session.id, editor.pageId, editor.view.id, signal),
+    await api.pdf(editor.session.id, editor.pageId, editor.view.id, editor.layout?.theme, signal),
   ])
