@@ -9,6 +9,7 @@ const TITLES: Record<keyof typeof GROUPS, string> = {
   flow: 'Flow',
   size: 'Size and place',
   look: 'Look',
+  shape: 'Shapes',
   type: 'Type',
   content: 'Content',
 }

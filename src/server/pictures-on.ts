@@ -1,5 +1,6 @@
 /** Which pictures a page needs. */
 import type { Page } from '../core/document/document'
+import { picturesOf } from '../core/document/picture-uses'
 import type { Asset } from '../core/document/schema'
 import type { Tree } from '../core/document/tree'
 
@@ -8,7 +9,8 @@ export function* picturesOn(doc: Tree, page: Page): Generator<Asset> {
   const used = new Set<string>()
   const shown = [page, ...doc.templatesOf(page.id)].flatMap(({ id }) => [...doc.walk(id)])
   for (const { props, overrides } of [...shown, ...Object.values(page.changes ?? {})])
-    for (const each of [props, ...Object.values(overrides ?? {})]) if (each.asset) used.add(each.asset)
+    for (const each of [props, ...Object.values(overrides ?? {})])
+      for (const picture of picturesOf(each)) used.add(picture)
   for (const id of used) {
     const asset = doc.assets.get(id)
     if (asset) yield asset

@@ -5,6 +5,8 @@
 
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
+import type { Form } from '../../core/forms/form'
+import type { Cut, Filters } from '../../core/properties/effects'
 import { allCorners, type Fill, type Items, oneFill, type Shadow } from '../../core/properties/items'
 import type { Kind } from '../../core/properties/kinds'
 import type { Border } from '../../core/properties/look'
@@ -61,6 +63,15 @@ class Designer {
     if (this.chance(0.04)) props.blend = this.one(['multiply', 'screen', 'overlay', 'darken'] as const)
     if (this.chance(0.05)) props.rotate = this.one([-6, -3, 2, 5, 90])
     if (this.chance(0.15)) props.clip = true
+    if (this.chance(0.04))
+      props.filters = this.one<Filters>([{ gray: 60 }, { contrast: 130, saturation: 70 }, { blur: 2 }])
+    if (this.chance(0.05))
+      props.cut = this.one<Cut>([
+        { form: 'ellipse' },
+        { form: 'arch' },
+        { form: 'blob', seed: this.whole(0, 99), points: 7, swing: 30 },
+        { form: 'fade', angle: this.whole(0, 360), from: 40, to: 100 },
+      ])
     return props
   }
 
@@ -78,6 +89,24 @@ class Designer {
           { color: this.one(['#1d5c45', '#a8481f80', '#1c2b2400']), at: 100 },
         ],
       }
+    if (this.chance(0.08))
+      fills.behind = {
+        order: 'a1V',
+        kind: 'picture',
+        asset: this.one(this.assets).id,
+        fit: this.one(['cover', 'contain']),
+      }
+    if (this.chance(0.06))
+      fills.pattern = {
+        order: 'a0V',
+        kind: 'pattern',
+        shape: this.one(['dots', 'lines', 'grid', 'checks']),
+        color: this.one(['#1d5c4533', '#a8481f44']),
+        size: this.whole(8, 30),
+        weight: this.one([1, 2, 4]),
+        angle: this.one([0, 45, 90, 120]),
+      }
+    if (this.chance(0.04)) fills.noise = { order: 'a0G', kind: 'noise', amount: this.whole(5, 40), grain: 1 }
     if (this.chance(0.05))
       fills.wash = { order: 'a0', kind: 'color', color: this.one(['#1d5c4522', '#a8481f33']) }
     return fills
@@ -190,8 +219,27 @@ class Designer {
     )
   }
 
+  shape(): NodeTree {
+    const form = this.one<Form>([
+      { form: 'ellipse' },
+      { form: 'polygon', sides: this.whole(3, 8), round: this.one([0, 30]) },
+      { form: 'star', points: this.whole(5, 9), depth: 40 },
+      { form: 'blob', seed: this.whole(0, 99), points: 6, swing: 40 },
+      { form: 'line', slope: 'level' },
+    ])
+    const stroke = { width: this.one([1, 2, 5]), color: this.one(INKS.slice(0, 4)) }
+    return this.node('shape', {
+      form,
+      ...(form.form === 'line' || this.chance(0.4) ? { stroke } : {}),
+      ...(this.chance(0.8) ? { paint: this.one(FILLS) } : {}),
+      width: { kind: 'exact', px: this.whole(24, 120) },
+      height: { kind: 'exact', px: this.whole(16, 90) },
+    })
+  }
+
   card(width: Props): NodeTree {
     const children = [
+      ...(this.chance(0.15) ? [this.shape()] : []),
       this.picture(),
       this.text(this.one([18, 20, 22]), 2, 5),
       this.text(15, 6, 18),

@@ -7,6 +7,7 @@ import type { ProjectFile } from '../../core/document/schema'
 import { shelfProject } from '../conformance/shelf-project'
 import { DEMO_FILE, type Running } from '../serve'
 import { designedPage } from './pages'
+import { paintsPage } from './paints'
 import type { Subject } from './ways'
 
 async function stored(app: Running, file: string): Promise<string> {
@@ -38,6 +39,7 @@ export async function* subjects(app: Running, documents: number, seed: number): 
   const fromFile = (file: ProjectFile) => Document.fromFile(structuredClone(file))
   yield* await subjectsOf(app, 'shelf', fromFile(shelfProject()), blobs)
   const assets = [...demo.assets.values()]
+  yield* (await subjectsOf(app, 'paints', fromFile(paintsPage(assets)), blobs)).slice(0, 1)
   for (let i = 0; i < documents; i++) {
     const doc = fromFile(designedPage(seed + i, assets))
     yield* (await subjectsOf(app, `page ${seed + i}`, doc, blobs)).slice(i % 2, (i % 2) + 1)

@@ -1,5 +1,7 @@
 /** Blocks on the clipboard: the open format as text, so that they travel between pages, projects and programs. */
+
 import type { Document } from '../document/document'
+import { picturesOf } from '../document/picture-uses'
 import type { Asset, NodeTree } from '../document/schema'
 import { outermost, withNewIds } from './order'
 
@@ -14,8 +16,7 @@ function* treesIn(tree: NodeTree): Generator<NodeTree> {
   for (const child of tree.children ?? []) yield* treesIn(child)
 }
 
-const assetsOf = (tree: NodeTree) =>
-  [tree.props, ...Object.values(tree.overrides ?? {})].flatMap((props) => props.asset ?? [])
+const assetsOf = (tree: NodeTree) => [tree.props, ...Object.values(tree.overrides ?? {})].flatMap(picturesOf)
 
 /** Blocks with the pictures they use. What lies in another of the blocks goes along with it. */
 export function copyBlocks(doc: Document, ids: readonly string[]): string {

@@ -350,6 +350,7 @@ describe('looks', () => {
     const look = lookOf(doc.node('a').props)
     expect(lookFor(look, doc.node('w'), new Set(['fill'] as const))).toEqual({
       fills: oneFill('#112233'),
+      fillsIn: null,
     })
     expect(lookFor(look, doc.node('a'), new Set(['type'] as const))).toEqual({})
     expect(lookFor(look, doc.node('w'), new Set(LOOK_PARTS))).toMatchObject({

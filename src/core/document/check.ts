@@ -5,6 +5,7 @@ import { linkFrom } from '../properties/links'
 import { inOrder } from '../properties/order-keys'
 import { FormatError } from './format-error'
 import { tidyPath } from './paths'
+import { picturesOf } from './picture-uses'
 import { checkPlain } from './plain'
 import {
   AssetSchema,
@@ -87,9 +88,12 @@ class TreeReader {
     for (const [view, props] of [['', own.props] as const, ...Object.entries(own.overrides ?? {})]) {
       const where = view ? `${path}.overrides.${view}` : `${path}.props`
       if (view && !this.views.has(view)) throw new FormatError(where, `there is no view ${shown(view)}`)
-      if (props.asset !== undefined && !this.assets.has(props.asset)) {
-        throw new FormatError(`${where}.asset`, `there is no asset ${shown(props.asset)} in this file`)
-      }
+      for (const picture of picturesOf(props))
+        if (!this.assets.has(picture))
+          throw new FormatError(
+            picture === props.asset ? `${where}.asset` : `${where}.fills`,
+            `there is no asset ${shown(picture)} in this file`,
+          )
     }
     if (!children) return rest as NodeTree
     return {

@@ -1,6 +1,13 @@
 /** Who shows which picture of the project. */
+import type { Props } from '../properties/table'
 import { placeName, placesOf } from './places'
 import type { Tree } from './tree'
+
+/** The pictures that a set of values shows. */
+export function picturesOf({ asset, fills }: Props): string[] {
+  const behind = Object.values(fills ?? {}).flatMap((fill) => (fill?.kind === 'picture' ? [fill.asset] : []))
+  return asset === undefined ? behind : [asset, ...behind]
+}
 
 /** By picture, those that show it, as they are said: blocks, pages, the site's icon, previews, tracings. One that nobody shows is not in it. */
 export function pictureUses(tree: Tree): Map<string, string[]> {
@@ -11,7 +18,8 @@ export function pictureUses(tree: Tree): Map<string, string[]> {
     if (list) list.push(who)
     else uses.set(picture, [who])
   }
-  for (const place of placesOf(tree)) note(place.props.asset, placeName(tree, place))
+  for (const place of placesOf(tree))
+    for (const picture of picturesOf(place.props)) note(picture, placeName(tree, place))
   note(tree.about.icon, 'the project, as its icon')
   for (const { name, preview, aids } of tree.pages.values()) {
     note(preview, `${name}, as its preview`)

@@ -1,6 +1,7 @@
 /** What a page shows otherwise of its template: words, picture, link, whether it is there; on every view or from one view on. */
 import * as v from 'valibot'
 import { check } from '../document/check'
+import { picturesOf } from '../document/picture-uses'
 import type { Change } from '../document/schema'
 import type { Page, Tree } from '../document/tree'
 import {
@@ -73,8 +74,8 @@ export const change: EditModule<ChangeEdit> = {
     if (given.length > 0) checkBlock(draft, edit)
     if (view !== undefined && !draft.views.some((each) => each.id === view))
       refuse(`there is no view ${view} any more`)
-    if (checked.asset !== undefined && !draft.assets.has(checked.asset))
-      refuse(`there is no picture ${checked.asset}`)
+    for (const picture of picturesOf(checked))
+      if (!draft.assets.has(picture)) refuse(`there is no picture ${picture}`)
     const change = page.changes?.[node] ?? NONE
     const before: Props = (view === undefined ? change.props : change.overrides?.[view]) ?? {}
     const next: Props = { ...before, ...checked }

@@ -1,6 +1,7 @@
 /** Sets properties of a block, on every view or from one view on; `null` puts one back. */
 import * as v from 'valibot'
 import { check } from '../document/check'
+import { picturesOf } from '../document/picture-uses'
 import {
   hasProperty,
   KEYS,
@@ -72,8 +73,8 @@ export const set: EditModule<SetEdit> = {
       if (view !== undefined && perView === 'never' && props[key] !== null)
         refuse(`“${node.name}” has one ${words} for all views`)
     }
-    if (checked.asset !== undefined && !draft.assets.has(checked.asset))
-      refuse(`there is no picture ${checked.asset}`)
+    for (const picture of picturesOf(checked))
+      if (!draft.assets.has(picture)) refuse(`there is no picture ${picture}`)
     const next: Props = { ...before, ...checked }
     const inverse: PropChanges = {}
     for (const key of Object.keys(props) as PropKey[]) {

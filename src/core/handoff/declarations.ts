@@ -15,7 +15,7 @@ import type { Pin, Size } from '../properties/values'
 import { holdsParagraphs, isOneParagraph } from '../words/parts'
 import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
-import { type Writing, writingFor } from './written'
+import { type Addresses, type Writing, writingFor } from './written'
 
 const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
 const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
@@ -45,6 +45,8 @@ export type Place = {
   instances: Instances
   carrying: Carrying
   view: string
+  /** Where the style sheet finds pictures. */
+  addresses?: Addresses
   /** In this view; undefined for a section. */
   parent: { node: Node; resolved: Resolved; flow: Flow; columns: number } | undefined
 }
@@ -59,7 +61,7 @@ export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = setIn(place, node)
   const resolved = resolvedIn(place, node)
-  const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view)))
+  const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view), place.addresses))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
   const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)
@@ -98,7 +100,9 @@ export function declarationsOf(place: Place, node: Node): Declarations {
 
 function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted: boolean) {
   const { resolved, raw } = writer
-  if (flow === Flow.Row || flow === Flow.Column) {
+  // Its drawing is as large as a cell, which is as large as it.
+  if (node.kind === 'shape') writer.set('display', 'grid')
+  else if (flow === Flow.Row || flow === Flow.Column) {
     writer.set('display', 'flex')
     const direction = flow === Flow.Row ? 'row' : 'column'
     if (direction !== 'row') writer.set('flex-direction', direction)

@@ -3,6 +3,8 @@ import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
+import { pathOfForm } from '../forms/form'
+import { pathData } from '../forms/path'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
@@ -12,8 +14,9 @@ import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
 import { type Element, pageElements } from './elements'
-import { htmlAddress, htmlAttribute, htmlText, pathPart } from './escape'
-import { pageFileName, rootOf, slug } from './names'
+import { htmlAddress, htmlAttribute, htmlText } from './escape'
+import { pageFileName, rootOf } from './names'
+import { pictureFiles } from './pictures'
 import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
 import { wordsHtml } from './words'
@@ -33,28 +36,6 @@ export type SiteOptions = {
   mark?: boolean
   /** Show pages in this theme whatever the visitor prefers; an id. */
   theme?: string
-}
-
-const EXTENSION: Record<string, string> = {
-  'image/svg+xml': 'svg',
-  'image/png': 'png',
-  'image/jpeg': 'jpg',
-  'image/webp': 'webp',
-}
-
-/** File names for pictures, from their names. */
-function pictureNames(doc: Document, used: Set<string>): Map<string, string> {
-  const names = new Map<string, string>()
-  const taken = new Set<string>()
-  for (const id of [...used].sort()) {
-    const asset = doc.assets.get(id)!
-    const base = pathPart(slug(asset.name.replace(/\.[a-z0-9]+$/i, ''), 'picture'))
-    let name = base
-    for (let n = 2; taken.has(name); n++) name = `${base}-${n}`
-    taken.add(name)
-    names.set(id, `pictures/${name}.${EXTENSION[asset.type]}`)
-  }
-  return names
 }
 
 /** Sections that a visitor mostly sees without scrolling: a header and what follows it. */
@@ -173,6 +154,7 @@ class PageWriter {
     const pad = '  '.repeat(depth)
     const props = cascaded(this.doc, node, this.doc.views[0].id)
     if (node.kind === 'picture') return this.picture(node, props, pad)
+    if (node.kind === 'shape') return this.shape(node, props, pad)
     if (isText(node.kind)) return this.text(node, props, pad)
     const { tag } = this.elements.get(node.id)!
     const attributes = this.attributes(node)
@@ -207,6 +189,20 @@ class PageWriter {
       return `${pad}  <source media="(max-width: ${px(breakpoint)})" srcset="${address}"${size}>`
     })
     this.lines.push(`${pad}<picture>`, ...sources, `${pad}  ${img}`, `${pad}</picture>`)
+  }
+
+  /** Drawn in its box, whatever its size; the line along it is as wide everywhere. Its colours come from its class. */
+  private shape(node: Node, { alt, form }: Props, pad: string) {
+    const data = pathData(pathOfForm(form ?? { form: 'ellipse' }))
+    const said = alt ? ` role="img" aria-label="${htmlAttribute(alt)}"` : ' aria-hidden="true"'
+    const { tag } = this.elements.get(node.id)!
+    this.lines.push(
+      `${pad}<${tag}${this.attributes(node)}>`,
+      `${pad}  <svg${said} viewBox="0 0 100 100" preserveAspectRatio="none">`,
+      `${pad}    <path d="${data}" fill-rule="evenodd" vector-effect="non-scaling-stroke"/>`,
+      `${pad}  </svg>`,
+      `${pad}</${tag}>`,
+    )
   }
 
   /**
@@ -260,10 +256,8 @@ export const PLACEHOLDER =
 /** Builds every file of the site. Pure; fonts are named, not read. @param blobs the project's pictures */
 export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}): SiteFiles {
   const pages = doc.pagesInOrder()
-  const site = styleSite(doc, pages)
-  for (const id of [doc.about.icon, ...pages.map(({ preview }) => preview)])
-    if (id !== undefined && doc.assets.has(id)) site.assets.add(id)
-  const pictures = pictureNames(doc, site.assets)
+  const pictures = pictureFiles(doc, pages)
+  const site = styleSite(doc, pages, (id) => pictures.get(id))
   const text = new Map<string, string>()
   for (const page of pages)
     text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())

@@ -22,14 +22,13 @@ import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
 import { versionsOf } from './versions'
 import { LINK_CLASS, rulesForWords } from './words'
-import { type Writing, writingFor } from './written'
+import { type Addresses, type Writing, writingFor } from './written'
 
 export type StyledSite = {
   css: string
   /** Classes of everything that is shown, by key, of each version of what it says. */
   classes: Map<string, string[]>
   fonts: FontFile[]
-  assets: Set<string>
 }
 
 type Rule = { className: string; base: Declarations; changes: Map<string, Declarations> }
@@ -39,6 +38,7 @@ function eachBlock(
   doc: Document,
   instances: Instances,
   view: string,
+  addresses: Addresses,
   visit: (node: Node, declarations: Declarations) => void,
 ) {
   const carrying = new Carrying(doc, instances)
@@ -52,10 +52,11 @@ function eachBlock(
       flow: flowOf(node.kind, resolved.flow),
       columns: carrying.columnsIn(node, view),
     }
-    for (const child of node.children) walk(instances.node(child), { doc, instances, carrying, view, parent })
+    for (const child of node.children)
+      walk(instances.node(child), { doc, instances, carrying, view, addresses, parent })
   }
   for (const section of instances.node(instances.page).children)
-    walk(instances.node(section), { doc, instances, carrying, view, parent: undefined })
+    walk(instances.node(section), { doc, instances, carrying, view, addresses, parent: undefined })
 }
 
 function difference(wide: Declarations, narrow: Declarations): Declarations {
@@ -129,7 +130,6 @@ function namesOf(doc: Document, instances: Instances, node: Node): string[] {
 class SiteStyler {
   readonly classes = new Map<string, string[]>()
   readonly fontIds = new Set<string>()
-  readonly assets = new Set<string>()
   readonly rules = new Map<string, Rule>()
   /** Of words, by selector. */
   readonly marks = new Map<string, string>()
@@ -137,7 +137,10 @@ class SiteStyler {
   readonly types = new Map<string, Declarations>()
   private readonly names: ClassNames
 
-  constructor(private readonly doc: Document) {
+  constructor(
+    private readonly doc: Document,
+    private readonly addresses: Addresses,
+  ) {
     const styles = doc.tokenTable.names('typography').map((name) => customProperty(name).slice(2))
     this.names = new ClassNames([LINK_CLASS, ORDERED_CLASS, ...styles])
   }
@@ -146,9 +149,9 @@ class SiteStyler {
     const { doc } = this
     const byView = doc.views.map((view) => {
       const own = new Map<string, Declarations>()
-      eachBlock(doc, instances, view.id, (node, declarations) => {
+      eachBlock(doc, instances, view.id, this.addresses, (node, declarations) => {
         own.set(node.id, declarations)
-        collect(doc, node, view, this.fontIds, this.assets, this.marks)
+        collect(doc, node, view, this.fontIds, this.marks)
       })
       return own
     })
@@ -184,15 +187,16 @@ class SiteStyler {
   }
 }
 
-export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): StyledSite {
-  const styler = new SiteStyler(doc)
+/** @param addresses where the style sheet finds pictures */
+export function styleSite(doc: Document, pages: Page[], addresses: Addresses): StyledSite {
+  const styler = new SiteStyler(doc, addresses)
   const shown = pages.map((page) => new Instances(doc, page.id))
   for (const instances of shown) styler.page(instances)
-  const { classes, assets, marks } = styler
+  const { classes, marks } = styler
   const rules = [...styler.rules.values()]
   const fonts = declaredOrder([...styler.fontIds].map((id) => fontFile(id)!))
   const parts = [
-    fonts.map((file) => fontFace(file, fontPath)).join('\n'),
+    fonts.map(fontFace).join('\n'),
     rootRule(doc),
     ...themeRules(doc),
     RESET,
@@ -205,34 +209,23 @@ export function styleSite(doc: Document, pages: Page[], fontPath = 'fonts/'): St
     parts.push(
       `.${ORDERED_CLASS} {\n  display: flex;\n  flex-direction: column;\n}\n\n.${ORDERED_CLASS} > main {\n  display: contents;\n}`,
     )
-  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, assets }
+  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts }
 }
 
-function collect(
-  doc: Document,
-  node: Node,
-  view: View,
-  fontIds: Set<string>,
-  assets: Set<string>,
-  marks: Map<string, string>,
-) {
-  if (!isText(node.kind)) {
-    const raw = cascaded(doc, node, view.id)
-    if (raw.asset) assets.add(raw.asset)
-    return
-  }
+function collect(doc: Document, node: Node, view: View, fontIds: Set<string>, marks: Map<string, string>) {
+  if (!isText(node.kind)) return
   const { words } = cascaded(doc, node, view.id)
   filesForWords(resolve(doc, node, view.id), words, fontIds)
   rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), marks)
 }
 
-function fontFace(file: FontFile, path: string): string {
+function fontFace(file: FontFile): string {
   return `@font-face {
   font-family: ${cssString(file.family)};
   font-style: ${file.italic ? 'italic' : 'normal'};
   font-weight: ${file.weights[0]} ${file.weights[1]};
   font-display: swap;
-  src: url("${path}${file.id}.woff2") format("woff2");
+  src: url("fonts/${file.id}.woff2") format("woff2");
   unicode-range: ${file.ranges};
 }`
 }
@@ -295,6 +288,15 @@ body {
 
 picture {
   display: contents;
+}
+
+svg {
+  /* As large as what it lies in, and no reason for that to be larger. */
+  width: 0;
+  height: 0;
+  min-width: 100%;
+  min-height: 100%;
+  overflow: visible;
 }
 
 img {

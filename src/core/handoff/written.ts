@@ -3,7 +3,7 @@ import type { Tokens } from '../document/tokens'
 import { px } from '../properties/css-text'
 import type { Written } from '../properties/property'
 import { fontStack } from './css'
-import { cssColor } from './escape'
+import { cssColor, cssString } from './escape'
 import { customProperty } from './names'
 
 export type Writing = Written & {
@@ -11,14 +11,30 @@ export type Writing = Written & {
   style(reference: string, part: string): string | undefined
 }
 
-const known = new WeakMap<Tokens, Writing>()
+/** Where a picture of the project is found, from its id; undefined: nowhere. The same function for as long as it says the same. */
+export type Addresses = (picture: string) => string | undefined
+
+const NOWHERE: Addresses = () => undefined
+const known = new WeakMap<Addresses, WeakMap<Tokens, Writing>>()
 
 /** What refers to nothing usable is not written: a `var()` of nothing would take the whole declaration with it. */
-export function writingFor(tokens: Tokens): Writing {
-  let writing = known.get(tokens)
-  if (writing) return writing
+export function writingFor(tokens: Tokens, addresses: Addresses = NOWHERE): Writing {
+  let byTokens = known.get(addresses)
+  if (!byTokens) {
+    byTokens = new WeakMap()
+    known.set(addresses, byTokens)
+  }
+  let writing = byTokens.get(tokens)
+  if (!writing) {
+    writing = made(tokens, addresses)
+    byTokens.set(tokens, writing)
+  }
+  return writing
+}
+
+function made(tokens: Tokens, addresses: Addresses): Writing {
   const property = (reference: string) => `var(${customProperty(reference)})`
-  writing = {
+  return {
     color(value) {
       if (!value.startsWith('{')) return cssColor(value)
       return tokens.lookup(value)?.type === 'color' ? property(value) : undefined
@@ -30,12 +46,14 @@ export function writingFor(tokens: Tokens): Writing {
       // A bare number is so many px.
       return type === 'number' ? `calc(${property(value)} * 1px)` : undefined
     },
+    picture(id) {
+      const address = addresses(id)
+      return address === undefined ? undefined : `url(${cssString(address)})`
+    },
     family: fontStack,
     style: (reference, part) =>
       tokens.lookup(reference)?.type === 'typography'
         ? `var(${customProperty(reference)}-${part})`
         : undefined,
   }
-  known.set(tokens, writing)
-  return writing
 }

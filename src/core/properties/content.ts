@@ -39,7 +39,7 @@ export const CONTENT = {
     ...once,
     schema: v.pipe(v.string(), v.maxLength(2000)),
     words: 'said as',
-    kinds: ['picture'],
+    kinds: ['picture', 'shape'],
   }),
   fit: property({
     ...picture,

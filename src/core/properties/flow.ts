@@ -1,6 +1,6 @@
 /** How a box arranges what is in it, and a block's part in that. */
 import * as v from 'valibot'
-import { ALL, HOLDERS, INNER, property } from './property'
+import { ALL, BOXED, HOLDERS, INNER, property } from './property'
 import { columnCount, LengthSchema, place } from './values'
 
 const Spread = v.picklist(['start', 'center', 'end', 'space-between', 'space-around', 'space-evenly'])
@@ -12,7 +12,7 @@ const padding = (side: string) =>
   property({
     ...length,
     words: `padding ${side}`,
-    kinds: ALL,
+    kinds: BOXED,
     initial: 0,
     initialOf: { button: side === 'top' || side === 'bottom' ? 12 : 20 },
     part: 'spacing',

@@ -16,13 +16,35 @@ export const OrderSchema = v.pipe(
   v.check(isOrderKey, 'an order key, such as a0'),
 )
 
+/** How what is drawn mixes with what lies below it (Compositing 1 §5.8). */
+export const BLENDS = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'soft-light',
+  'hard-light',
+  'color-dodge',
+  'color-burn',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+] as const
+
 /** `hidden`: kept, and not drawn. */
 const item = { order: OrderSchema, hidden: v.optional(v.boolean()) }
+/** `blend`: with the fills below it. */
+const fill = { ...item, blend: v.optional(v.picklist(BLENDS)) }
 
 const FillSchema = v.variant('kind', [
-  v.strictObject({ ...item, kind: v.literal('color'), color: ColorSchema }),
+  v.strictObject({ ...fill, kind: v.literal('color'), color: ColorSchema }),
   v.strictObject({
-    ...item,
+    ...fill,
     kind: v.literal('gradient'),
     /** Left out: along a line. `radial`: an ellipse to the farthest corner; `conic`: round a point. */
     shape: v.optional(v.picklist(['radial', 'conic'])),
@@ -36,6 +58,37 @@ const FillSchema = v.variant('kind', [
       v.minLength(2),
       v.maxLength(16),
     ),
+  }),
+  v.strictObject({
+    ...fill,
+    kind: v.literal('picture'),
+    asset: IdSchema,
+    /** `tile`: over and over, `size` px wide. */
+    fit: v.picklist(['cover', 'contain', 'tile']),
+    size: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(4000))),
+    /** What of it is kept in sight, percent; left out: its middle. */
+    x: v.optional(share),
+    y: v.optional(share),
+  }),
+  v.strictObject({
+    ...fill,
+    kind: v.literal('pattern'),
+    shape: v.picklist(['dots', 'lines', 'grid', 'checks']),
+    color: ColorSchema,
+    /** From one to the next, px. */
+    size: v.pipe(finite, v.minValue(2), v.maxValue(1000)),
+    /** Of a dot, across, or of a line, px; checks have none. */
+    weight: v.pipe(finite, v.minValue(0.5), v.maxValue(1000)),
+    /** Degrees, of lines. */
+    angle: v.optional(finite),
+  }),
+  v.strictObject({
+    ...fill,
+    kind: v.literal('noise'),
+    /** How much of it is seen, percent. */
+    amount: v.pipe(finite, v.minValue(1), v.maxValue(100)),
+    /** Of a grain, px. */
+    grain: v.pipe(finite, v.minValue(0.5), v.maxValue(20)),
   }),
 ])
 const ShadowSchema = v.strictObject({

@@ -1,15 +1,16 @@
 /** Kinds of blocks: what each may hold, and what it is handed off as. What properties each has: `table.ts`. */
-export const KINDS = ['page', 'section', 'box', 'text', 'button', 'picture', 'slot'] as const
+export const KINDS = ['page', 'section', 'box', 'text', 'button', 'picture', 'shape', 'slot'] as const
 export type Kind = (typeof KINDS)[number]
 
 /** What lies in each kind. Sections lie on pages, everything else in sections and boxes; a template has a slot among its sections. */
 const HOLDS: Readonly<Record<Kind, readonly Kind[]>> = {
   page: ['section', 'slot'],
-  section: ['box', 'text', 'button', 'picture'],
-  box: ['box', 'text', 'button', 'picture'],
+  section: ['box', 'text', 'button', 'picture', 'shape'],
+  box: ['box', 'text', 'button', 'picture', 'shape'],
   text: [],
   button: [],
   picture: [],
+  shape: [],
   slot: [],
 }
 

@@ -1,23 +1,14 @@
 /** How a block looks: what is drawn of its box. */
 import * as v from 'valibot'
-import { num, percent, px as pxText } from './css-text'
-import { type Fill, FillsSchema, type Items, type Shadow, ShadowsSchema, shownItems } from './items'
-import { ALL, property, unless, type Values } from './property'
+import { num, px as pxText } from './css-text'
+import { type Cut, CutSchema, type Filters, FiltersSchema, filterText, maskText } from './effects'
+import { layersOf } from './fill-layers'
+import { BLENDS, type Fill, FillsSchema, type Items, type Shadow, ShadowsSchema, shownItems } from './items'
+import { ALL, BOXED, property, unless, type Values, WORDS } from './property'
 import { ColorSchema, finite, LengthSchema, positivePx, px } from './values'
 
-const paint = { perView: 'style', changes: 'paint', kinds: ALL } as const
-
-/** A colour as an image, for what lies over another fill. */
-const plain = (color: string) => `linear-gradient(${color}, ${color})`
-
-function imageOf(fill: Fill, { write }: Values): string {
-  if (fill.kind === 'color') return plain(write.color(fill.color) ?? 'transparent')
-  const stops = fill.stops.map(({ color, at }) => `${write.color(color) ?? 'transparent'} ${percent(at)}`)
-  const at = `at ${percent(fill.x ?? 50)} ${percent(fill.y ?? 50)}`
-  if (fill.shape === 'radial') return `radial-gradient(${at}, ${stops.join(', ')})`
-  if (fill.shape === 'conic') return `conic-gradient(from ${num(fill.angle)}deg ${at}, ${stops.join(', ')})`
-  return `linear-gradient(${num(fill.angle)}deg, ${stops.join(', ')})`
-}
+const paint = { perView: 'style', changes: 'paint', kinds: BOXED } as const
+const any = { ...paint, kinds: ALL } as const
 
 const fillsIn = ({ raw }: Values) => shownItems(raw.fills as Items<Fill> | undefined)
 
@@ -27,11 +18,31 @@ function groundOf(values: Values): string | undefined {
   return last?.kind === 'color' ? values.write.color(last.color) : undefined
 }
 
-function imagesOf(values: Values): string | undefined {
+/** The layers over the ground, each with how it mixes with what is below. */
+const layersIn = (values: Values) => {
   const fills = fillsIn(values)
   const images = fills.at(-1)?.kind === 'color' ? fills.slice(0, -1) : fills
-  return images.length > 0 ? images.map((fill) => imageOf(fill, values)).join(', ') : undefined
+  return images.flatMap((fill) =>
+    layersOf(fill, values).map((layer) => ({ ...layer, blend: fill.blend ?? 'normal' })),
+  )
 }
+
+/** One value a layer, unless all are as CSS has them by themselves. */
+const listed =
+  (of: (layer: ReturnType<typeof layersIn>[number]) => string | undefined, initial: string) =>
+  (values: Values): string | undefined => {
+    const all = layersIn(values).map((layer) => of(layer) ?? initial)
+    if (all.every((each) => each === initial)) return undefined
+    return all.every((each) => each === all[0]) ? all[0] : all.join(', ')
+  }
+
+function imagesOf(values: Values): string | undefined {
+  const layers = layersIn(values)
+  return layers.length > 0 ? layers.map(({ image }) => image).join(', ') : undefined
+}
+
+/** Whether fills are seen through the words alone. */
+const areInWords = (values: Values) => values.raw.fillsIn === 'words' && fillsIn(values).length > 0
 
 function shadowsOf({ raw, write }: Values): string | undefined {
   const shadows = shownItems(raw.shadows as Items<Shadow> | undefined)
@@ -95,6 +106,22 @@ export const LOOK = {
     css: [
       { name: 'background-color', of: groundOf },
       { name: 'background-image', of: imagesOf },
+      { name: 'background-position', of: listed(({ position }) => position, '0 0') },
+      { name: 'background-size', of: listed(({ size }) => size, 'auto') },
+      { name: 'background-repeat', of: listed(({ repeat }) => repeat, 'repeat') },
+      { name: 'background-blend-mode', of: listed(({ blend }) => blend, 'normal') },
+    ],
+  }),
+  fillsIn: property({
+    ...paint,
+    kinds: WORDS,
+    schema: v.picklist(['box', 'words']),
+    words: 'where fills are seen',
+    initial: 'box',
+    part: 'fill',
+    css: [
+      { name: 'background-clip', of: (values) => (areInWords(values) ? 'text' : undefined) },
+      { name: '-webkit-text-fill-color', of: (values) => (areInWords(values) ? 'transparent' : undefined) },
     ],
   }),
   borderTop: border('top'),
@@ -132,16 +159,45 @@ export const LOOK = {
     css: { name: 'box-shadow', of: shadowsOf },
   }),
   opacity: property({
-    ...paint,
+    ...any,
     schema: v.pipe(finite, v.minValue(0), v.maxValue(1)),
     words: 'opacity',
     initial: 1,
     part: 'effects',
     css: { name: 'opacity', of: unless('opacity', 1, num) },
   }),
-  blend: property({
+  filters: property({
+    ...any,
+    schema: FiltersSchema,
+    words: 'filters',
+    part: 'effects',
+    css: { name: 'filter', of: ({ raw }) => filterText(raw.filters as Filters | undefined) },
+  }),
+  /** Of what lies behind the block, px. */
+  backdropBlur: property({
     ...paint,
-    schema: v.picklist(['normal', 'multiply', 'screen', 'overlay', 'darken', 'lighten']),
+    schema: v.pipe(finite, v.minValue(0), v.maxValue(200)),
+    words: 'blur behind',
+    initial: 0,
+    part: 'effects',
+    css: {
+      name: 'backdrop-filter',
+      of: unless('backdropBlur', 0, (blur: number) => `blur(${pxText(blur)})`),
+    },
+  }),
+  cut: property({
+    ...paint,
+    schema: CutSchema,
+    words: 'cut',
+    part: 'effects',
+    css: [
+      { name: 'mask-image', of: ({ raw }) => (raw.cut ? maskText(raw.cut as Cut) : undefined) },
+      { name: 'mask-size', of: ({ raw }) => (raw.cut ? '100% 100%' : undefined) },
+    ],
+  }),
+  blend: property({
+    ...any,
+    schema: v.picklist(BLENDS),
     words: 'blending',
     initial: 'normal',
     part: 'effects',
@@ -158,7 +214,7 @@ export const LOOK = {
   }),
   /** Degrees clockwise about the centre: drawn turned, laid out as if it were not. */
   rotate: property({
-    ...paint,
+    ...any,
     schema: v.pipe(finite, v.minValue(-360), v.maxValue(360)),
     words: 'turn',
     initial: 0,

@@ -13,6 +13,8 @@ export type TokenUse = 'length' | 'color' | 'typography'
 export type Written = {
   color(value: string): string | undefined
   length(value: number | string): string | undefined
+  /** A picture of the project as an address. */
+  picture(id: string): string | undefined
   /** A font stack. */
   family(name: string): string
 }
@@ -69,8 +71,10 @@ export const unless =
     return value === initial || value === undefined ? undefined : text(value)
   }
 
-export const ALL: readonly Kind[] = ['section', 'box', 'text', 'button', 'picture']
+export const ALL: readonly Kind[] = ['section', 'box', 'text', 'button', 'picture', 'shape']
+/** All that are drawn as a box. */
+export const BOXED: readonly Kind[] = ['section', 'box', 'text', 'button', 'picture']
 /** All that lie in sections and boxes. */
-export const INNER: readonly Kind[] = ['box', 'text', 'button', 'picture']
+export const INNER: readonly Kind[] = ['box', 'text', 'button', 'picture', 'shape']
 export const HOLDERS: readonly Kind[] = ['section', 'box']
 export const WORDS: readonly Kind[] = ['text', 'button']

@@ -25,7 +25,7 @@ export const SIZE = {
     words: 'width',
     kinds: INNER,
     initial: SNUG,
-    initialOf: { box: FILLS, picture: FILLS },
+    initialOf: { box: FILLS, picture: FILLS, shape: { kind: 'exact', px: 160 } },
     token: 'length',
     css: { name: 'width' },
   }),

@@ -5,14 +5,15 @@ import { FLOW } from './flow'
 import { KINDS, type Kind } from './kinds'
 import { LOOK } from './look'
 import type { LookPart, Property } from './property'
+import { SHAPE } from './shape'
 import { SIZE } from './size'
 import { TYPE } from './type'
 import type { Size } from './values'
 
 /** In groups, for who lists them. */
-export const GROUPS = { flow: FLOW, size: SIZE, look: LOOK, type: TYPE, content: CONTENT }
+export const GROUPS = { flow: FLOW, size: SIZE, look: LOOK, shape: SHAPE, type: TYPE, content: CONTENT }
 
-const TABLE = { ...FLOW, ...SIZE, ...LOOK, ...TYPE, ...CONTENT }
+const TABLE = { ...FLOW, ...SIZE, ...LOOK, ...SHAPE, ...TYPE, ...CONTENT }
 type Table = typeof TABLE
 
 export type PropKey = keyof Table

@@ -1,7 +1,9 @@
 /** Edits that do not fit any more, since somebody else changed what they are about: kept, said, and put back another way. */
+
 import { ordersAt, withNewIds } from '../arrange/order'
 import type { Document } from '../document/document'
 import { freePath } from '../document/paths'
+import { picturesOf } from '../document/picture-uses'
 import type { NodeTree } from '../document/schema'
 import type { Tree } from '../document/tree'
 import type { Edit, SetEdit } from '../edits/edit'
@@ -82,9 +84,17 @@ export function park(
 /** Without values for views and pictures that are not there any more. */
 function fitted(tree: NodeTree, doc: Tree): NodeTree {
   const without = (props: Props): Props => {
-    if (props.asset === undefined || doc.assets.has(props.asset)) return props
-    const { asset: _, ...rest } = props
-    return rest
+    const gone = new Set(picturesOf(props).filter((picture) => !doc.assets.has(picture)))
+    if (gone.size === 0) return props
+    const { asset, fills, ...rest } = props
+    const left = Object.entries(fills ?? {}).filter(
+      ([, fill]) => fill.kind !== 'picture' || !gone.has(fill.asset),
+    )
+    return {
+      ...rest,
+      ...(asset === undefined || gone.has(asset) ? {} : { asset }),
+      ...(left.length > 0 ? { fills: Object.fromEntries(left) } : {}),
+    }
   }
   const overrides = Object.entries(tree.overrides ?? {})
     .filter(([view]) => doc.views.some((each) => each.id === view))

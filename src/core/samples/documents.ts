@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { nameOf } from '../blobs/blobs'
 import type { Asset, NodeTree, ProjectFile, View } from '../document/schema'
 import { FORMAT, VERSION } from '../document/schema'
+import type { Form } from '../forms/form'
 import { allBorders } from '../properties/items'
 import { TAGS } from '../properties/kinds'
 import type { Props } from '../properties/table'
@@ -184,7 +185,7 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
             clip: optional(fc.constant(true), 1, 8),
             spaceBefore: optional(length(48), 1, 8),
             ratio:
-              features.has('ratio') && kind === 'box'
+              features.has('ratio') && (kind === 'box' || kind === 'shape')
                 ? optional(fc.constantFrom(1, 1.5, 0.75, 3), 1, 8)
                 : fc.constant(undefined),
           })
@@ -222,6 +223,14 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
       })
       .map(clean)
     options.push({ weight: 1, arbitrary: common(picture, 'picture', none) })
+  }
+  if (features.has('shapes')) {
+    const form = fc.constantFrom<Form>(
+      { form: 'ellipse' },
+      { form: 'star', points: 5, depth: 40 },
+      { form: 'line', slope: 'level' },
+    )
+    options.push({ weight: 1, arbitrary: common(fc.record({ form }), 'shape', none) })
   }
   return fc.oneof(...options)
 }

@@ -16,6 +16,7 @@ export const FEATURES = [
   'override',
   'elements',
   'tokens',
+  'shapes',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 

@@ -9,7 +9,7 @@ const WHITE = '#ffffff'
 
 /**
  * What lies behind a block: one colour, or those of a gradient's stops. What is lifted under it is not looked at: `isSure` says whether
- * it stands on fills of what it lies in alone.
+ * it stands on fills of what it lies in alone, none of them a picture.
  */
 export type Ground = { colors: string[]; isSure: boolean }
 
@@ -17,9 +17,16 @@ function fillsOf(box: LayoutBox): Fill[] {
   return shownItems(box.resolved.fills as Items<Fill> | undefined)
 }
 
+/** Of a pattern both what is drawn and what is not; of a picture and of noise none are known. */
+function colorsIn(fill: Fill): string[] {
+  if (fill.kind === 'color') return [fill.color]
+  if (fill.kind === 'gradient') return fill.stops.map(({ color }) => color)
+  return fill.kind === 'pattern' ? [fill.color, '#00000000'] : ['#00000000']
+}
+
 /** The colours of a fill; those that let something through are laid over each of `under`. */
 function overlaid(fill: Fill, under: readonly string[]): string[] {
-  const colors = fill.kind === 'color' ? [fill.color] : fill.stops.map(({ color }) => color)
+  const colors = colorsIn(fill)
   return [...new Set(colors.flatMap((color) => under.map((ground) => laidOver(color, ground))))]
 }
 
@@ -30,7 +37,8 @@ export function groundOf(box: LayoutBox): Ground {
   let colors = [WHITE]
   // From the page inwards, each block's fills from the lowest up.
   for (const at of chain.reverse()) for (const fill of fillsOf(at).reverse()) colors = overlaid(fill, colors)
-  return { colors, isSure: chain.every((at) => at.pins === null) }
+  const isKnown = (at: LayoutBox) => at.pins === null && fillsOf(at).every(({ kind }) => kind !== 'picture')
+  return { colors, isSure: chain.every(isKnown) }
 }
 
 /** How words read on what is behind them: the worst of it. `ratio`: WCAG 2.2. */

@@ -5,6 +5,8 @@
  */
 import type { Document } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
+import { pathOfForm } from '../../core/forms/form'
+import { pathData } from '../../core/forms/path'
 import { fontStack } from '../../core/handoff/css'
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET, tokenProperties } from '../../core/handoff/stylesheet'
@@ -51,6 +53,7 @@ const BOARD = `
 .page > div { flex: none; }
 div { display: grid; grid-template: 0 / 0; place-items: start; place-content: start; }
 div > * { grid-area: 1 / 1; }
+div.shape { grid-template: none; place-items: stretch; place-content: stretch; }
 .line { display: block; white-space: pre; }
 .page i { display: inline-block; }`
 
@@ -79,6 +82,11 @@ export class SheetPainter {
     root.adoptedStyleSheets = styleSheets()
     this.page.className = 'page'
     root.replaceChildren(this.page)
+  }
+
+  private readonly addresses = (id: string) => {
+    const asset = this.doc.assets.get(id)
+    return asset && pictureUrl(asset)
   }
 
   /** @param top @param bottom px on the sheet: sections wholly outside are not drawn @param theme whose colours it has */
@@ -160,18 +168,20 @@ export class SheetPainter {
     drawn.typeset = box.typeset
     drawn.width = box.width
     drawn.height = box.height
-    if (!box.typeset && !picture) this.children(element, standing(box), seen, layout)
+    if (!box.typeset && !picture && box.node.kind !== 'shape')
+      this.children(element, standing(box), seen, layout)
     return drawn
   }
 
   private look(element: HTMLElement, box: LayoutBox, layout: PageLayout) {
     const { resolved, node } = box
     const raw = cascaded(this.doc, node, layout.viewId)
-    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens))
+    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens, this.addresses))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
     // Each line carries its own.
     if (box.typeset) declarations.delete('text-decoration')
     element.style.cssText = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')
+    if (node.kind === 'shape') drawForm(element, resolved)
     if (element instanceof HTMLImageElement) {
       const asset = resolved.asset ? this.doc.assets.get(resolved.asset) : undefined
       const source = asset ? pictureUrl(asset) : PLACEHOLDER
@@ -233,6 +243,23 @@ function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
   style.top = lifted ? `${y}px` : ''
   style.marginLeft = lifted ? '' : `${x}px`
   style.marginTop = lifted ? '' : `${y}px`
+}
+
+const SVG = 'http://www.w3.org/2000/svg'
+
+/** A shape's drawing, as it is handed off; its colours are the element's. */
+function drawForm(element: HTMLElement, { form }: Resolved) {
+  let svg = element.firstElementChild
+  if (!svg) {
+    element.className = 'shape'
+    svg = element.appendChild(document.createElementNS(SVG, 'svg'))
+    svg.setAttribute('viewBox', '0 0 100 100')
+    svg.setAttribute('preserveAspectRatio', 'none')
+    const path = svg.appendChild(document.createElementNS(SVG, 'path'))
+    path.setAttribute('fill-rule', 'evenodd')
+    path.setAttribute('vector-effect', 'non-scaling-stroke')
+  }
+  svg.firstElementChild!.setAttribute('d', pathData(pathOfForm(form!)))
 }
 
 function newRow({ line }: PlacedLine): HTMLElement {

@@ -1,4 +1,5 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
+import { picturesOf } from '../../core/document/picture-uses'
 import { ApiError, api } from '../api'
 import { busyWith } from './busy'
 import type { Editor } from './editor-state'
@@ -38,7 +39,9 @@ export const saveProject = (editor: Editor, name: string) =>
 
 async function svgOf({ doc, session, layout }: Editor): Promise<string> {
   const { pageSvg } = await import('../../core/handoff/svg/page')
-  const shown = [...layout!.visible()].flatMap(({ resolved }) => doc.assets.get(resolved.asset ?? '') ?? [])
+  const shown = [...layout!.visible()].flatMap(({ resolved }) =>
+    picturesOf(resolved).flatMap((id) => doc.assets.get(id) ?? []),
+  )
   return pageSvg(doc, layout!, await session.pictures.bytesOf(shown))
 }
 

@@ -1,31 +1,56 @@
-/** What a block is filled with: colours and gradients, the first on top. */
-import { Plus } from 'lucide-react'
+/** What a block is filled with: colours, gradients, pictures, patterns, noise; the first on top. */
+import { Blend, Plus } from 'lucide-react'
 import type { Node } from '../../core/document/document'
-import { colorIn } from '../../core/document/resolve'
-import type { Fill } from '../../core/properties/items'
+import { BLENDS, type Fill } from '../../core/properties/items'
+import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
-import { Choice, type Option } from '../parts/choice'
-import { NumberChip } from '../parts/number-chip'
+import { Choice } from '../parts/choice'
 import { Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
+import { NoiseChip, PatternChip, PictureFillChip } from './fill-chips'
+import { GradientChip } from './gradient-chip'
 import { ItemSwitches, useItems, type WithoutOrder } from './items'
 import { Line } from './line'
 
-type Gradient = Extract<Fill, { kind: 'gradient' }>
+const INK = '#1c2b2426'
 
-const NEW_GRADIENT: Omit<Gradient, 'order'> = {
-  kind: 'gradient',
-  angle: 180,
-  stops: [
-    { color: '#1c2b2400', at: 0 },
-    { color: '#1c2b24cc', at: 100 },
-  ],
-}
+const NEW: { words: string; fill: WithoutOrder<Fill> }[] = [
+  { words: 'A colour', fill: { kind: 'color', color: '#1d5c4533' } },
+  {
+    words: 'A gradient',
+    fill: {
+      kind: 'gradient',
+      angle: 180,
+      stops: [
+        { color: '#1c2b2400', at: 0 },
+        { color: '#1c2b24cc', at: 100 },
+      ],
+    },
+  },
+  {
+    words: 'Two colours, split',
+    fill: {
+      kind: 'gradient',
+      angle: 90,
+      stops: [
+        { color: '#1d5c45', at: 50 },
+        { color: '#f3efe4', at: 50 },
+      ],
+    },
+  },
+  { words: 'Dots', fill: { kind: 'pattern', shape: 'dots', color: INK, size: 16, weight: 3 } },
+  { words: 'Lines', fill: { kind: 'pattern', shape: 'lines', color: INK, size: 12, weight: 2, angle: 45 } },
+  { words: 'A grid', fill: { kind: 'pattern', shape: 'grid', color: INK, size: 24, weight: 1 } },
+  { words: 'Checks', fill: { kind: 'pattern', shape: 'checks', color: INK, size: 24, weight: 1 } },
+  { words: 'Noise', fill: { kind: 'noise', amount: 14, grain: 1 } },
+]
 
 export function FillLines({ node }: { node: Node }) {
+  const editor = useEditor()
   const { list, change, add, remove } = useItems<Fill>(node, 'fills', 'Fill')
+  const inWords = editor.resolved(node).fillsIn === 'words'
   return (
-    <Line node={node} keys={['fills']}>
+    <Line node={node} keys={['fills', 'fillsIn']}>
       {list.length === 0 && (
         <>
           <span>Fill</span>
@@ -43,22 +68,26 @@ export function FillLines({ node }: { node: Node }) {
           className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'soft line-through' : ''}`}
         >
           <span className="w-8.5 flex-none">{i === 0 ? 'Fill' : 'over'}</span>
-          {fill.kind === 'color' ? (
-            <ColorChip
-              label={i === 0 ? 'Fill' : `Fill ${i + 1}`}
-              value={fill.color}
-              onChange={(color, gesture) =>
-                color === null ? remove(id) : change(id, { ...fill, color }, gesture)
-              }
-            />
-          ) : (
-            <GradientChip
-              label={i === 0 ? 'Gradient' : `Gradient ${i + 1}`}
-              gradient={fill}
-              onChange={(next, gesture) => change(id, next, gesture)}
+          <FillChip
+            fill={fill}
+            number={i}
+            onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
+          />
+          {i === 0 && <AnotherFill onAdd={add} />}
+          {i < list.length - 1 && (
+            <Choice
+              label={`How fill ${i + 1} mixes with those below`}
+              className={`icon-button size-6 ${(fill.blend ?? 'normal') === 'normal' ? '' : 'text-primary'}`}
+              shown={<Blend size={14} strokeWidth={1.75} aria-hidden />}
+              width={160}
+              options={BLENDS.map((value) => ({ value, label: value.replace('-', ' ') }))}
+              value={fill.blend ?? 'normal'}
+              onChoose={(blend) => {
+                const { blend: _, ...rest } = fill
+                change(id, (blend === 'normal' ? rest : { ...fill, blend }) as Fill)
+              }}
             />
           )}
-          {i === 0 && <AnotherFill onAdd={add} />}
           <ItemSwitches
             words={list.length === 1 ? 'the fill' : `fill ${i + 1}`}
             hidden={fill.hidden === true}
@@ -67,27 +96,77 @@ export function FillLines({ node }: { node: Node }) {
           />
         </div>
       ))}
+      {list.length > 0 && hasProperty(node.kind, 'fillsIn') && (
+        <Choice
+          label="Where fills are seen"
+          options={[
+            { value: 'box', label: 'behind the words' },
+            { value: 'words', label: 'in the words alone' },
+          ]}
+          value={inWords ? 'words' : 'box'}
+          onChoose={(fillsIn) =>
+            editor.setProps({ fillsIn: fillsIn === 'box' ? null : fillsIn }, `Fills of ${node.name}`)
+          }
+        />
+      )}
     </Line>
   )
 }
 
+function FillChip({
+  fill,
+  number,
+  onChange,
+}: {
+  fill: Fill
+  number: number
+  onChange: (fill: Fill | null, gesture?: string) => void
+}) {
+  const label = (word: string) => (number === 0 ? word : `${word} ${number + 1}`)
+  switch (fill.kind) {
+    case 'color':
+      return (
+        <ColorChip
+          label={label('Fill')}
+          value={fill.color}
+          onChange={(color, gesture) => onChange(color === null ? null : { ...fill, color }, gesture)}
+        />
+      )
+    case 'gradient':
+      return <GradientChip label={label('Gradient')} gradient={fill} onChange={onChange} />
+    case 'picture':
+      return <PictureFillChip label={label('Picture behind')} fill={fill} onChange={onChange} />
+    case 'pattern':
+      return <PatternChip label={label('Pattern')} fill={fill} onChange={onChange} />
+    case 'noise':
+      return <NoiseChip label={label('Noise')} fill={fill} onChange={onChange} />
+  }
+}
+
 function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
+  const { doc } = useEditor()
+  const [picture] = doc.assets.values()
+  const choices = picture
+    ? [
+        ...NEW.slice(0, 3),
+        {
+          words: 'A picture',
+          fill: { kind: 'picture', asset: picture.id, fit: 'cover' } as WithoutOrder<Fill>,
+        },
+        ...NEW.slice(3),
+      ]
+    : NEW
   return (
     <Popover
       label="Another fill on top"
       className="icon-button size-6"
       title="Another fill on top"
       button={<Plus size={14} strokeWidth={1.75} aria-hidden />}
-      width={150}
+      width={170}
     >
       {(close) => (
         <div role="listbox" aria-label="Another fill on top">
-          {(
-            [
-              ['A colour', { kind: 'color', color: '#1d5c4533' }],
-              ['A gradient', NEW_GRADIENT],
-            ] as const
-          ).map(([words, item]) => (
+          {choices.map(({ words, fill }) => (
             <button
               key={words}
               type="button"
@@ -96,10 +175,7 @@ function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
               data-option
               className="w-full rounded-field px-2 py-1 text-left hover:bg-base-200"
               onClick={() => {
-                onAdd({
-                  ...item,
-                  ...('stops' in item ? { stops: [...item.stops] } : {}),
-                } as WithoutOrder<Fill>)
+                onAdd(structuredClone(fill))
                 close()
               }}
             >
@@ -110,141 +186,4 @@ function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
       )}
     </Popover>
   )
-}
-
-function GradientChip({
-  label,
-  gradient,
-  onChange,
-}: {
-  label: string
-  gradient: Gradient
-  onChange: (gradient: Gradient, gesture?: string) => void
-}) {
-  const editor = useEditor()
-  const { angle, stops } = gradient
-  const shape: Shape = gradient.shape ?? 'linear'
-  const said = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
-  const shown = stops.map(({ color, at }) => `${colorIn(editor.tokens, color) ?? 'transparent'} ${at}%`)
-  const setStop = (index: number, stop: Partial<Gradient['stops'][number]>, gesture?: string) =>
-    onChange(
-      { ...gradient, stops: stops.map((each, i) => (i === index ? { ...each, ...stop } : each)) },
-      gesture,
-    )
-  return (
-    <Popover
-      label={`${label}: ${said}, ${stops.length} colours`}
-      width={270}
-      button={
-        <>
-          <i
-            aria-hidden
-            className="h-3.5 w-11 flex-none rounded-xs border border-base-300"
-            style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
-          />
-          {said}
-        </>
-      }
-    >
-      {() => (
-        <div className="grid gap-1 p-1">
-          <div className="flex flex-wrap items-center gap-2">
-            <Choice
-              label="Shape of the gradient"
-              width={150}
-              options={SHAPES}
-              value={shape}
-              onChoose={(next) => onChange(shaped(gradient, next))}
-            />
-            {shape !== 'radial' && (
-              <>
-                <span>{shape === 'conic' ? 'from' : 'towards'}</span>
-                <NumberChip
-                  label="Angle of the gradient"
-                  value={angle}
-                  unit="°"
-                  step={5}
-                  context={{ min: -360, max: 360 }}
-                  onChange={(next) => onChange({ ...gradient, angle: next })}
-                />
-              </>
-            )}
-            {shape === 'linear' ? (
-              <span className="text-small soft">0° up, 90° right</span>
-            ) : (
-              <>
-                <span>at</span>
-                {(['x', 'y'] as const).map((axis) => (
-                  <NumberChip
-                    key={axis}
-                    label={axis === 'x' ? 'Centre across' : 'Centre down'}
-                    value={gradient[axis] ?? 50}
-                    unit=" %"
-                    context={{ min: 0, max: 100 }}
-                    onChange={(at) => onChange({ ...gradient, [axis]: at })}
-                  />
-                ))}
-              </>
-            )}
-          </div>
-          {stops.map((stop, i) => (
-            <div key={i} className="flex items-center gap-1.5">
-              <ColorChip
-                label={`Colour ${i + 1}`}
-                none={false}
-                value={stop.color}
-                onChange={(color, gesture) => color !== null && setStop(i, { color }, gesture)}
-              />
-              <span>at</span>
-              <NumberChip
-                label={`Place of colour ${i + 1}`}
-                value={stop.at}
-                unit=" %"
-                context={{ min: 0, max: 100 }}
-                onChange={(at) => setStop(i, { at })}
-              />
-              {stops.length > 2 && (
-                <button
-                  type="button"
-                  className="plain-button ml-auto text-small"
-                  onClick={() => onChange({ ...gradient, stops: stops.filter((_, k) => k !== i) })}
-                >
-                  Remove
-                </button>
-              )}
-            </div>
-          ))}
-          {stops.length < 16 && (
-            <button
-              type="button"
-              className="plain-button justify-self-start text-primary"
-              onClick={() => onChange({ ...gradient, stops: between(stops) })}
-            >
-              Another colour
-            </button>
-          )}
-        </div>
-      )}
-    </Popover>
-  )
-}
-
-type Shape = NonNullable<Gradient['shape']> | 'linear'
-
-const SHAPES: Option<Shape>[] = [
-  { value: 'linear', label: 'along a line' },
-  { value: 'radial', label: 'out of a point', hint: 'radial' },
-  { value: 'conic', label: 'round a point', hint: 'conic' },
-]
-
-/** The same colours in another shape; along a line there is no centre. */
-function shaped({ shape: _, x, y, ...rest }: Gradient, shape: Shape): Gradient {
-  if (shape === 'linear') return rest
-  return { ...rest, shape, ...(x === undefined ? {} : { x }), ...(y === undefined ? {} : { y }) }
-}
-
-/** One more stop, half-way between the last two. */
-function between(stops: Gradient['stops']): Gradient['stops'] {
-  const [before, last] = stops.slice(-2)
-  return [...stops.slice(0, -1), { color: last.color, at: Math.round((before.at + last.at) / 2) }, last]
 }

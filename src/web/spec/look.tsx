@@ -15,11 +15,11 @@ import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
-import { pictureUrl } from '../session/pictures'
 import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
 import { FillLines } from './fills'
 import { Line } from './line'
+import { PictureList } from './picture-list'
 import { ShadowLines } from './shadows'
 import { WordsLine } from './words'
 
@@ -236,7 +236,6 @@ export function PictureLines({ node }: { node: Node }) {
   const set = useSet(node)
   const resolved = editor.resolved(node)
   const asset = resolved.asset ? editor.doc.assets.get(resolved.asset) : undefined
-  const assets = [...editor.doc.assets.values()]
   return (
     <>
       <Line node={node} keys={['asset', 'fit']}>
@@ -245,34 +244,16 @@ export function PictureLines({ node }: { node: Node }) {
           button={<span className="max-w-37.5 truncate">{asset?.name ?? 'none yet'}</span>}
           width={250}
         >
-          {(close) =>
-            assets.length === 0 ? (
-              <p className="p-2 leading-5 soft">
-                No pictures in this project yet. Add one from the shelf, under Pictures.
-              </p>
-            ) : (
-              <div className="grid grid-cols-2 gap-1.5" role="listbox" aria-label="Pictures">
-                {assets.map((each) => (
-                  <button
-                    key={each.id}
-                    type="button"
-                    role="option"
-                    aria-selected={each.id === resolved.asset}
-                    data-option
-                    className="rounded-field p-1 text-left text-small hover:bg-base-200"
-                    onClick={() => {
-                      const { edits } = fillEdits(editor.doc, [node], [each], editor.setEdit, makeId)
-                      editor.commit(edits, `Picture of ${node.name}`)
-                      close()
-                    }}
-                  >
-                    <img alt="" src={pictureUrl(each)} className="mb-1 h-17 w-full rounded-xs object-cover" />
-                    <span className="block truncate">{each.name}</span>
-                  </button>
-                ))}
-              </div>
-            )
-          }
+          {(close) => (
+            <PictureList
+              chosen={resolved.asset}
+              onChoose={(each) => {
+                const { edits } = fillEdits(editor.doc, [node], [each], editor.setEdit, makeId)
+                editor.commit(edits, `Picture of ${node.name}`)
+                close()
+              }}
+            />
+          )}
         </Popover>
         <Choice
           label="Fit"

@@ -1,26 +1,30 @@
 /** A page drawn as SVG from the core's own boxes and glyphs: thumbnails, and PNG where no browser is, are made from it. */
 import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
+import { pathIn } from '../../forms/form'
+import { pathData } from '../../forms/path'
 import { Flow, type LayoutBox } from '../../layout/box'
 import type { PageLayout } from '../../layout/page'
 import { type Layer, layersOf } from '../../paint/layers'
 import { num } from '../../properties/css-text'
 import { shownItems } from '../../properties/items'
 import type { Outline } from '../../properties/look'
+import type { Stroke } from '../../properties/shape'
 import { htmlAttribute, isCssValue } from '../escape'
 import { drawBorder } from './borders'
-import { drawGradient } from './gradients'
+import { cutOf, filterOf } from './effects'
+import { drawFills } from './fills'
 import { drawPicture } from './pictures'
 import { drawShadow } from './shadow'
-import { elementOf, inset, pathOf, type Shape, shape, spread } from './shapes'
+import { inset, pathOf, type Shape, shape, spread } from './shapes'
 import { drawWords, type Spot } from './words'
 import { painted, SvgWriter } from './writer'
 
 class PageWriter {
   private readonly spots = new Map<LayoutBox, Spot>()
   constructor(
-    private readonly doc: Document,
-    private readonly blobs: Blobs,
+    readonly doc: Document,
+    readonly blobs: Blobs,
     private readonly svg: SvgWriter,
   ) {}
 
@@ -53,10 +57,16 @@ class PageWriter {
   /** @param cut what the layer around cuts off of this one: one group does that and blends, or it would blend with nothing */
   layer({ box, items }: Layer, cut: readonly LayoutBox[] = []) {
     const { svg } = this
-    const outer = `${this.cut(cut)}${blendOf(box)}`
-    const turn = this.turnOf(box)
-    if (outer) svg.draw(`<g${outer}>`)
-    if (turn) svg.draw(`<g${turn}>`)
+    const { filters, cut: to } = box.resolved
+    const shape = this.outline(box)
+    // One in another: put onto what is below, turned, cut, filtered (Filter Effects 1 §2: filters first, then masks, then opacity).
+    const groups = [
+      `${this.cut(cut)}${blendOf(box)}`,
+      this.turnOf(box),
+      cutOf(svg, to, shape),
+      filterOf(svg, filters, shape),
+    ].filter(Boolean)
+    for (const attributes of groups) svg.draw(`<g${attributes}>`)
     let open: readonly LayoutBox[] = []
     const within = (clips: readonly LayoutBox[]) => {
       if (sameList(open, clips)) return
@@ -76,8 +86,7 @@ class PageWriter {
       this.around(item.box, item.box.resolved.outline)
     }
     within([])
-    if (turn) svg.draw('</g>')
-    if (outer) svg.draw('</g>')
+    for (const _ of groups) svg.draw('</g>')
   }
 
   private turnOf(box: LayoutBox): string {
@@ -112,10 +121,14 @@ class PageWriter {
     // The first of a list lies on top.
     for (const shadow of shownItems(resolved.shadows).reverse()) drawShadow(svg, outer, shadow)
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
-    for (const fill of shownItems(resolved.fills).reverse()) {
-      if (fill.kind === 'color') svg.draw(elementOf(outer, painted('fill', fill.color)))
-      else drawGradient(svg, outer, inner, fill)
-    }
+    if (box.node.kind === 'shape') return this.shape(box)
+    const inWords = resolved.fillsIn === 'words' && shownItems(resolved.fills).length > 0
+    if (inWords)
+      svg.draw(
+        `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
+      )
+    drawFills(svg, this, outer, inner, resolved.fills)
+    if (inWords) svg.draw('</g>')
     const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
     drawBorder(
       svg,
@@ -127,7 +140,7 @@ class PageWriter {
       })),
     )
     if (box.flow === Flow.Picture) this.picture(box, outer)
-    else if (box.typeset) this.words(box)
+    else if (box.typeset && !inWords) this.words(box)
   }
 
   private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
@@ -145,12 +158,37 @@ class PageWriter {
     svg.draw('</g>')
   }
 
+  /** Fills are seen as far as the words are drawn, in whatever colour. */
+  private wordsMask(box: LayoutBox, { left, top, right, bottom }: Shape): string {
+    const drawn = this.svg.aside(() => drawWords(this.svg, box, this.spot(box)))
+    const area = `x="${num(left)}" y="${num(top)}" width="${num(right - left)}" height="${num(bottom - top)}"`
+    return this.svg.define(
+      'm',
+      (id) => `<mask id="${id}" maskUnits="userSpaceOnUse" mask-type="alpha" ${area}>${drawn}</mask>`,
+    )
+  }
+
+  private shape(box: LayoutBox) {
+    const { form, paint, stroke, alt } = box.resolved
+    const { left, top } = this.spot(box)
+    const data = pathData(pathIn(form!, left, top, box.width, box.height))
+    const named = alt ? `role="img" aria-label="${htmlAttribute(alt)}"` : 'aria-hidden="true"'
+    const line = stroke && stroke.width > 0 ? strokeOf(stroke) : ''
+    const fill = paint === undefined ? 'fill="none"' : painted('fill', paint)
+    this.svg.draw(`<path ${named} d="${data}" fill-rule="evenodd" ${fill}${line}/>`)
+  }
+
   private words(box: LayoutBox) {
     const { svg } = this
     if (box.clip) svg.draw(`<g${this.cut([box])}>`)
     drawWords(svg, box, this.spot(box))
     if (box.clip) svg.draw('</g>')
   }
+}
+
+function strokeOf({ width, color, cap = 'butt', join = 'miter', dash }: Stroke): string {
+  const dashes = dash ? ` stroke-dasharray="${dash.map(num).join(' ')}"` : ''
+  return ` ${painted('stroke', color)} stroke-width="${num(width)}" stroke-linecap="${cap}" stroke-linejoin="${join}"${dashes}`
 }
 
 const sameList = (a: readonly LayoutBox[], b: readonly LayoutBox[]) =>

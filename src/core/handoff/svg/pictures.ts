@@ -64,6 +64,15 @@ function drawPlaceholder(svg: SvgWriter, content: Shape, resolved: Resolved) {
   )
 }
 
+/** A picture, defined once as large as it is of itself. @returns its id */
+export const imageOf = (svg: SvgWriter, { type, hash, width, height }: Asset, bytes: Uint8Array): string =>
+  svg.define(
+    'p',
+    (id) =>
+      `<image id="${id}" width="${num(width)}" height="${num(height)}" preserveAspectRatio="none" href="${htmlAttribute(dataUrl(type, bytes))}"/>`,
+    `picture ${hash} ${num(width)} ${num(height)}`,
+  )
+
 /** @param content the picture's box, round as what is left of the block's corners */
 export function drawPicture(
   svg: SvgWriter,
@@ -83,12 +92,7 @@ export function drawPicture(
   const kept = resolved.fit === 'fill' ? inItsShape(asset, bytes, width, height) : undefined
   const natural = kept ? { width, height } : asset
   const fitted = fitPicture(natural.width, natural.height, width, height, resolved)
-  const image = svg.define(
-    'p',
-    (id) =>
-      `<image id="${id}" width="${num(natural.width)}" height="${num(natural.height)}" preserveAspectRatio="none" href="${htmlAttribute(dataUrl(asset.type, kept ?? bytes))}"/>`,
-    `picture ${asset.hash} ${num(natural.width)} ${num(natural.height)}`,
-  )
+  const image = imageOf(svg, { ...asset, ...natural }, kept ?? bytes)
   const clip = svg.define('k', (id) => `<clipPath id="${id}">${elementOf(content, '')}</clipPath>`)
   const [x, y] = [content.left + fitted.x, content.top + fitted.y]
   const scale = `${(fitted.width / natural.width).toFixed(6)} ${(fitted.height / natural.height).toFixed(6)}`

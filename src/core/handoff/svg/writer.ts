@@ -6,7 +6,7 @@ import { cssColor } from '../escape'
 
 export class SvgWriter {
   private readonly defs: string[] = []
-  private readonly body: string[] = []
+  private body: string[] = []
   private readonly ids = new Map<string, string>()
   private count = 0
 
@@ -20,6 +20,16 @@ export class SvgWriter {
 
   draw(element: string) {
     this.body.push(element)
+  }
+
+  /** What is drawn meanwhile, kept out of the document. */
+  aside(draw: () => void): string {
+    const before = this.body
+    this.body = []
+    draw()
+    const drawn = this.body.join('')
+    this.body = before
+    return drawn
   }
 
   /** @param write makes the definition of an id @param key where two are the same, they are defined once @returns the id */

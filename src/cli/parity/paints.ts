@@ -1,0 +1,158 @@
+/** A page with every paint there is, each on a block of its own: what random pages may leave out is held to the same bars. */
+import { generateNKeysBetween } from 'fractional-indexing'
+import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
+import type { Form } from '../../core/forms/form'
+import type { Cut, Filters } from '../../core/properties/effects'
+import { BLENDS, type Fill, type Items } from '../../core/properties/items'
+import type { Kind } from '../../core/properties/kinds'
+import type { Props } from '../../core/properties/table'
+import { starterProject } from '../../core/shelf/starter'
+import { said } from '../../core/words/words'
+
+type Bare = Fill extends infer F ? (F extends Fill ? Omit<F, 'order'> : never) : never
+
+const keys = generateNKeysBetween(null, null, 400)
+let count = 0
+const node = (kind: Kind, props: Props, children: NodeTree[] = []): NodeTree => ({
+  id: `paint${count++}`,
+  kind,
+  name: kind,
+  order: 'a0',
+  props,
+  children: children.map((child, i) => ({ ...child, order: keys[i] })),
+})
+
+const over = (...fills: Bare[]): Items<Fill> =>
+  Object.fromEntries(fills.map((fill, i) => [`f${i}`, { ...fill, order: keys[i] } as Fill]))
+const ground: Bare = { kind: 'color', color: '#f3e6cf' }
+const shade: Bare = {
+  kind: 'gradient',
+  angle: 60,
+  stops: [
+    { color: '#1d5c45', at: 10 },
+    { color: '#d9812b', at: 90 },
+  ],
+}
+const size: Props = { width: { kind: 'exact', px: 180 }, height: { kind: 'exact', px: 120 } }
+
+function filled(asset: string): Props[] {
+  const lists: Bare[][] = [
+    [{ kind: 'picture', asset, fit: 'cover' }],
+    [{ kind: 'picture', asset, fit: 'cover', x: 10, y: 90 }],
+    [{ kind: 'picture', asset, fit: 'contain' }, ground],
+    [{ kind: 'picture', asset, fit: 'tile', size: 48 }],
+    [{ kind: 'pattern', shape: 'dots', color: '#1d5c45', size: 16, weight: 6 }, ground],
+    [{ kind: 'pattern', shape: 'lines', color: '#1d5c45aa', size: 14, weight: 4, angle: 90 }, ground],
+    [{ kind: 'pattern', shape: 'lines', color: '#a8481f', size: 12, weight: 3, angle: 45 }],
+    [{ kind: 'pattern', shape: 'grid', color: '#1c2b2466', size: 20, weight: 1 }, ground],
+    [{ kind: 'pattern', shape: 'checks', color: '#1c2b24', size: 15, weight: 1 }, ground],
+    [{ kind: 'noise', amount: 40, grain: 1 }, ground],
+    [{ kind: 'noise', amount: 20, grain: 3, blend: 'multiply' }, shade],
+  ]
+  return lists.map((fills) => ({ fills: over(...fills) }))
+}
+
+const mixed = (asset: string): Props[] =>
+  BLENDS.slice(1).map((blend) => ({
+    fills: over({ ...shade, blend }, { kind: 'picture', asset, fit: 'cover' }),
+  }))
+
+const FILTERS: Filters[] = [
+  { brightness: 140 },
+  { contrast: 60 },
+  { contrast: 170 },
+  { saturation: 20 },
+  { saturation: 220 },
+  { gray: 100 },
+  { sepia: 80 },
+  { invert: 90 },
+  { hue: 120 },
+  { blur: 4 },
+  { brightness: 90, gray: 40, hue: -30, blur: 1 },
+]
+
+const CUTS: Cut[] = [
+  { form: 'ellipse' },
+  { form: 'polygon', sides: 6 },
+  { form: 'star', points: 7, depth: 40, round: 40 },
+  { form: 'arch' },
+  { form: 'wave', crests: 3, depth: 24 },
+  { form: 'blob', seed: 5, points: 6, swing: 40 },
+  { form: 'arc', from: -120, sweep: 240, hole: 40 },
+  { form: 'fade', angle: 180, from: 30, to: 90 },
+  { form: 'fade', angle: 60, from: 0, to: 100 },
+]
+
+const FORMS: Form[] = [
+  { form: 'ellipse' },
+  { form: 'polygon', sides: 3, round: 30 },
+  { form: 'star', points: 5, depth: 50 },
+  { form: 'arc', from: 20, sweep: 300, hole: 70 },
+  { form: 'line', slope: 'rising' },
+  { form: 'line', slope: 'level' },
+  { form: 'path', data: 'M0 50C20 0 40 0 50 50C60 100 80 100 100 50' },
+]
+
+const shapes = (): NodeTree[] =>
+  FORMS.flatMap((form, i) => [
+    ...(form.form === 'line' ? [] : [node('shape', { ...size, form, paint: '#d9812b' })]),
+    node('shape', {
+      ...size,
+      form,
+      stroke: {
+        width: 1 + i,
+        color: '#1d5c45',
+        cap: (['butt', 'round', 'square'] as const)[i % 3],
+        join: (['miter', 'round', 'bevel'] as const)[i % 3],
+        ...(i % 2 ? { dash: [12, 8] } : {}),
+      },
+    }),
+  ])
+
+const words = (fill: Bare[], more: Props = {}): NodeTree =>
+  node('text', {
+    words: said('Sow thick'),
+    fontFamily: 'Fraunces',
+    fontSize: 44,
+    fontWeight: 700,
+    lineHeight: { ratio: 1.1 },
+    fillsIn: 'words',
+    fills: over(...fill),
+    ...more,
+  })
+
+/** @param assets pictures that it may show */
+export function paintsPage(assets: readonly Asset[]): ProjectFile {
+  count = 0
+  const { id } = assets[0]
+  const boxes = [...filled(id), ...mixed(id)].map((props) => node('box', { ...size, ...props }))
+  const framed = filled(id)
+    .slice(0, 9)
+    .map((props) =>
+      node('box', { ...size, ...props, borderTop: { width: 6, color: '#1d5c4580' }, radiusTopLeft: 24 }),
+    )
+  const pictures = [
+    ...FILTERS.map((filters) => ({ filters })),
+    ...CUTS.map((cut) => ({ cut })),
+    { cut: { form: 'ellipse' } as Cut, filters: { gray: 60, blur: 2 }, rotate: 8, opacity: 0.8 },
+  ].map((props) => node('picture', { ...size, asset: id, alt: '', fit: 'cover', ...props }))
+  const groups = CUTS.slice(0, 3).map((cut) =>
+    node('box', { ...size, fills: over(shade), cut, paddingTop: 20, paddingLeft: 20 }, [
+      node('text', { words: said('What is in it is cut with it'), color: '#ffffff', fontSize: 20 }),
+    ]),
+  )
+  const texts = [
+    words([shade]),
+    words([{ kind: 'picture', asset: id, fit: 'cover' }]),
+    words([{ kind: 'pattern', shape: 'lines', color: '#a8481f', size: 8, weight: 4, angle: 45 }, ground], {
+      textDecoration: 'underline',
+    }),
+  ]
+  const file = starterProject('Paints', 'home')
+  file.assets = [...assets]
+  const all = [...boxes, ...framed, ...pictures, ...groups, ...shapes(), ...texts]
+  const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
+  const section = { ...node('section', row, all), order: 'a0' }
+  file.pages[0].sections = [section]
+  return file
+}

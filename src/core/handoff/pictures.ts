@@ -1,0 +1,48 @@
+/** The pictures of a site: which are shown, and the files that they become. */
+import type { Document, Page } from '../document/document'
+import { picturesOf } from '../document/picture-uses'
+import { cascaded } from '../document/resolve'
+import { Instances } from '../expand/instances'
+import { pathPart } from './escape'
+import { slug } from './names'
+
+const EXTENSION: Record<string, string> = {
+  'image/svg+xml': 'svg',
+  'image/png': 'png',
+  'image/jpeg': 'jpg',
+  'image/webp': 'webp',
+}
+
+/** Everything that is seen on some view of some page, the site's icon and pages' previews; by id. */
+function picturesShown(doc: Document, pages: readonly Page[]): Set<string> {
+  const shown = new Set<string>()
+  for (const { id, preview } of pages) {
+    if (preview !== undefined) shown.add(preview)
+    const instances = new Instances(doc, id)
+    const visit = (key: string) => {
+      const node = instances.node(key)
+      for (const view of doc.views)
+        for (const picture of picturesOf(cascaded(doc, node, view.id))) shown.add(picture)
+      for (const child of node.children) visit(child)
+    }
+    for (const section of instances.node(id).children) visit(section)
+  }
+  if (doc.about.icon !== undefined) shown.add(doc.about.icon)
+  return shown
+}
+
+/** The file of every picture that is shown, from its name; by id. */
+export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string, string> {
+  const files = new Map<string, string>()
+  const taken = new Set<string>()
+  for (const id of [...picturesShown(doc, pages)].sort()) {
+    const asset = doc.assets.get(id)
+    if (!asset) continue
+    const base = pathPart(slug(asset.name.replace(/\.[a-z0-9]+$/i, ''), 'picture'))
+    let name = base
+    for (let n = 2; taken.has(name); n++) name = `${base}-${n}`
+    taken.add(name)
+    files.set(id, `pictures/${name}.${EXTENSION[asset.type]}`)
+  }
+  return files
+}

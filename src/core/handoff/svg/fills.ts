@@ -1,0 +1,164 @@
+/** What a block is filled with, bottom to top. */
+import { type Blobs, dataUrl } from '../../blobs/blobs'
+import type { Document } from '../../document/document'
+import { num } from '../../properties/css-text'
+import { NOISE_TILE, noisePicture } from '../../properties/fill-layers'
+import { type Fill, type Items, shownItems } from '../../properties/items'
+import { htmlAttribute } from '../escape'
+import { drawGradient } from './gradients'
+import { fitPicture, imageOf } from './pictures'
+import { elementOf, type Shape } from './shapes'
+import { painted, type SvgWriter } from './writer'
+
+type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>
+export type Shown = { doc: Document; blobs: Blobs }
+
+/** @param outer the border box, which fills reach to @param inner the padding box, which they are measured from */
+export function drawFills(
+  svg: SvgWriter,
+  shown: Shown,
+  outer: Shape,
+  inner: Shape,
+  fills: Items<Fill> | undefined,
+) {
+  // The first of a list lies on top.
+  const list = shownItems(fills).reverse()
+  const mixes = list.some(({ blend = 'normal' }) => blend !== 'normal')
+  // They mix with one another, and with nothing below the block (Compositing 1 §5.7).
+  if (mixes) svg.draw('<g style="isolation:isolate">')
+  for (const fill of list) {
+    const mixed = fill.blend !== undefined && fill.blend !== 'normal'
+    if (mixed) svg.draw(`<g style="mix-blend-mode:${fill.blend}">`)
+    drawFill(svg, shown, outer, inner, fill)
+    if (mixed) svg.draw('</g>')
+  }
+  if (mixes) svg.draw('</g>')
+}
+
+function drawFill(svg: SvgWriter, shown: Shown, outer: Shape, inner: Shape, fill: Fill) {
+  switch (fill.kind) {
+    case 'color':
+      return svg.draw(elementOf(outer, painted('fill', fill.color)))
+    case 'gradient':
+      return drawGradient(svg, outer, inner, fill)
+    case 'pattern':
+      return drawPattern(svg, outer, inner, fill)
+    case 'noise':
+      return drawNoise(svg, outer, inner, fill)
+    case 'picture':
+      return drawBehind(svg, shown, outer, inner, fill)
+  }
+}
+
+/** A tile over and over from a corner on, px. */
+function tiled(
+  svg: SvgWriter,
+  outer: Shape,
+  { left, top }: Shape,
+  width: number,
+  height: number,
+  content: string,
+) {
+  const id = svg.define(
+    'w',
+    (id) =>
+      `<pattern id="${id}" patternUnits="userSpaceOnUse" x="${num(left)}" y="${num(top)}" width="${num(width)}" height="${num(height)}">${content}</pattern>`,
+  )
+  svg.draw(elementOf(outer, `fill="url(#${id})"`))
+}
+
+function drawPattern(
+  svg: SvgWriter,
+  outer: Shape,
+  inner: Shape,
+  { shape, color, size, weight, angle = 0 }: Of<'pattern'>,
+) {
+  const paint = painted('fill', color)
+  if (shape === 'dots')
+    return tiled(
+      svg,
+      outer,
+      inner,
+      size,
+      size,
+      `<circle cx="${num(size / 2)}" cy="${num(size / 2)}" r="${num(weight / 2)}" ${paint}/>`,
+    )
+  if (shape === 'checks') {
+    // The first quarter of a turn from upwards is the upper right.
+    const square = (x: number, y: number) =>
+      `<rect x="${x}" y="${y}" width="${num(size)}" height="${num(size)}" ${paint}/>`
+    return tiled(svg, outer, inner, size * 2, size * 2, square(size, 0) + square(0, size))
+  }
+  for (const each of shape === 'grid' ? [180, 90] : [angle])
+    drawLines(svg, outer, inner, each, color, size, weight)
+}
+
+/** As `repeating-linear-gradient`: from the end of the gradient line that an angle has in the box on (CSS Images 3 §3.1.1). */
+function drawLines(
+  svg: SvgWriter,
+  outer: Shape,
+  inner: Shape,
+  degrees: number,
+  color: string,
+  size: number,
+  weight: number,
+) {
+  const angle = (degrees * Math.PI) / 180
+  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
+  const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
+  const [dx, dy] = [Math.sin(angle), -Math.cos(angle)]
+  const [x, y] = [inner.left + width / 2 - dx * half, inner.top + height / 2 - dy * half]
+  const share = num((weight / size) * 100)
+  const none = painted('stop-color', `${color.slice(0, 7)}00`)
+  const ink = painted('stop-color', color)
+  const id = svg.define(
+    'g',
+    (id) =>
+      `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" spreadMethod="repeat" x1="${num(x)}" y1="${num(y)}" x2="${num(x + dx * size)}" y2="${num(y + dy * size)}">` +
+      `<stop offset="0" ${ink}/><stop offset="${share}%" ${ink}/><stop offset="${share}%" ${none}/><stop offset="1" ${none}/></linearGradient>`,
+  )
+  svg.draw(elementOf(outer, `fill="url(#${id})"`))
+}
+
+function drawNoise(svg: SvgWriter, outer: Shape, inner: Shape, fill: Of<'noise'>) {
+  const href = dataUrl('image/svg+xml', new TextEncoder().encode(noisePicture(fill)))
+  const side = NOISE_TILE
+  tiled(
+    svg,
+    outer,
+    inner,
+    side,
+    side,
+    `<image width="${side}" height="${side}" href="${htmlAttribute(href)}"/>`,
+  )
+}
+
+function drawBehind(svg: SvgWriter, { doc, blobs }: Shown, outer: Shape, inner: Shape, fill: Of<'picture'>) {
+  const asset = doc.assets.get(fill.asset)
+  const bytes = asset && blobs.get(asset.hash)
+  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
+  if (!asset || !bytes || width <= 0 || height <= 0) return
+  const id = imageOf(svg, asset, bytes)
+  if (fill.fit === 'tile') {
+    const scale = (fill.size ?? asset.width) / asset.width
+    tiled(
+      svg,
+      outer,
+      inner,
+      asset.width * scale,
+      asset.height * scale,
+      `<use href="#${id}" transform="scale(${num(scale)})"/>`,
+    )
+    return
+  }
+  const placed = fitPicture(asset.width, asset.height, width, height, {
+    fit: fill.fit,
+    focusX: fill.x ?? 50,
+    focusY: fill.y ?? 50,
+  })
+  const clip = svg.define('k', (id) => `<clipPath id="${id}">${elementOf(outer, '')}</clipPath>`)
+  const scale = `${(placed.width / asset.width).toFixed(6)} ${(placed.height / asset.height).toFixed(6)}`
+  svg.draw(
+    `<g clip-path="url(#${clip})"><use href="#${id}" transform="translate(${num(inner.left + placed.x)} ${num(inner.top + placed.y)}) scale(${scale})"/></g>`,
+  )
+}

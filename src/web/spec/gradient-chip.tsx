@@ -1,0 +1,147 @@
+/** A gradient as a chip: its shape, its way, its colours. */
+import { colorIn } from '../../core/document/resolve'
+import type { Fill } from '../../core/properties/items'
+import { useEditor } from '../editor/use-editor'
+import { Choice, type Option } from '../parts/choice'
+import { NumberChip } from '../parts/number-chip'
+import { Popover } from '../parts/popover'
+import { ColorChip } from './color-chip'
+
+export type Gradient = Extract<Fill, { kind: 'gradient' }>
+
+export function GradientChip({
+  label,
+  gradient,
+  onChange,
+}: {
+  label: string
+  gradient: Gradient
+  onChange: (gradient: Gradient, gesture?: string) => void
+}) {
+  const editor = useEditor()
+  const { angle, stops } = gradient
+  const shape: Shape = gradient.shape ?? 'linear'
+  const said = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
+  const shown = stops.map(({ color, at }) => `${colorIn(editor.tokens, color) ?? 'transparent'} ${at}%`)
+  const setStop = (index: number, stop: Partial<Gradient['stops'][number]>, gesture?: string) =>
+    onChange(
+      { ...gradient, stops: stops.map((each, i) => (i === index ? { ...each, ...stop } : each)) },
+      gesture,
+    )
+  return (
+    <Popover
+      label={`${label}: ${said}, ${stops.length} colours`}
+      width={270}
+      button={
+        <>
+          <i
+            aria-hidden
+            className="h-3.5 w-11 flex-none rounded-xs border border-base-300"
+            style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
+          />
+          {said}
+        </>
+      }
+    >
+      {() => (
+        <div className="grid gap-1 p-1">
+          <div className="flex flex-wrap items-center gap-2">
+            <Choice
+              label="Shape of the gradient"
+              width={150}
+              options={SHAPES}
+              value={shape}
+              onChoose={(next) => onChange(shaped(gradient, next))}
+            />
+            {shape !== 'radial' && (
+              <>
+                <span>{shape === 'conic' ? 'from' : 'towards'}</span>
+                <NumberChip
+                  label="Angle of the gradient"
+                  value={angle}
+                  unit="°"
+                  step={5}
+                  context={{ min: -360, max: 360 }}
+                  onChange={(next) => onChange({ ...gradient, angle: next })}
+                />
+              </>
+            )}
+            {shape === 'linear' ? (
+              <span className="text-small soft">0° up, 90° right</span>
+            ) : (
+              <>
+                <span>at</span>
+                {(['x', 'y'] as const).map((axis) => (
+                  <NumberChip
+                    key={axis}
+                    label={axis === 'x' ? 'Centre across' : 'Centre down'}
+                    value={gradient[axis] ?? 50}
+                    unit=" %"
+                    context={{ min: 0, max: 100 }}
+                    onChange={(at) => onChange({ ...gradient, [axis]: at })}
+                  />
+                ))}
+              </>
+            )}
+          </div>
+          {stops.map((stop, i) => (
+            <div key={i} className="flex items-center gap-1.5">
+              <ColorChip
+                label={`Colour ${i + 1}`}
+                none={false}
+                value={stop.color}
+                onChange={(color, gesture) => color !== null && setStop(i, { color }, gesture)}
+              />
+              <span>at</span>
+              <NumberChip
+                label={`Place of colour ${i + 1}`}
+                value={stop.at}
+                unit=" %"
+                context={{ min: 0, max: 100 }}
+                onChange={(at) => setStop(i, { at })}
+              />
+              {stops.length > 2 && (
+                <button
+                  type="button"
+                  className="plain-button ml-auto text-small"
+                  onClick={() => onChange({ ...gradient, stops: stops.filter((_, k) => k !== i) })}
+                >
+                  Remove
+                </button>
+              )}
+            </div>
+          ))}
+          {stops.length < 16 && (
+            <button
+              type="button"
+              className="plain-button justify-self-start text-primary"
+              onClick={() => onChange({ ...gradient, stops: between(stops) })}
+            >
+              Another colour
+            </button>
+          )}
+        </div>
+      )}
+    </Popover>
+  )
+}
+
+type Shape = NonNullable<Gradient['shape']> | 'linear'
+
+const SHAPES: Option<Shape>[] = [
+  { value: 'linear', label: 'along a line' },
+  { value: 'radial', label: 'out of a point', hint: 'radial' },
+  { value: 'conic', label: 'round a point', hint: 'conic' },
+]
+
+/** The same colours in another shape; along a line there is no centre. */
+function shaped({ shape: _, x, y, ...rest }: Gradient, shape: Shape): Gradient {
+  if (shape === 'linear') return rest
+  return { ...rest, shape, ...(x === undefined ? {} : { x }), ...(y === undefined ? {} : { y }) }
+}
+
+/** One more stop, half-way between the last two. */
+function between(stops: Gradient['stops']): Gradient['stops'] {
+  const [before, last] = stops.slice(-2)
+  return [...stops.slice(0, -1), { color: last.color, at: Math.round((before.at + last.at) / 2) }, last]
+}
