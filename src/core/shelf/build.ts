@@ -119,6 +119,17 @@ export class Builder {
   }
 }
 
+/** What the shelf offers: a thing to place. */
+export type ShelfItem = {
+  id: string
+  shelf: 'sections' | 'blocks'
+  category: string
+  name: string
+  /** More words it is found by. */
+  words: string
+  build: (b: Builder) => Draft
+}
+
 const clean = (props: Props): Props =>
   Object.fromEntries(Object.entries(props).filter(([, value]) => value !== undefined)) as Props
 

@@ -1,17 +1,8 @@
 /** What the shelf offers. Each item is written for a lattice of 12 and fits itself to every view of the project. */
 import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Props } from '../properties/table'
-import type { Builder, Draft } from './build'
-
-export type ShelfItem = {
-  id: string
-  shelf: 'sections' | 'blocks'
-  category: string
-  name: string
-  /** More words it is found by. */
-  words: string
-  build: (b: Builder) => Draft
-}
+import type { Builder, Draft, ShelfItem } from './build'
+import { SHAPES } from './shapes'
 
 const PAD: Props = { paddingTop: 96, paddingBottom: 96 }
 const PAD_NARROW: Props = { paddingTop: 56, paddingBottom: 56 }
@@ -393,6 +384,7 @@ export const SHELF: ShelfItem[] = [
   ),
   block('Actions', 'link', 'Link', 'anchor', (b) => link(b, 'A link')),
   block('Pictures', 'picture', 'Picture', 'image photo', (b) => b.picture('Picture', { ratio: 1.5 })),
+  ...SHAPES,
   // What does not fit beside each other on a phone stands under each other there.
   block('Boxes', 'row', 'Row', 'flow horizontal', (b) =>
     b.row('Row', { rowGap: 16, minHeight: 64, wrap: true }, []),

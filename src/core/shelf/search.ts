@@ -1,5 +1,6 @@
 /** Finding what the shelf has: the best match for the name first. */
-import { SHELF, type ShelfItem } from './items'
+import type { ShelfItem } from './build'
+import { SHELF } from './items'
 
 /** How well an item answers what was typed, 0 the best; undefined: not at all. */
 function rankOf({ name, words, category }: ShelfItem, typed: string): number | undefined {

@@ -11,6 +11,7 @@ import {
   LockOpen,
   RectangleHorizontal,
   Rows3,
+  Shapes,
   Square,
   SquareStack,
   Type,
@@ -32,6 +33,7 @@ const ICON = { size: 14, strokeWidth: 1.75, 'aria-hidden': true } as const
 function KindIcon({ node }: { node: Node }) {
   if (node.kind === 'text') return <Type {...ICON} />
   if (node.kind === 'picture') return <Image {...ICON} />
+  if (node.kind === 'shape') return <Shapes {...ICON} />
   if (node.kind === 'button') return <RectangleHorizontal {...ICON} />
   if (node.props.flow === 'row') return <Columns3 {...ICON} />
   if (node.props.flow === 'lattice') return <LayoutGrid {...ICON} />

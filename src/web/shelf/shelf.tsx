@@ -1,7 +1,8 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
 import { Image, LayoutPanelTop, Search, Shapes } from 'lucide-react'
 import { useState } from 'react'
-import { SHELF, type ShelfItem } from '../../core/shelf/items'
+import type { ShelfItem } from '../../core/shelf/build'
+import { SHELF } from '../../core/shelf/items'
 import { foundOnShelf } from '../../core/shelf/search'
 import type { Editor } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'

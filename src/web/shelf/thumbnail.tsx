@@ -3,8 +3,8 @@ import { useEffect, useState } from 'react'
 import { Document } from '../../core/document/document'
 import { FORMAT, VERSION, type View } from '../../core/document/schema'
 import { PageLayout } from '../../core/layout/page'
+import type { ShelfItem } from '../../core/shelf/build'
 import { Builder, plant } from '../../core/shelf/build'
-import type { ShelfItem } from '../../core/shelf/items'
 import { library, paragraphs } from '../session/fonts'
 
 const cache = new Map<string, string>()

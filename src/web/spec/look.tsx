@@ -5,7 +5,7 @@ import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import { shortName } from '../../core/document/tokens'
 import { formatPx } from '../../core/lattice/solve'
-import type { PropKey, Props } from '../../core/properties/table'
+import { hasProperty, type PropKey, type Props } from '../../core/properties/table'
 import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
 import { characterName, missingCharacters } from '../../core/text/missing'
@@ -17,6 +17,7 @@ import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
+import { EffectLines } from './effects'
 import { FillLines } from './fills'
 import { Line } from './line'
 import { PictureList } from './picture-list'
@@ -35,12 +36,16 @@ export function Look({ node }: { node: Node }) {
   const resolved = editor.resolved(node)
   return (
     <>
-      <FillLines node={node} />
-      <BorderLines node={node} />
-      <CornerLines node={node} />
-      <OutlineLine node={node} />
-      <ShadowLines node={node} />
-      <Line node={node} keys={['opacity', 'clip']}>
+      {hasProperty(node.kind, 'fills') && (
+        <>
+          <FillLines node={node} />
+          <BorderLines node={node} />
+          <CornerLines node={node} />
+          <OutlineLine node={node} />
+          <ShadowLines node={node} />
+        </>
+      )}
+      <Line node={node} keys={hasProperty(node.kind, 'clip') ? ['opacity', 'clip'] : ['opacity']}>
         <span>Opacity</span>
         <NumberChip
           label="Opacity"
@@ -49,16 +54,19 @@ export function Look({ node }: { node: Node }) {
           context={{ min: 0, max: 100 }}
           onChange={(value) => set({ opacity: value / 100 }, 'Opacity')}
         />
-        <Choice
-          label="Overflow"
-          options={[
-            { value: false, label: 'shows overflow' },
-            { value: true, label: 'clipped' },
-          ]}
-          value={resolved.clip === true}
-          onChoose={(clip) => set({ clip }, 'Overflow')}
-        />
+        {hasProperty(node.kind, 'clip') && (
+          <Choice
+            label="Overflow"
+            options={[
+              { value: false, label: 'shows overflow' },
+              { value: true, label: 'clipped' },
+            ]}
+            value={resolved.clip === true}
+            onChoose={(clip) => set({ clip }, 'Overflow')}
+          />
+        )}
       </Line>
+      <EffectLines node={node} />
     </>
   )
 }

@@ -17,9 +17,10 @@ import { Look, PictureLines, TypeLines } from './look'
 import { MeaningLine } from './meaning'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
+import { ShapeLines } from './shape'
 import { SharedSpec } from './shared'
 import { SizeChips } from './size-chip'
-import { LinkLine } from './words'
+import { LinkLine, WordsLine } from './words'
 
 const SelectedWords = lazy(() => import('./selected-words').then((part) => ({ default: part.SelectedWords })))
 
@@ -163,6 +164,12 @@ function BlockSpec({ node }: { node: Node }) {
         {node.kind === 'picture' && (
           <Group title="Picture">
             <PictureLines node={node} />
+          </Group>
+        )}
+        {node.kind === 'shape' && (
+          <Group title="Shape">
+            <ShapeLines node={node} />
+            <WordsLine node={node} prop="alt" label="Said as" placeholder="left empty: decoration" />
           </Group>
         )}
         <Group title="Look">

@@ -1,0 +1,100 @@
+/** What blocks are painted with, by hand: pictures, patterns and noise behind them, cuts, filters, words filled, shapes. */
+import type { Page } from '@playwright/test'
+import { choose, expect, findNode, row, saved, setValue, stored, test } from './app'
+
+const picture = (page: Page) => page.locator('[data-sheet="desktop"] img').first()
+const styleOf = (page: Page, id: string) =>
+  page.locator(`[data-sheet="desktop"] [data-node="${id}"]`).evaluate((element) => {
+    const { maskImage, filter, backgroundImage, backgroundBlendMode, backgroundClip } =
+      getComputedStyle(element)
+    return { maskImage, filter, backgroundImage, backgroundBlendMode, backgroundClip }
+  })
+const another = async (page: Page, fill: string) => {
+  await page.getByRole('button', { name: 'Another fill on top' }).click()
+  await page.getByRole('option', { name: fill, exact: true }).click()
+}
+
+test('a picture, lines and noise behind a section, mixed; taken away one by one', async ({ desk }) => {
+  await row(desk, 'Hero').click()
+  await another(desk, 'A picture')
+  await desk.getByRole('button', { name: /^Picture behind: / }).click()
+  await desk.getByRole('option', { name: 'The glasshouse' }).click()
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('button', { name: 'Picture behind: The glasshouse' })).toBeFocused()
+  await another(desk, 'Lines')
+  await another(desk, 'Noise')
+  await choose(desk, 'How fill 1 mixes with those below', 'multiply')
+  await saved(desk)
+  const hero = findNode((await stored(desk)).pages[0].sections, 'Hero')!
+  const { backgroundImage, backgroundBlendMode } = await styleOf(desk, hero.id)
+  expect(backgroundImage).toMatch(/^url\("data:image\/svg.*repeating-linear-gradient\(45deg.*url\(/)
+  expect(backgroundBlendMode).toBe('multiply, normal, normal')
+  await desk.getByRole('button', { name: 'Remove fill 2' }).click()
+  await desk.getByRole('button', { name: 'Do not draw fill 1' }).click()
+  await expect.poll(async () => (await styleOf(desk, hero.id)).backgroundImage).toMatch(/^url\("[^d]/)
+  // What is shown behind a block is in use.
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  await expect(desk.getByText(/glasshouse/).first()).toBeVisible()
+})
+
+test('a picture is cut to a form and toned down; what is put back is whole', async ({ desk }) => {
+  await picture(desk).click()
+  await desk.getByRole('button', { name: 'Cut to: not cut' }).click()
+  await desk.getByRole('option', { name: 'blob' }).click()
+  await setValue(desk, 'Cut to: bends', '9')
+  await desk.keyboard.press('Escape')
+  await desk.getByRole('button', { name: 'Add a filter' }).click()
+  await desk.getByRole('option', { name: 'grey' }).click()
+  await setValue(desk, 'Filter: grey', '80')
+  await desk.getByRole('button', { name: 'Add a filter' }).click()
+  await desk.getByRole('option', { name: 'blur' }).click()
+  await saved(desk)
+  const node = findNode((await stored(desk)).pages[0].sections, 'Picture')!
+  expect(node.props.cut).toMatchObject({ form: 'blob', points: 9 })
+  expect(node.props.filters).toEqual({ gray: 80, blur: 6 })
+  const style = await styleOf(desk, node.id)
+  expect(style.filter).toBe('grayscale(0.8) blur(6px)')
+  expect(style.maskImage).toMatch(/^url\("data:image\/svg\+xml/)
+  await setValue(desk, 'Filter: blur', '0')
+  await expect(desk.getByRole('button', { name: /^Filter: blur/ })).toHaveCount(0)
+  await desk.getByRole('button', { name: /^Cut to: blob/ }).click()
+  await desk.getByRole('button', { name: 'not cut' }).click()
+  await desk.getByRole('button', { name: 'fade out' }).click()
+  await setValue(desk, 'Fading from', '10')
+  await expect
+    .poll(async () => (await styleOf(desk, node.id)).maskImage)
+    .toMatch(/^linear-gradient\(rgb\(0, 0, 0\) 10%/)
+})
+
+test('a heading is filled with a gradient through its words', async ({ desk }) => {
+  await desk.locator('[data-sheet="desktop"] [data-node]', { hasText: 'Borrow a packet' }).last().click()
+  await another(desk, 'A gradient')
+  await choose(desk, 'Where fills are seen', 'in the words alone')
+  await saved(desk)
+  const heading = findNode((await stored(desk)).pages[0].sections, 'Heading')!
+  expect((await styleOf(desk, heading.id)).backgroundClip).toBe('text')
+  expect(heading.props.fillsIn).toBe('words')
+})
+
+test('a shape is found by its name, placed, given another form, a paint and a line', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('star')
+  await desk.keyboard.press('Enter')
+  await expect(row(desk, 'Star')).toHaveAttribute('aria-selected', 'true')
+  await desk.getByRole('button', { name: 'Form: star' }).click()
+  await setValue(desk, 'Form: points', '9')
+  await desk.keyboard.press('Escape')
+  await setValue(desk, 'Width of the line', '3')
+  await choose(desk, /^Dashes/, 'dashed')
+  await saved(desk)
+  const star = findNode((await stored(desk)).pages[0].sections, 'Star')!
+  expect(star.props).toMatchObject({
+    form: { form: 'star', points: 9 },
+    paint: '{color.pine}',
+    stroke: { width: 3, dash: [12, 8] },
+  })
+  const path = desk.locator(`[data-sheet="desktop"] [data-node="${star.id}"] path`)
+  expect((await path.getAttribute('d'))!.match(/L/g)).toHaveLength(17)
+  expect(await path.evaluate((element) => getComputedStyle(element).strokeWidth)).toBe('3px')
+})

@@ -1,0 +1,102 @@
+/** What a shape is: its form, its paint, the line along it. */
+import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
+import type { Stroke } from '../../core/properties/shape'
+import { useEditor } from '../editor/use-editor'
+import { Choice } from '../parts/choice'
+import { NumberChip } from '../parts/number-chip'
+import { ColorChip } from './color-chip'
+import { FormChip } from './form-chip'
+import { Line } from './line'
+
+const NEW: Stroke = { width: 2, color: '{color.ink}' }
+const CAPS = [
+  { value: 'butt', label: 'cut ends' },
+  { value: 'round', label: 'round ends' },
+  { value: 'square', label: 'square ends' },
+] as const
+const JOINS = [
+  { value: 'miter', label: 'sharp corners' },
+  { value: 'round', label: 'round corners' },
+  { value: 'bevel', label: 'cut corners' },
+] as const
+const DASHES: { value: string; label: string }[] = [
+  { value: '', label: 'solid' },
+  { value: '12 8', label: 'dashed' },
+  { value: '2 6', label: 'dotted' },
+  { value: '16 6 2 6', label: 'dash and dot' },
+]
+
+export function ShapeLines({ node }: { node: Node }) {
+  const editor = useEditor()
+  const raw = cascaded(editor.doc, node, editor.view.id)
+  const resolved = editor.resolved(node)
+  const set = (props: Record<string, unknown>, label: string, gesture?: string) =>
+    editor.setProps(props, `${label} of ${node.name}`, gesture && `${label}-${gesture}`)
+  const stroke = raw.stroke
+  const line = (part: Partial<Stroke>, gesture?: string) =>
+    set({ stroke: { ...(stroke ?? fresh(editor.tokens.names('color'))), ...part } }, 'Line', gesture)
+  return (
+    <>
+      <Line node={node} keys={['form']}>
+        <span>Form</span>
+        <FormChip label="Form" form={resolved.form} lines onChange={(form) => set({ form }, 'Form')} />
+      </Line>
+      <Line node={node} keys={['paint']}>
+        <span>Paint</span>
+        <ColorChip
+          label="Paint"
+          value={raw.paint}
+          onChange={(paint, gesture) => set({ paint }, 'Paint', gesture)}
+        />
+      </Line>
+      <Line node={node} keys={['stroke']}>
+        <span>Line</span>
+        <NumberChip
+          label="Width of the line"
+          value={stroke?.width ?? 0}
+          shown={stroke ? undefined : 'none'}
+          unit=" px"
+          context={{ min: 0, max: 1000 }}
+          onChange={(width) => (width === 0 ? set({ stroke: null }, 'Line') : line({ width }))}
+        />
+        {stroke && (
+          <>
+            <ColorChip
+              label="Colour of the line"
+              none={false}
+              value={stroke.color}
+              onChange={(color, gesture) => color !== null && line({ color }, gesture)}
+            />
+            <Choice
+              label="Dashes"
+              options={DASHES}
+              value={(stroke.dash ?? []).join(' ')}
+              shown={stroke.dash ? undefined : 'solid'}
+              onChoose={(text) => {
+                const { dash: _, ...rest } = stroke
+                set({ stroke: text ? { ...rest, dash: text.split(' ').map(Number) } : rest }, 'Dashes')
+              }}
+            />
+            <Choice
+              label="Ends"
+              options={[...CAPS]}
+              value={stroke.cap ?? 'butt'}
+              onChoose={(cap) => line({ cap })}
+            />
+            <Choice
+              label="Corners of the line"
+              options={[...JOINS]}
+              value={stroke.join ?? 'miter'}
+              onChoose={(join) => line({ join })}
+            />
+          </>
+        )}
+      </Line>
+    </>
+  )
+}
+
+/** In the project's ink, where it has one. */
+const fresh = (colors: readonly string[]): Stroke =>
+  colors.includes('color.ink') ? NEW : { ...NEW, color: '#1c2b24' }
