@@ -3,6 +3,7 @@ import { contextMenu } from '../board/fetch-menu'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
 import { pictureCleaner } from '../shelf/read-picture'
+import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
 import { writing } from '../text/writing'
 import { tokensDialog } from '../tokens/fetch-tokens'
@@ -14,6 +15,7 @@ export function fetchAhead(): () => void {
     const parts: Promise<unknown>[] = [
       fetchPanels(),
       contextMenu(),
+      blockSpec(),
       colorPanel(),
       tokensDialog(),
       writing(),
