@@ -2,6 +2,7 @@
 
 import fc from 'fast-check'
 import type { Props } from '../properties/table'
+import { FAMILIES } from '../text/fonts'
 import { type Item, list, paragraph, type Span, said, type Words } from '../words/words'
 import type { Feature } from './features'
 
@@ -32,20 +33,7 @@ const LONG = [
   '1234567890123456789012345',
 ]
 
-const FAMILIES = [
-  'Hanken Grotesk',
-  'Fraunces',
-  'Literata',
-  'Bitter',
-  'JetBrains Mono',
-  'Caveat',
-  'Work Sans',
-  'Source Serif 4',
-  'Figtree',
-  'Outfit',
-  'Newsreader',
-  'Bricolage Grotesque',
-]
+const NAMES = FAMILIES.map(({ family }) => family)
 
 const clean = <T extends object>(value: T): T =>
   Object.fromEntries(Object.entries(value).filter(([, each]) => each !== undefined)) as T
@@ -70,7 +58,7 @@ const sentence = (features: ReadonlySet<Feature>, most: number) =>
 export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
   return fc
     .record({
-      fontFamily: fc.constantFrom(...FAMILIES),
+      fontFamily: fc.constantFrom(...NAMES),
       fontSize: fc.constantFrom(12, 14, 16, 17, 20, 28, 40, 56, 15.5, 22.4),
       fontWeight: fc.constantFrom(400, 400, 500, 700),
       italic: optional(fc.constant(true), 1, 6),

@@ -115,6 +115,276 @@ export const CATALOGUE = [
     ]
   },
   {
+    "family": "Manrope",
+    "slug": "manrope",
+    "category": "sans",
+    "weights": [
+      200,
+      800
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb-2bc,304,308,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "114-115,12c-12d,131-133,138,13f-140,149,14e-14f,152-153,17f-191,193-19f,1a2-1ae,1b1-217,21c-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,304,308,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20a2,20a4-20a8,20ad,20af-20b0,20b2-20b3,20b5-20b8,20bb-20bc,20be,20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "300-301,303-304,308-309,323,329",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek",
+        "ranges": "U+0370-0377,U+037A-037F,U+0384-038A,U+038C,U+038E-03A1,U+03A3-03FF",
+        "uprightHoles": "370-373,376-377,37a-37d,37f,3cf-3ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "301,4b0-4b1",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "460-4ad,4b0-4b9,4bc-4e7,4ea-52f,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "DM Sans",
+    "slug": "dm-sans",
+    "category": "sans",
+    "weights": [
+      100,
+      1000
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "108-109,11c-11d,124-125,131,134-135,138,149,152-153,15c-15d,166-167,17f-18e,190-191,193-1fb,1fe-217,21c-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1ef7,1efa-1eff,20a0-20a7,20a9-20ab,20ad-20b8,20bb-20bc,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "108-109,11c-11d,124-125,131,134-135,138,149,152-153,15c-15d,166-167,17f-18e,190-191,193-1fb,1fe-217,21c-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1ef7,1efa-1eff,20a0-20a7,20a9-20ab,20ad-20b8,20bb-20bc,20be-20c0,2c60-2c7f,a720-a7ff"
+      }
+    ]
+  },
+  {
+    "family": "Plus Jakarta Sans",
+    "slug": "plus-jakarta-sans",
+    "category": "sans",
+    "weights": [
+      200,
+      800
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,149,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1cd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20af-20b0,20b6-20b7,20bb,20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,149,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1cd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20af-20b0,20b6-20b7,20bb,20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "460-52f,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": "460-52f,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f"
+      }
+    ]
+  },
+  {
+    "family": "Instrument Sans",
+    "slug": "instrument-sans",
+    "category": "sans",
+    "weights": [
+      400,
+      700
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-1f,7f-9f,a4,a6,ac-ad,b1-b3,b5,b9,bc-be,2bb-2bc,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-206f,2215,feff,fffd",
+        "italicHoles": "0-1f,7f-9f,a4,a6,ac-ad,b1-b3,b5,b9,bc-be,2bb-2bc,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-206f,2215,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "108-109,114-115,11c-11d,124-125,128-129,12c-12d,131,134-135,138,13f-140,149,14e-14f,152-153,15c-15d,162-163,166-169,17f-1cc,1cf-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,2020,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "108-109,114-115,11c-11d,124-125,128-129,12c-12d,131,134-135,138,13f-140,149,14e-14f,152-153,15c-15d,162-163,166-169,17f-1cc,1cf-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,2020,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff"
+      }
+    ]
+  },
+  {
+    "family": "Archivo",
+    "slug": "archivo",
+    "category": "sans",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,180-18e,190-191,193-19c,19e-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-271,273-2b8,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e23,1e26-1e61,1e64-1e6b,1e6e-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,152-153,180-18e,190-191,193-19c,19e-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-271,273-2b8,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e23,1e26-1e61,1e64-1e6b,1e6e-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      }
+    ]
+  },
+  {
+    "family": "Inter Tight",
+    "slug": "inter-tight",
+    "category": "sans",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-1f,7f-9f,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2215,fffd",
+        "italicHoles": "0-1f,7f-9f,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2215,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,149,152-153,1c4,1d00-1d42,1d44-1d46,1d4a-1d4c,1d4e,1d51,1d53-1d55,1d59-1d5a,1d5c-1d61,1d66-1d9b,1d9d-1d9f,1da1-1dba,1dbc-1dbe,20c0,2c60-2c7b,2c7d-2c7e,a720-a7fe",
+        "italicHoles": "131,149,152-153,1c4,1d00-1d42,1d44-1d46,1d4a-1d4c,1d4e,1d51,1d53-1d55,1d59-1d5a,1d5c-1d61,1d66-1d9b,1d9d-1d9f,1da1-1dba,1dbc-1dbe,20c0,2c60-2c7b,2c7d-2c7e,a720-a7fe"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "309",
+        "italicHoles": "309"
+      },
+      {
+        "name": "greek",
+        "ranges": "U+0370-0377,U+037A-037F,U+0384-038A,U+038C,U+038E-03A1,U+03A3-03FF",
+        "uprightHoles": "3e2-3ef",
+        "italicHoles": "3e2-3ef"
+      },
+      {
+        "name": "greek-ext",
+        "ranges": "U+1F00-1FFF",
+        "uprightHoles": "1f16-1f17,1f1e-1f1f,1f46-1f47,1f4e-1f4f,1f58,1f5a,1f5c,1f5e,1f7e-1f7f,1fb5,1fc5,1fd4-1fd5,1fdc,1ff0-1ff1,1ff5,1fff",
+        "italicHoles": "1f16-1f17,1f1e-1f1f,1f46-1f47,1f4e-1f4f,1f58,1f5a,1f5c,1f5e,1f7e-1f7f,1fb5,1fc5,1fd4-1fd5,1fdc,1ff0-1ff1,1ff5,1fff"
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "490-491,49e-49f,4b0-4b1,500-52e,1c80-1c8a,2de0-2dfe,a640-a69e,fe2e-fe2f",
+        "italicHoles": "490-491,49e-49f,4b0-4b1,500-52e,1c80-1c8a,2de0-2dfe,a640-a69e,fe2e-fe2f"
+      }
+    ]
+  },
+  {
+    "family": "Urbanist",
+    "slug": "urbanist",
+    "category": "sans",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "1-c,e-1f,7f-9f,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f",
+        "italicHoles": "1-c,e-1f,7f-9f,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "110-111,114-115,123,126-127,12c-12d,131,138,13f-142,149-14b,14e-14f,152-153,166-167,17f-1cc,1dd,1e0-1e1,1e4-1e5,1ea-217,21c-229,22c-231,234-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e03,1e06-1e0b,1e0e-1e1f,1e22-1e23,1e26-1e2d,1e30-1e35,1e38-1e3d,1e48-1e61,1e64-1e6b,1e6e-1e7f,1e86-1e91,1e94-1e96,1e98-1e9d,1e9f,1ef6-1ef7,1efa-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "110-111,114-115,123,126-127,12c-12d,131,138,13f-142,149-14b,14e-14f,152-153,166-167,17f-1cc,1dd,1e0-1e1,1e4-1e5,1ea-217,21c-229,22c-231,234-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e03,1e06-1e0b,1e0e-1e1f,1e22-1e23,1e26-1e2d,1e30-1e35,1e38-1e3d,1e48-1e61,1e64-1e6b,1e6e-1e7f,1e86-1e91,1e94-1e96,1e98-1e9d,1e9f,1ef6-1ef7,1efa-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff"
+      }
+    ]
+  },
+  {
+    "family": "Space Grotesk",
+    "slug": "space-grotesk",
+    "category": "sans",
+    "weights": [
+      300,
+      700
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,181-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-242,244-250,252-258,25a-2b8,2bd,2c0-2c5,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be,20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
     "family": "Fraunces",
     "slug": "fraunces",
     "category": "serif",
@@ -277,6 +547,168 @@ export const CATALOGUE = [
     ]
   },
   {
+    "family": "Lora",
+    "slug": "lora",
+    "category": "serif",
+    "weights": [
+      400,
+      700
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,ad,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,138,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1b6,1b8-1cc,1cf-1d2,1d5-1e3,1ea-1ed,1f0-1fd,200-217,21c-21d,220-236,238-258,25a-291,293-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20ab,20ad,20af-20b3,20b5-20b7,20b9,20bb-20bc,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,138,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1b6,1b8-1cc,1cf-1d2,1d5-1e3,1ea-1ed,1f0-1fd,200-217,21c-21d,220-236,238-258,25a-291,293-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20ab,20ad,20af-20b3,20b5-20b7,20b9,20bb-20bc,20be-20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329,20ab",
+        "italicHoles": "329,20ab"
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "460-461,464-469,46e-471,476-489,490-491,4b0-4b1,500-50f,514-519,51e-523,52a-52d,1c80,1c82-1c84,1c86-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": "460-461,464-469,46e-471,476-489,490-491,4b0-4b1,500-50f,514-519,51e-523,52a-52d,1c80,1c82-1c84,1c86-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f"
+      }
+    ]
+  },
+  {
+    "family": "Playfair Display",
+    "slug": "playfair-display",
+    "category": "serif",
+    "weights": [
+      400,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "1-c,e-1f,7f-9f,b5,329,2000-2008,200a-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2215,feff,fffd",
+        "italicHoles": "1-c,e-1f,7f-9f,b5,329,2000-2008,200a-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2215,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1b6,1b8-1cc,1cf-1d2,1d5-1e3,1ea-1ed,1f0-1f3,1f6-1fd,200-217,21c-21d,220-236,238-258,25a-291,293-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20ab,20ad-20b8,20ba-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1b6,1b8-1cc,1cf-1d2,1d5-1e3,1ea-1ed,1f0-1f3,1f6-1fd,200-217,21c-21d,220-236,238-258,25a-291,293-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20ab,20ad-20b8,20ba-20c0,2113,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329,20ab",
+        "italicHoles": "329,20ab"
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Crimson Pro",
+    "slug": "crimson-pro",
+    "category": "serif",
+    "weights": [
+      200,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "1-c,e-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": "1-c,e-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1cd-1ce,1d0-1e5,1e8-1e9,1ec-1f9,21c-225,228-229,22e-22f,234-236,238-258,25a-2b8,2bd,2c0-2c5,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1cd-1ce,1d0-1e5,1e8-1e9,1ec-1f9,21c-225,228-229,22e-22f,234-236,238-258,25a-2b8,2bd,2c0-2c5,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      }
+    ]
+  },
+  {
+    "family": "Petrona",
+    "slug": "petrona",
+    "category": "serif",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131-133,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131-133,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      }
+    ]
+  },
+  {
+    "family": "Bodoni Moda",
+    "slug": "bodoni-moda",
+    "category": "serif",
+    "weights": [
+      400,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,ad,2bb-2bc,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2191,2193,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,180-191,193-211,214-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e8a-1e9d,1e9f,1ef4-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,152-153,180-191,193-211,214-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e8a-1e9d,1e9f,1ef4-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff"
+      }
+    ]
+  },
+  {
     "family": "Bitter",
     "slug": "bitter",
     "category": "slab",
@@ -319,6 +751,90 @@ export const CATALOGUE = [
     ]
   },
   {
+    "family": "Roboto Slab",
+    "slug": "roboto-slab",
+    "category": "slab",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,2bb,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1ef,1f1-1f9,200-217,21c-236,238-258,25a-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2f2,2f4-2ff,329,1d00-1dbf,1e02-1e3d,1e40-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0-20a2,20a5-20a6,20a8-20aa,20ad-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek",
+        "ranges": "U+0370-0377,U+037A-037F,U+0384-038A,U+038C,U+038E-03A1,U+03A3-03FF",
+        "uprightHoles": "370-377,37a-37f,3cf-3d0,3d3-3d5,3d7-3ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek-ext",
+        "ranges": "U+1F00-1FFF",
+        "uprightHoles": "1f00-1f4c,1f4e-1ffc,1fff",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "487,490-491,4b0-4b1,514-52f,1c80-1c8a,20b4,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Rokkitt",
+    "slug": "rokkitt",
+    "category": "slab",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1d5-1e1,1e4-1e5,1ec-1ef,1f6-1f7,21c-21d,220-225,234-236,238-258,25a-2b8,2bd,2c0-2c5,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e01,1e04-1e07,1e10-1e13,1e18-1e1b,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e3f,1e4a-1e4b,1e54-1e55,1e58-1e59,1e5c-1e5d,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1d5-1e1,1e4-1e5,1ec-1ef,1f6-1f7,21c-21d,220-225,234-236,238-258,25a-2b8,2bd,2c0-2c5,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e01,1e04-1e07,1e10-1e13,1e18-1e1b,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e3f,1e4a-1e4b,1e54-1e55,1e58-1e59,1e5c-1e5d,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      }
+    ]
+  },
+  {
     "family": "Bricolage Grotesque",
     "slug": "bricolage-grotesque",
     "category": "display",
@@ -344,6 +860,204 @@ export const CATALOGUE = [
         "name": "vietnamese",
         "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
         "uprightHoles": "329",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Syne",
+    "slug": "syne",
+    "category": "display",
+    "weights": [
+      400,
+      800
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb-2bc,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "108-109,114-115,11c-11d,124-125,128-129,12c-12d,131,134-135,138,149,14e-14f,152-153,15c-15d,168-169,16c-16d,17f-191,193-217,21c-22d,22f-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9f,1ef4-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek",
+        "ranges": "U+0370-0377,U+037A-037F,U+0384-038A,U+038C,U+038E-03A1,U+03A3-03FF",
+        "uprightHoles": "370-377,37a-37d,37f,3cf-3ff",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Unbounded",
+    "slug": "unbounded",
+    "category": "display",
+    "weights": [
+      200,
+      900
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-1f,7f-9f,b5,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,182-185,18b-18d,195,1a2-1a3,1a6-1a8,1ab,1ba-1bf,1f6-1f7,221-225,234-236,23f-240,255,258,25a,25c-25e,262,26b,26d-26e,270,273-274,276-277,279-27c,27f-282,285-287,28d,28f-291,293,296-297,299-29c,29e-2a6,2a8-2af,2b4-2b6,2ba,2bd,2c2-2c5,2ca-2cc,2ce-2d7,2de-2e0,2e4-2ff,1d00-1d7c,1d7e-1dba,1dbc-1dbe,1e9c-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a7-20a8,20aa,20ae-20b0,20b3,20b6-20b7,20bb,20be-20c0,2113,2c60-2c62,2c67-2c6c,2c71,2c74-2c7f,a720-a725,a728-a78a,a78e-a797,a79a-a7a9,a7ab,a7af-a7b1,a7b8-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "4b0-4b1",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "460-52f,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Big Shoulders Display",
+    "slug": "big-shoulders-display",
+    "category": "display",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-1f,7f-9f,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131-133,149,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1de-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c7-2cc,2ce-2d7,2dd-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Anybody",
+    "slug": "anybody",
+    "category": "display",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": "0-c,e-1f,7f-9f,2bb,329,2000-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2191,2193,feff,fffd"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,149,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,149,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1dd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e07,1e0a-1e0b,1e10-1e13,1e18-1e1b,1e1e-1e1f,1e22-1e23,1e26-1e29,1e2c-1e2d,1e30-1e35,1e38-1e39,1e3c-1e41,1e4a-1e4b,1e54-1e59,1e5c-1e5d,1e6a-1e6b,1e70-1e77,1e7c-1e7f,1e86-1e8d,1e90-1e91,1e94-1e96,1e98-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2113,2c60-2c7f,a720-a7ff"
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": "329"
+      }
+    ]
+  },
+  {
+    "family": "Gabarito",
+    "slug": "gabarito",
+    "category": "display",
+    "weights": [
+      400,
+      900
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-1f,7f-9f,ad,2bb-2bc,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2215,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "108-109,114-115,11c-11d,124-125,128-129,12c-12d,131,134-135,138,13f-140,149,14e-14f,152-153,15c-15d,162-163,166-169,17f-1cc,1cf-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,2020,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Oswald",
+    "slug": "oswald",
+    "category": "display",
+    "weights": [
+      200,
+      700
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,180-18e,190-191,193-19f,1a2-1ae,1b1-1b6,1b8-1c3,1cf-1d2,1d5-1e3,1ec-1ed,1f0,1f6-1f9,21c-21d,220-229,22e-22f,234-236,238-258,25a-291,293-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e01,1e04-1e09,1e0c-1e1d,1e20-1e3f,1e42-1e55,1e58-1e5f,1e62-1e69,1e6c-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20af-20b0,20b3,20b6-20b7,20bb,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "460-461,464-469,46c-471,476-489,490-491,4b0-4b1,500-50f,514-51b,51e-523,52a-52d,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
         "italicHoles": ""
       }
     ]
@@ -397,6 +1111,78 @@ export const CATALOGUE = [
     ]
   },
   {
+    "family": "Fira Code",
+    "slug": "fira-code",
+    "category": "mono",
+    "weights": [
+      300,
+      700
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,2bb,329,2000-200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,17f-191,193-1fb,200-217,21c-236,238-2b8,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,20a0-20ab,20ad-20ae,20b0-20b8,20bb-20bc,20be-20c0,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek",
+        "ranges": "U+0370-0377,U+037A-037F,U+0384-038A,U+038C,U+038E-03A1,U+03A3-03FF",
+        "uprightHoles": "3e2-3ef",
+        "italicHoles": ""
+      },
+      {
+        "name": "greek-ext",
+        "ranges": "U+1F00-1FFF",
+        "uprightHoles": "1f16-1f17,1f1e-1f1f,1f46-1f47,1f4e-1f4f,1f58,1f5a,1f5c,1f5e,1f7e-1f7f,1fb5,1fc5,1fd4-1fd5,1fdc,1ff0-1ff1,1ff5,1fff",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic",
+        "ranges": "U+0301,U+0400-045F,U+0490-0491,U+04B0-04B1,U+2116",
+        "uprightHoles": "",
+        "italicHoles": ""
+      },
+      {
+        "name": "cyrillic-ext",
+        "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
+        "uprightHoles": "47a-489,490-491,4b0-4b1,1c80-1c8a,20b4,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Red Hat Mono",
+    "slug": "red-hat-mono",
+    "category": "mono",
+    "weights": [
+      300,
+      700
+    ],
+    "italic": true,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "0-c,e-1f,7f-9f,ad,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f",
+        "italicHoles": "0-c,e-1f,7f-9f,ad,329,2000-2001,2003-2008,200a,200c-2012,2015-2017,201b,201f-2021,2023-2025,2027-2031,2034-2038,203b-2043,2045-206f"
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,13f-140,149,152-153,17f-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": "131,13f-140,149,152-153,17f-217,21c-236,238-2ba,2bd-2c5,2c8-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1ef4-1eff,20a0-20ab,20ad-20c0,2113,2c60-2c7f,a720-a7ff"
+      }
+    ]
+  },
+  {
     "family": "Caveat",
     "slug": "caveat",
     "category": "hand",
@@ -428,6 +1214,36 @@ export const CATALOGUE = [
         "name": "cyrillic-ext",
         "ranges": "U+0460-052F,U+1C80-1C8A,U+20B4,U+2DE0-2DFF,U+A640-A69F,U+FE2E-FE2F",
         "uprightHoles": "460-461,464-469,46c-471,476-489,490-491,4a6-4a7,4b0-4b1,500-50f,514-519,51e-523,52a-52d,1c80-1c8a,2de0-2dff,a640-a69f,fe2e-fe2f",
+        "italicHoles": ""
+      }
+    ]
+  },
+  {
+    "family": "Dancing Script",
+    "slug": "dancing-script",
+    "category": "hand",
+    "weights": [
+      400,
+      700
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "latin",
+        "ranges": "U+0000-00FF,U+0131,U+0152-0153,U+02BB-02BC,U+02C6,U+02DA,U+02DC,U+0304,U+0308,U+0329,U+2000-206F,U+20AC,U+2122,U+2191,U+2193,U+2212,U+2215,U+FEFF,U+FFFD",
+        "uprightHoles": "1-c,e-1f,7f-9f,2bb,329,2000-2012,2015-2017,201b,201f-2021,2023-2025,2027-2038,203b-2043,2045-206f,2191,2193,feff,fffd",
+        "italicHoles": ""
+      },
+      {
+        "name": "latin-ext",
+        "ranges": "U+0100-02BA,U+02BD-02C5,U+02C7-02CC,U+02CE-02D7,U+02DD-02FF,U+0304,U+0308,U+0329,U+1D00-1DBF,U+1E00-1E9F,U+1EF2-1EFF,U+2020,U+20A0-20AB,U+20AD-20C0,U+2113,U+2C60-2C7F,U+A720-A7FF",
+        "uprightHoles": "131,152-153,17f-18e,190-191,193-19f,1a2-1ae,1b1-1c3,1cd-1e5,1e8-1e9,1ec-1f9,21c-229,22e-22f,234-236,238-258,25a-2ba,2bd-2c5,2c8,2ca-2cc,2ce-2d7,2de-2ff,329,1d00-1dbf,1e00-1e7f,1e86-1e9d,1e9f,1efa-1eff,20a0,20a2,20a5,20a8,20aa,20ae-20b0,20b3-20b4,20b6-20b8,20bb,20be-20c0,2113,2c60-2c7f,a720-a7ff",
+        "italicHoles": ""
+      },
+      {
+        "name": "vietnamese",
+        "ranges": "U+0102-0103,U+0110-0111,U+0128-0129,U+0168-0169,U+01A0-01A1,U+01AF-01B0,U+0300-0301,U+0303-0304,U+0308-0309,U+0323,U+0329,U+1EA0-1EF9,U+20AB",
+        "uprightHoles": "329",
         "italicHoles": ""
       }
     ]

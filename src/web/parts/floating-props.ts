@@ -17,7 +17,8 @@ export type PopoverProps = {
   disabled?: boolean
 }
 
-export type Option<T> = { value: T; label: string; hint?: string }
+/** `shown`: in the list, in place of its label. */
+export type Option<T> = { value: T; label: string; hint?: string; shown?: ReactNode }
 
 export type ChoiceProps<T> = {
   label: string

@@ -1,6 +1,6 @@
 /** Fonts in the browser: the same files for shaping (core) and for drawing (CSS). */
 import type { Document } from '../../core/document/document'
-import { declaredOrder, type FontFile, FontLibrary, fontFile } from '../../core/text/fonts'
+import { declaredOrder, type FontFile, FontLibrary, familyNamed, fontFile } from '../../core/text/fonts'
 import { fontsOf } from '../../core/text/needed'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import type { FontMessage } from '../../workers/font.worker'
@@ -75,10 +75,22 @@ export async function ensureFonts(doc: Document): Promise<boolean> {
   const loads = await Promise.allSettled(missing.map(load))
   // What failed is looked for again with the next change.
   if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
+  declare()
+  return true
+}
+
+/** In the order in which a style sheet would have them. */
+function declare() {
   for (const file of declaredOrder([...faces.keys()])) {
     const face = faces.get(file)!
     document.fonts.delete(face)
     document.fonts.add(face)
   }
-  return true
+}
+
+/** Loads what a family's name is written in; one that cannot be had is shown in another. */
+export async function showFamily(name: string) {
+  const file = familyNamed(name)?.upright[0]
+  if (!file || faces.has(file)) return
+  await load(file.id).then(declare, () => undefined)
 }

@@ -6,7 +6,6 @@ import { cascaded } from '../../core/document/resolve'
 import { shortName } from '../../core/document/tokens'
 import { formatPx } from '../../core/lattice/solve'
 import { hasProperty, type PropKey, type Props } from '../../core/properties/table'
-import { FAMILIES } from '../../core/text/fonts'
 import { usedLineHeight } from '../../core/text/line-box'
 import { characterName, missingCharacters } from '../../core/text/missing'
 import { isOneParagraph } from '../../core/words/parts'
@@ -19,6 +18,7 @@ import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
 import { EffectLines } from './effects'
 import { FillLines } from './fills'
+import { FontChoice } from './font-choice'
 import { Line } from './line'
 import { PictureList } from './picture-list'
 import { ShadowLines } from './shadows'
@@ -105,14 +105,8 @@ export function TypeLines({ node }: { node: Node }) {
           value={raw.type}
           onChoose={(type) => set({ type: type ?? null }, 'Type style')}
         />
-        <Choice
+        <FontChoice
           label="Font family"
-          width={230}
-          options={FAMILIES.map((family) => ({
-            value: family.family,
-            label: family.family,
-            hint: family.category,
-          }))}
           value={resolved.fontFamily}
           onChoose={(fontFamily) => set({ fontFamily }, 'Font family')}
         />

@@ -1,10 +1,11 @@
 /** Type styles: each in itself, its values changed where they stand. */
 import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
-import { FAMILIES } from '../../core/text/fonts'
+import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
 import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { FontChoice } from '../spec/font-choice'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'
 import { useViewChoice } from './view-choice'
 
@@ -30,6 +31,7 @@ export function TypeStyles({ uses }: { uses: Uses }) {
     editor.commit([setEdit(doc, name, where, typographyValue(type))], `Type style ${shortName(name)}`)
   return (
     <>
+      {names.length > 0 && <PairingLine />}
       {choice}
       <TokenList
         names={names}
@@ -58,6 +60,30 @@ export function TypeStyles({ uses }: { uses: Uses }) {
   )
 }
 
+/** All of them in two families that go together. */
+function PairingLine() {
+  const editor = useEditor()
+  return (
+    <div className="mb-2 flex items-center gap-2">
+      <span className="soft">All of them in a pair</span>
+      <Choice
+        label="Pair of families"
+        width={380}
+        shown="choose one …"
+        options={PAIRINGS.map((pairing) => ({
+          value: pairing,
+          label: `${pairing.heading} and ${pairing.body}`,
+          hint: pairing.mood,
+        }))}
+        value={undefined}
+        onChoose={(pairing) =>
+          editor.commit(pairingEdits(editor.doc, pairing), `${pairing.heading} and ${pairing.body}`)
+        }
+      />
+    </div>
+  )
+}
+
 function Specimen({ fontFamily, fontWeight, fontSize }: Typography) {
   return (
     <span
@@ -81,14 +107,8 @@ function Values({
 }) {
   return (
     <>
-      <Choice
+      <FontChoice
         label={`Family of ${short}`}
-        width={220}
-        options={FAMILIES.map(({ family, category }) => ({
-          value: family,
-          label: family,
-          hint: category,
-        }))}
         value={now.fontFamily}
         onChoose={(fontFamily) => set({ fontFamily })}
       />

@@ -27,7 +27,7 @@ export function ChoiceList<T>(props: Props<T>) {
 function Said<T>({ option }: { option: Option<T> }) {
   return (
     <>
-      <span>{option.label}</span>
+      {option.shown ?? <span>{option.label}</span>}
       {option.hint && <span className="text-small font-normal soft">{option.hint}</span>}
     </>
   )
