@@ -75,6 +75,8 @@ export const INITIAL: Record<string, string> = {
   'text-align': 'start',
   'text-transform': 'none',
   'text-decoration': 'none',
+  'text-wrap': 'wrap',
+  'font-variant-numeric': 'normal',
   'overflow-wrap': 'normal',
   'object-fit': 'fill',
   'object-position': '50% 50%',

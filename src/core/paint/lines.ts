@@ -14,12 +14,26 @@ export type PlacedLine = {
   x: number
   top: number
   baseline: number
+  /** px that every space is wider, in a text set flush on both sides. */
+  spread: number
 }
 
 /** What does not fit in its line sticks out at the end, however it is set (CSS Text 3 §7.1). */
 function lineLeft(line: Line, room: number, align: LayoutBox['resolved']['textAlign']): number {
   if (align === 'center') return Math.max(0, (room - line.width) / 2)
   return align === 'right' ? Math.max(0, room - line.width) : 0
+}
+
+/** The spaces that grow when a line is stretched (CSS Text 3 §7.4.1). */
+export const SPACES = /[ \u00a0]/g
+
+/** What is left of the room, shared out among the spaces of a line; not of the last, and of none that ends by itself. */
+function spreadOf({ text }: Paragraph, line: Line, lines: readonly Line[], room: number): number {
+  const isLast = line === lines.at(-1)
+  if (isLast || text.slice(line.end).trimStart() === '' || /^ *\n/.test(text.slice(line.end, line.end + 40)))
+    return 0
+  const spaces = text.slice(line.start, line.end).match(SPACES)?.length ?? 0
+  return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
 }
 
 export function placedLines(box: LayoutBox): PlacedLine[] {
@@ -36,6 +50,10 @@ export function placedLines(box: LayoutBox): PlacedLine[] {
         x: start + lineLeft(line, Math.max(0, room - indent), box.resolved.textAlign),
         top: at,
         baseline: at + line.baseline,
+        spread:
+          box.resolved.textAlign === 'justify'
+            ? spreadOf(paragraph, line, lines, Math.max(0, room - indent))
+            : 0,
         ...(i === 0 && marker ? { marker: { ...marker, x: start - marker.width } } : {}),
       }
     }),

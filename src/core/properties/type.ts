@@ -80,7 +80,7 @@ export const TYPE = {
   }),
   textAlign: property({
     ...type,
-    schema: v.picklist(['left', 'center', 'right']),
+    schema: v.picklist(['left', 'center', 'right', 'justify']),
     words: 'text alignment',
     initial: 'left',
     initialOf: { button: 'center' },
@@ -100,6 +100,28 @@ export const TYPE = {
     words: 'decoration',
     initial: 'none',
     css: { name: 'text-decoration', of: unless('textDecoration', 'none') },
+  }),
+  /** Figures of one width, or with heights of small letters, where the font has them. */
+  figures: property({
+    ...type,
+    schema: v.picklist(['normal', 'tabular', 'oldstyle', 'tabular-oldstyle']),
+    words: 'figures',
+    initial: 'normal',
+    css: {
+      name: 'font-variant-numeric',
+      of: ({ resolved }) => {
+        const parts = (resolved.figures as string).split('-').filter((part) => part !== 'normal')
+        return parts.length > 0 ? parts.map((part) => `${part}-nums`).join(' ') : undefined
+      },
+    },
+  }),
+  /** `balance`: lines about as long as one another; `nowrap`: one line. */
+  textWrap: property({
+    ...type,
+    schema: v.picklist(['wrap', 'balance', 'nowrap']),
+    words: 'wrapping of words',
+    initial: 'wrap',
+    css: { name: 'text-wrap', of: unless('textWrap', 'wrap') },
   }),
   /** Between paragraphs, a share of the text's size (em). */
   paragraphGap: property({

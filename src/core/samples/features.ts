@@ -17,9 +17,17 @@ export const FEATURES = [
   'elements',
   'tokens',
   'shapes',
+  'setting',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 
-const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>(['text', 'spans', 'paragraphs', 'breaks', 'languages'])
+const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>([
+  'text',
+  'spans',
+  'paragraphs',
+  'breaks',
+  'languages',
+  'setting',
+])
 /** Documents in which nothing is shaped: every box has to be the browser's. */
 export const WITHOUT_TEXT: ReadonlySet<Feature> = new Set(FEATURES.filter((each) => !OF_TEXT.has(each)))

@@ -42,6 +42,7 @@ const optional = <T>(value: fc.Arbitrary<T>, weight = 1, skip = 3) =>
 
 function word(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
   const options = [{ weight: 6, arbitrary: fc.constantFrom(...PLAIN) }]
+  if (features.has('setting')) options.push({ weight: 1, arbitrary: fc.nat(99_999).map((n) => `${n}`) })
   if (features.has('breaks'))
     options.push(
       { weight: 2, arbitrary: fc.constantFrom(...JOINED) },
@@ -68,7 +69,21 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         fc.constant('normal' as const),
       ),
       letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
-      textAlign: optional(fc.constantFrom('center', 'right') as fc.Arbitrary<Props['textAlign']>),
+      textAlign: optional(
+        fc.constantFrom('center', 'right', ...(features.has('setting') ? ['justify'] : [])) as fc.Arbitrary<
+          Props['textAlign']
+        >,
+      ),
+      textWrap: features.has('setting')
+        ? optional(fc.constantFrom('balance' as const, 'nowrap' as const), 1, 6)
+        : fc.constant(undefined),
+      figures: features.has('setting')
+        ? optional(
+            fc.constantFrom('tabular', 'oldstyle', 'tabular-oldstyle') as fc.Arbitrary<Props['figures']>,
+            1,
+            3,
+          )
+        : fc.constant(undefined),
       textCase: optional(
         fc.constantFrom('uppercase', 'lowercase', 'capitalize') as fc.Arbitrary<Props['textCase']>,
         1,

@@ -18,6 +18,14 @@ export class FoundLines {
     this.indices[at] = index
   }
 
+  /** Those from one on, as `add` takes them. */
+  from(first: number): [start: number, end: number, next: number, index: number][] {
+    return Array.from({ length: this.count - first }, (_, i) => {
+      const at = first + i
+      return [this.starts[at], this.ends[at], this.nexts[at], this.indices[at]]
+    })
+  }
+
   private grow() {
     const more = <T extends Uint32Array | Int32Array>(list: T, into: T): T => {
       into.set(list)

@@ -21,7 +21,7 @@ export type SeenEnds = 'all' | 'own' | 'none'
 
 /** Of a text's words. @param alone whether they stand in the text's own box, not in paragraphs */
 export function seenEnds(style: Resolved, alone: boolean): SeenEnds {
-  if (style.textAlign === 'center' || style.textAlign === 'right') return 'all'
+  if (style.textAlign !== undefined && style.textAlign !== 'left') return 'all'
   if (style.textDecoration !== undefined && style.textDecoration !== 'none') return 'all'
   return alone && drawsBox(style) ? 'own' : 'none'
 }

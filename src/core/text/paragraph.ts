@@ -2,6 +2,7 @@
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
 import type { Span } from '../words/words'
+import { balanced, MOST_BALANCED } from './balance'
 import { isLeadingHyphen, lineBreaks } from './breaks'
 import { FittingText, SOFT_HYPHEN } from './fitting-text'
 import type { FontLibrary } from './fonts'
@@ -32,6 +33,10 @@ export type Hyphen = { text: string; width: number; runs: GlyphRun[]; color?: st
 /** The hyphen shown at a soft one, and what stands in where a font has none (CSS Text 3 §5.4.1). */
 const HYPHEN = '\u2010'
 
+/** @param kept whether lines break where that is asked for, and at the end, alone */
+const breaksIn = (text: string, kept: boolean) =>
+  kept ? lineBreaks(text).filter(({ at, required }) => required || at === text.length) : lineBreaks(text)
+
 /** Of the paragraph that was broken last. */
 const found = new FoundLines()
 
@@ -59,20 +64,22 @@ export class Paragraph extends FittingText {
   readonly uniform: boolean
   private readonly size: number
   private readonly anywhere: boolean
+  private readonly wrapping: Resolved['textWrap']
 
   /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
   constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[], alone = true) {
     super(fonts, style, spans, alone)
     const { text } = this
     this.size = style.fontSize
-    this.anywhere = style.overflowWrap === 'anywhere'
+    this.anywhere = style.overflowWrap === 'anywhere' && style.textWrap !== 'nowrap'
+    this.wrapping = style.textWrap
     const height = style.lineHeight!
     this.strut = this.extent(height, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
     this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))
     this.uniform = this.extents.every(
       ({ extent }) => extent.ascent === this.strut.ascent && extent.descent === this.strut.descent,
     )
-    const breaks = text === '' ? [] : lineBreaks(text)
+    const breaks = text === '' ? [] : breaksIn(text, style.textWrap === 'nowrap')
     this.nexts = Uint32Array.from(breaks, (each) => each.at)
     this.required = Uint8Array.from(breaks, (each) => (each.required ? 1 : 0))
     this.visible = new Uint32Array(breaks.length)
@@ -176,8 +183,37 @@ export class Paragraph extends FittingText {
     return upToUnit(this.lineWidth(start, end)) + width <= room
   }
 
-  /** Breaks greedily, into `found`. */
+  /** Breaks, into `found`. */
   private breakLines(width: number) {
+    this.breakGreedily(width)
+    if (this.wrapping === 'balance') this.balance(width)
+  }
+
+  /** Lines up to the first forced break about as long as one another; those behind it as they are. */
+  private balance(width: number) {
+    const { nexts, required, visible, hyphens, advances } = this
+    let end = required.indexOf(1)
+    if (end < 0) end = nexts.length - 1
+    const lines = found.indices.subarray(0, found.count).findIndex((index) => index >= end) + 1
+    if (lines < 2 || lines > MOST_BALANCED || found.indices.subarray(0, lines).includes(-1)) return
+    const startOf = (from: number) => (from < 0 ? 0 : nexts[from])
+    const taken = balanced(
+      end + 1,
+      width + UNIT,
+      (from, to) => advances[visible[to]] - advances[startOf(from)] + hyphens[to],
+      (at) => hyphens[at] > 0,
+    )
+    if (!taken) return
+    const rest = found.from(lines)
+    found.count = 0
+    taken.forEach((to, i) => {
+      const start = startOf(i === 0 ? -1 : taken[i - 1])
+      found.add(start, Math.max(start, visible[to]), nexts[to], to)
+    })
+    for (const line of rest) found.add(...line)
+  }
+
+  private breakGreedily(width: number) {
     const { nexts, required, visible, hyphens, advances } = this
     found.count = 0
     // Widths are whole layout units in the browser; less than one more does not count.

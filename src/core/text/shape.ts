@@ -1,5 +1,6 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
+import type { Resolved } from '../properties/table'
 import { type Face, FIXED, type FontLibrary, fileFor, fileForAll } from './fonts'
 import { SCRIPT_TAGS } from './scripts'
 import { sequencesIn } from './sequences'
@@ -12,6 +13,8 @@ export type TextStyle = {
   italic: boolean
   /** px, added after every character */
   letterSpacing: number
+  /** Of figures, where the font has them; left out: as it draws them by itself. */
+  figures?: Resolved['figures']
 }
 
 export type GlyphRun = {
@@ -33,6 +36,11 @@ const UNSAFE = 1
 export const INSIDE = 2
 
 /** What `letter-spacing` switches off (CSS Text 3 §8.2; Chromium drops contextual alternates too). */
+const FIGURES: Record<string, hb.Feature[]> = {
+  tabular: [new hb.Feature('tnum', 1)],
+  oldstyle: [new hb.Feature('onum', 1)],
+  'tabular-oldstyle': [new hb.Feature('tnum', 1), new hb.Feature('onum', 1)],
+}
 const NO_LIGATURES = [
   new hb.Feature('liga', 0),
   new hb.Feature('clig', 0),
@@ -83,6 +91,17 @@ function* runsByFile(
   if (face) yield { start, end: text.length, face }
 }
 
+const known = new Map<string, hb.Feature[]>()
+
+function featuresOf({ letterSpacing, figures = 'normal' }: TextStyle): hb.Feature[] | undefined {
+  const own = FIGURES[figures]
+  if (letterSpacing === 0) return own
+  if (!own) return NO_LIGATURES
+  const both = known.get(figures) ?? [...own, ...NO_LIGATURES]
+  known.set(figures, both)
+  return both
+}
+
 let buffer: hb.Buffer | undefined
 
 /**
@@ -100,7 +119,7 @@ export function shapeInto(
   safety: Uint8Array,
 ) {
   buffer ??= new hb.Buffer()
-  const features = style.letterSpacing === 0 ? undefined : NO_LIGATURES
+  const features = featuresOf(style)
   // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
   const spacing = Math.trunc(Math.fround(style.letterSpacing) * FIXED) / FIXED
   let total = advances[offset]

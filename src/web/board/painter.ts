@@ -195,7 +195,7 @@ export class SheetPainter {
   /** @param anew the words or their look may be others */
   private text(drawn: Drawn, box: LayoutBox, layout: PageLayout, anew: boolean) {
     const lines = placedLines(box)
-    const says = lines.map(({ line }) => `${line.start}-${line.end}-${line.height}`).join()
+    const says = lines.map(({ line, spread }) => `${line.start}-${line.end}-${line.height}-${spread}`).join()
     // Of another width, with the same lines, they are only moved.
     if (!anew && drawn.rows?.says === says) return placeRows(drawn.rows.elements, box, lines)
     const { element } = drawn
@@ -262,10 +262,11 @@ function drawForm(element: HTMLElement, { form }: Resolved) {
   svg.firstElementChild!.setAttribute('d', pathData(pathOfForm(form!)))
 }
 
-function newRow({ line }: PlacedLine): HTMLElement {
+function newRow({ line, spread }: PlacedLine): HTMLElement {
   const row = document.createElement('div')
   row.className = 'line'
   row.style.height = `${line.height}px`
+  if (spread > 0) row.style.wordSpacing = `${spread}px`
   return row
 }
 
@@ -304,6 +305,11 @@ function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, in
   style.fontWeight = String(type.weight)
   style.fontStyle = type.italic ? 'italic' : 'normal'
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
+  if (type.figures && type.figures !== 'normal')
+    style.fontVariantNumeric = type.figures
+      .split('-')
+      .map((part) => `${part}-nums`)
+      .join(' ')
   const color = ink(type.color)
   if (color) style.color = color
   const lines = [

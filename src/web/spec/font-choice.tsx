@@ -1,6 +1,6 @@
 /** A family of type, each shown in itself. */
 import { useEffect, useRef } from 'react'
-import { FAMILIES } from '../../core/text/fonts'
+import { FAMILIES, familyNamed } from '../../core/text/fonts'
 import { Choice, type Option } from '../parts/choice'
 import { showFamily } from '../session/fonts'
 
@@ -39,6 +39,12 @@ function InItself({ family }: { family: string }) {
       {family}
     </span>
   )
+}
+
+/** Those that a family has, in hundreds. */
+export function weightsOf(family: string): number[] {
+  const [least, most] = familyNamed(family)?.weights ?? [100, 900]
+  return [100, 200, 300, 400, 500, 600, 700, 800, 900].filter((weight) => weight >= least && weight <= most)
 }
 
 export function FontChoice({

@@ -18,7 +18,7 @@ import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
 import { EffectLines } from './effects'
 import { FillLines } from './fills'
-import { FontChoice } from './font-choice'
+import { FontChoice, weightsOf } from './font-choice'
 import { Line } from './line'
 import { PictureList } from './picture-list'
 import { ShadowLines } from './shadows'
@@ -70,8 +70,6 @@ export function Look({ node }: { node: Node }) {
     </>
   )
 }
-
-const WEIGHTS = [300, 400, 500, 600, 700, 800]
 
 export function TypeLines({ node }: { node: Node }) {
   const editor = useEditor()
@@ -151,7 +149,7 @@ export function TypeLines({ node }: { node: Node }) {
         <span>weight</span>
         <Choice
           label="Font weight"
-          options={WEIGHTS.map((weight) => ({ value: weight, label: String(weight) }))}
+          options={weightsOf(resolved.fontFamily).map((weight) => ({ value: weight, label: String(weight) }))}
           value={resolved.fontWeight}
           shown={String(resolved.fontWeight)}
           onChoose={(fontWeight) => set({ fontWeight }, 'Font weight')}
@@ -177,7 +175,10 @@ export function TypeLines({ node }: { node: Node }) {
           />
         </Line>
       )}
-      <Line node={node} keys={['color', 'textAlign', 'textCase', 'letterSpacing', 'overflowWrap']}>
+      <Line
+        node={node}
+        keys={['color', 'textAlign', 'textCase', 'letterSpacing', 'overflowWrap', 'textWrap', 'figures']}
+      >
         <span>Ink</span>
         <ColorChip
           label="Ink"
@@ -191,6 +192,7 @@ export function TypeLines({ node }: { node: Node }) {
             { value: 'left', label: 'set left' },
             { value: 'center', label: 'centred' },
             { value: 'right', label: 'set right' },
+            { value: 'justify', label: 'flush on both sides' },
           ]}
           value={resolved.textAlign as string}
           onChoose={(textAlign) => set({ textAlign: textAlign as Props['textAlign'] }, 'Text alignment')}
@@ -212,6 +214,27 @@ export function TypeLines({ node }: { node: Node }) {
           ]}
           value={resolved.textCase as string}
           onChoose={(textCase) => set({ textCase: textCase as Props['textCase'] }, 'Case')}
+        />
+        <Choice
+          label="Lines"
+          options={[
+            { value: 'wrap', label: 'lines filled' },
+            { value: 'balance', label: 'lines balanced', hint: 'up to six' },
+            { value: 'nowrap', label: 'one line' },
+          ]}
+          value={resolved.textWrap as string}
+          onChoose={(textWrap) => set({ textWrap: textWrap as Props['textWrap'] }, 'Lines')}
+        />
+        <Choice
+          label="Figures"
+          options={[
+            { value: 'normal', label: 'figures as drawn' },
+            { value: 'tabular', label: 'figures of one width', hint: 'for tables' },
+            { value: 'oldstyle', label: 'old-style figures' },
+            { value: 'tabular-oldstyle', label: 'old-style, one width' },
+          ]}
+          value={resolved.figures as string}
+          onChoose={(figures) => set({ figures: figures as Props['figures'] }, 'Figures')}
         />
         <Choice
           label="Long words"

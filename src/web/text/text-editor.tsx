@@ -148,6 +148,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         lineHeight: lineHeightText(resolved.lineHeight!),
         letterSpacing: resolved.letterSpacing || 'normal',
         textAlign: resolved.textAlign,
+        textWrap: resolved.textWrap,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,
         textDecoration: resolved.textDecoration === 'none' ? undefined : resolved.textDecoration,
         overflowWrap: resolved.overflowWrap,

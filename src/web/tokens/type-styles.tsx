@@ -5,7 +5,7 @@ import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { FontChoice } from '../spec/font-choice'
+import { FontChoice, weightsOf } from '../spec/font-choice'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'
 import { useViewChoice } from './view-choice'
 
@@ -16,7 +16,6 @@ const BEGINNING: Typography = {
   lineHeight: 1.5,
   letterSpacing: 0,
 }
-const WEIGHTS = [300, 400, 500, 600, 700, 800]
 /** A specimen is never larger, px. */
 const TALLEST = 30
 
@@ -121,7 +120,7 @@ function Values({
       <Choice
         label={`Weight of ${short}`}
         width={120}
-        options={[...new Set([...WEIGHTS, now.fontWeight])]
+        options={[...new Set([...weightsOf(now.fontFamily), now.fontWeight])]
           .sort((a, b) => a - b)
           .map((weight) => ({ value: weight, label: `${weight}` }))}
         value={now.fontWeight}

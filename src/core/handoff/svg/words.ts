@@ -1,6 +1,6 @@
 /** Lines of text as glyphs. An outline is in the document once, however often it is set. */
 import type { LayoutBox } from '../../layout/box'
-import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
+import { type PlacedLine, placedLines, SPACES, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
 import type { GlyphRun } from '../../text/shape'
 import type { Piece } from '../../text/shaped-text'
@@ -31,15 +31,19 @@ export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
 const ALL = { start: 0, end: Number.POSITIVE_INFINITY }
 
 function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot) {
-  const { line, paragraph, marker } = placed
+  const { line, paragraph, marker, spread } = placed
   const x = spot.left + placed.x
   const shift = x - paragraph.advances[line.start]
   const exact = spot.top + placed.baseline
   const baseline = spot.level ? Math.round(exact) : exact
+  // What a stretched line's spaces have grown by, up to a character.
+  const grown = (at: number) =>
+    spread === 0 ? 0 : spread * (paragraph.text.slice(line.start, at).match(SPACES)?.length ?? 0)
   const sets = (part: Part) =>
     paragraph.runs
       .filter((run) => run.end > part.start && run.start < part.end)
       .flatMap((run) => glyphsIn(run, part, shift))
+      .map((set) => ({ ...set, x: set.x + grown(set.run.cluster[set.index]) }))
   if (marker) {
     const glyphs = marker.runs.flatMap((run) => glyphsIn(run, ALL, spot.left + marker.x))
     drawGlyphs(svg, glyphs, baseline, svg.ink(marker.style.color), marker.style.italic)
@@ -48,7 +52,8 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
     const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
     if (part.start >= part.end) continue
     const glyphs = sets(part)
-    const gap: Gap = [shift + paragraph.advances[part.start], shift + paragraph.advances[part.end]]
+    const edge = (at: number) => shift + paragraph.advances[at] + grown(at)
+    const gap: Gap = [edge(part.start), edge(part.end)]
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs, baseline, svg.ink(piece.style.color), piece.style.italic)

@@ -1,0 +1,50 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { balanced } from './balance'
+
+/** Words of given widths, with spaces of 1. */
+function broken(widths: readonly number[], room: number, hyphens: readonly number[] = []) {
+  const ends: number[] = []
+  widths.forEach((width, i) => {
+    ends.push((ends[i - 1] ?? -1) + 1 + width)
+  })
+  const startOf = (from: number) => (from < 0 ? 0 : ends[from] + 1)
+  return balanced(
+    widths.length,
+    room,
+    (from, to) => ends[to] - startOf(from),
+    (at) => hyphens.includes(at),
+  )
+}
+
+describe('balanced lines', () => {
+  test('are about as long as one another', () => {
+    expect(broken([5, 5, 5, 5], 18)).toEqual([1, 3])
+  })
+  test('a word seldom stands alone at the end, but among three', () => {
+    expect(broken([6, 2, 4, 6], 13)?.at(-2)).toBe(1)
+    expect(broken([4, 4, 7], 12)).toEqual([1, 2])
+  })
+  test('a hyphen ends a line where nothing else fits as well', () => {
+    expect(broken([5, 5, 5, 5, 5], 18, [1])).not.toContain(1)
+    expect(broken([9, 9], 12, [0])).toEqual([0, 1])
+  })
+  test('what does not fit in any way is left as it is', () => {
+    expect(broken([20, 3], 12)).toBeUndefined()
+  })
+  test('every line fits, and every word is on one', () => {
+    const widths = fc.array(fc.integer({ min: 1, max: 10 }), { minLength: 1, maxLength: 30 })
+    fc.assert(
+      fc.property(widths, fc.integer({ min: 10, max: 60 }), (words, room) => {
+        const taken = broken(words, room)!
+        expect(taken.at(-1)).toBe(words.length - 1)
+        let start = 0
+        for (const end of taken) {
+          const own = words.slice(start, end + 1)
+          expect(own.reduce((sum, width) => sum + width, own.length - 1)).toBeLessThanOrEqual(room)
+          start = end + 1
+        }
+      }),
+    )
+  })
+})
