@@ -27,7 +27,7 @@ test('a picture, lines and noise behind a section, mixed; taken away one by one'
   await saved(desk)
   const hero = findNode((await stored(desk)).pages[0].sections, 'Hero')!
   const { backgroundImage, backgroundBlendMode } = await styleOf(desk, hero.id)
-  expect(backgroundImage).toMatch(/^url\("data:image\/svg.*repeating-linear-gradient\(45deg.*url\(/)
+  expect(backgroundImage).toMatch(/^url\("data:image\/png.*repeating-linear-gradient\(45deg.*url\(/)
   expect(backgroundBlendMode).toBe('multiply, normal, normal')
   await desk.getByRole('button', { name: 'Remove fill 2' }).click()
   await desk.getByRole('button', { name: 'Do not draw fill 1' }).click()

@@ -1,8 +1,10 @@
 /** The pictures of a site: which are shown, and the files that they become. */
 import type { Document, Page } from '../document/document'
 import { picturesOf } from '../document/picture-uses'
+import { placesOf } from '../document/places'
 import { cascaded } from '../document/resolve'
 import { Instances } from '../expand/instances'
+import { noiseName } from '../properties/noise'
 import { pathPart } from './escape'
 import { slug } from './names'
 
@@ -31,7 +33,16 @@ function picturesShown(doc: Document, pages: readonly Page[]): Set<string> {
   return shown
 }
 
-/** The file of every picture that is shown, from its name; by id. */
+/** Tiles of noise on some view of some page. */
+function noisesShown(doc: Document): Set<string> {
+  const names = new Set<string>()
+  for (const { props } of placesOf(doc))
+    for (const fill of Object.values(props.fills ?? {}))
+      if (fill?.kind === 'noise') names.add(noiseName(fill))
+  return names
+}
+
+/** The file of every picture that is shown, from its name; by id, and those of noise by theirs. */
 export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string, string> {
   const files = new Map<string, string>()
   const taken = new Set<string>()
@@ -44,5 +55,6 @@ export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string,
     taken.add(name)
     files.set(id, `pictures/${name}.${EXTENSION[asset.type]}`)
   }
+  for (const name of noisesShown(doc)) files.set(name, `pictures/${slug(name)}.png`)
   return files
 }

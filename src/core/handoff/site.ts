@@ -8,6 +8,7 @@ import { pathData } from '../forms/path'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
+import { noiseNamed, noiseTile } from '../properties/noise'
 import type { Props } from '../properties/table'
 import { filesNeeded } from '../text/fonts'
 import { writeTokensFile } from '../tokens/tokens-file'
@@ -265,7 +266,8 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
   text.set('tokens.json', writeTokensFile(doc))
   const bytes = new Map<string, Uint8Array>()
   for (const [id, path] of pictures) {
-    const blob = blobs.get(doc.assets.get(id)!.hash)
+    const noise = noiseNamed(id)
+    const blob = noise ? noiseTile(noise) : blobs.get(doc.assets.get(id)!.hash)
     if (blob) bytes.set(path, blob)
   }
   return { text, pictures: bytes, fonts: site.fonts.map((file) => file.id) }

@@ -1,6 +1,8 @@
 /** Fills as layers of CSS backgrounds (CSS Backgrounds 3 §2). */
+
 import { num, percent, px, unit } from './css-text'
 import type { Fill } from './items'
+import { noiseName } from './noise'
 import type { Values } from './property'
 
 type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>
@@ -45,25 +47,11 @@ function pattern(fill: Of<'pattern'>, color: string): Layer[] {
   ]
 }
 
-/** A tile's side, px. */
-export const NOISE_TILE = 256
-
-/** Grey grain, the same everywhere: what turbulence gives is defined to the last digit (Filter Effects 1 §9.21). */
-export function noisePicture({ amount, grain }: Pick<Of<'noise'>, 'amount' | 'grain'>): string {
-  const side = NOISE_TILE
-  return (
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}">` +
-    `<filter id="n" x="0" y="0" width="100%" height="100%" color-interpolation-filters="sRGB">` +
-    `<feTurbulence type="fractalNoise" baseFrequency="${num(0.8 / grain)}" numOctaves="2" stitchTiles="stitch"/>` +
-    // One channel as grey, spread, as opaque as wanted.
-    `<feColorMatrix values="1.6 0 0 0 -0.3 1.6 0 0 0 -0.3 1.6 0 0 0 -0.3 0 0 0 0 ${num(amount / 100)}"/>` +
-    `</filter><rect width="${side}" height="${side}" filter="url(#n)"/></svg>`
-  )
-}
-
 /** A picture written out, as an address that ends nothing around it. */
 export const svgAddress = (svg: string) =>
   `url("data:image/svg+xml,${svg.replace(/"/g, "'").replace(/[%#<>{}\\;]/g, (char) => encodeURIComponent(char))}")`
+
+const picture = (image: string | undefined): Layer[] => (image === undefined ? [] : [{ image }])
 
 /** What is drawn of a fill, the topmost first. */
 export function layersOf(fill: Fill, { write }: Values): Layer[] {
@@ -76,16 +64,14 @@ export function layersOf(fill: Fill, { write }: Values): Layer[] {
     case 'pattern':
       return pattern(fill, color(fill.color))
     case 'noise':
-      return [{ image: svgAddress(noisePicture(fill)) }]
-    case 'picture': {
-      const image = write.picture(fill.asset)
-      if (image === undefined) return []
-      const size =
-        fill.fit === 'tile' ? (fill.size === undefined ? undefined : `${px(fill.size)} auto`) : fill.fit
-      if (fill.fit === 'tile') return [{ image, ...(size ? { size } : {}) }]
-      return [
-        { image, size, position: `${percent(fill.x ?? 50)} ${percent(fill.y ?? 50)}`, repeat: 'no-repeat' },
-      ]
-    }
+      return picture(write.picture(noiseName(fill)))
+    case 'picture':
+      return picture(write.picture(fill.asset)).map((layer) => ({ ...layer, ...lying(fill) }))
   }
+}
+
+/** How a picture lies behind a block. */
+function lying({ fit, size, x = 50, y = 50 }: Of<'picture'>): Omit<Layer, 'image'> {
+  if (fit === 'tile') return size === undefined ? {} : { size: `${px(size)} auto` }
+  return { size: fit, position: `${percent(x)} ${percent(y)}`, repeat: 'no-repeat' }
 }

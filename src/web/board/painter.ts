@@ -17,6 +17,7 @@ import { areReordered } from '../../core/paint/layers'
 import { type PlacedLine, placedLines, showsLinks } from '../../core/paint/lines'
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
 import { lookDeclarations } from '../../core/properties/declarations'
+import { noiseNamed, noiseUrl } from '../../core/properties/noise'
 import type { Resolved } from '../../core/properties/table'
 import type { PieceStyle } from '../../core/text/shaped-text'
 import type { Typeset } from '../../core/text/typeset'
@@ -85,6 +86,8 @@ export class SheetPainter {
   }
 
   private readonly addresses = (id: string) => {
+    const noise = noiseNamed(id)
+    if (noise) return noiseUrl(noise)
     const asset = this.doc.assets.get(id)
     return asset && pictureUrl(asset)
   }

@@ -3,7 +3,7 @@ import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
 import { num } from '../../properties/css-text'
 import { type Cut, type Filters, filtersIn } from '../../properties/effects'
-import type { Shape } from './shapes'
+import { elementOf, type Shape } from './shapes'
 import type { SvgWriter } from './writer'
 
 const matrix = (values: readonly number[]) => `<feColorMatrix values="${values.map(num).join(' ')}"/>`
@@ -65,16 +65,22 @@ const ELEMENTS: { [K in keyof Filters]-?: (value: number) => string } = {
   blur: (value) => `<feGaussianBlur stdDeviation="${num(value)}"/>`,
 }
 
-/** The attribute of a group that is filtered; nothing: none. @param around what is drawn in it lies within, px */
+/**
+ * The attribute of a group that is filtered; nothing: none. What lies off the page is not: it is not seen, and some writers of pictures
+ * fail on a filter without a pixel. @param page its width and height, px
+ */
 export function filterOf(
   svg: SvgWriter,
   filters: Filters | undefined,
   { left, top, right, bottom }: Shape,
+  page: { width: number; height: number },
 ): string {
   const list = filtersIn(filters)
   if (list.length === 0) return ''
   // Three standard deviations, and room for what sticks out of the block.
   const reach = Math.ceil((filters?.blur ?? 0) * 3) + 200
+  if (left - reach >= page.width || top - reach >= page.height || right + reach <= 0 || bottom + reach <= 0)
+    return ''
   const region = `x="${num(left - reach)}" y="${num(top - reach)}" width="${num(right - left + reach * 2)}" height="${num(bottom - top + reach * 2)}"`
   const id = svg.define(
     'f',
@@ -84,15 +90,21 @@ export function filterOf(
   return ` filter="url(#${id})"`
 }
 
-/** The attribute of a group that is cut. @param box the border box, px */
-export function cutOf(svg: SvgWriter, cut: Cut | undefined, { left, top, right, bottom }: Shape): string {
+/** The attribute of a group that is cut: nothing is left outside of the block's round corners either (CSS Masking 1 §6.8). */
+export function cutOf(svg: SvgWriter, cut: Cut | undefined, box: Shape): string {
   if (!cut) return ''
+  const { left, top, right, bottom } = box
   const [width, height] = [right - left, bottom - top]
   if (cut.form !== 'fade') {
     const data = pathData(pathIn(cut, left, top, width, height))
+    const isRound = box.radii.some(({ x, y }) => x > 0 && y > 0)
+    const round = isRound
+      ? svg.define('k', (id) => `<clipPath id="${id}">${elementOf(box, '')}</clipPath>`)
+      : ''
+    const within = round && ` clip-path="url(#${round})"`
     const id = svg.define(
       'k',
-      (id) => `<clipPath id="${id}"><path d="${data}" clip-rule="evenodd"/></clipPath>`,
+      (id) => `<clipPath id="${id}"${within}><path d="${data}" clip-rule="evenodd"/></clipPath>`,
     )
     return ` clip-path="url(#${id})"`
   }
@@ -110,7 +122,7 @@ export function cutOf(svg: SvgWriter, cut: Cut | undefined, { left, top, right, 
   const id = svg.define(
     'm',
     (id) =>
-      `<mask id="${id}" maskUnits="userSpaceOnUse" ${area}><rect ${area} fill="url(#${shade})"/></mask>`,
+      `<mask id="${id}" maskUnits="userSpaceOnUse" ${area}>${elementOf(box, `fill="url(#${shade})"`)}</mask>`,
   )
   return ` mask="url(#${id})"`
 }

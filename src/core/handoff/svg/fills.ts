@@ -1,10 +1,9 @@
 /** What a block is filled with, bottom to top. */
-import { type Blobs, dataUrl } from '../../blobs/blobs'
+import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
 import { num } from '../../properties/css-text'
-import { NOISE_TILE, noisePicture } from '../../properties/fill-layers'
 import { type Fill, type Items, shownItems } from '../../properties/items'
-import { htmlAttribute } from '../escape'
+import { NOISE_TILE, noiseUrl } from '../../properties/noise'
 import { drawGradient } from './gradients'
 import { fitPicture, imageOf } from './pictures'
 import { elementOf, type Shape } from './shapes'
@@ -121,16 +120,8 @@ function drawLines(
 }
 
 function drawNoise(svg: SvgWriter, outer: Shape, inner: Shape, fill: Of<'noise'>) {
-  const href = dataUrl('image/svg+xml', new TextEncoder().encode(noisePicture(fill)))
   const side = NOISE_TILE
-  tiled(
-    svg,
-    outer,
-    inner,
-    side,
-    side,
-    `<image width="${side}" height="${side}" href="${htmlAttribute(href)}"/>`,
-  )
+  tiled(svg, outer, inner, side, side, `<image width="${side}" height="${side}" href="${noiseUrl(fill)}"/>`)
 }
 
 function drawBehind(svg: SvgWriter, { doc, blobs }: Shown, outer: Shape, inner: Shape, fill: Of<'picture'>) {

@@ -26,6 +26,7 @@ class PageWriter {
     readonly doc: Document,
     readonly blobs: Blobs,
     private readonly svg: SvgWriter,
+    private readonly size: { width: number; height: number },
   ) {}
 
   /** Where a block stands, px from the page's top left as if nothing were turned; what is turned begins on a whole px. */
@@ -64,7 +65,7 @@ class PageWriter {
       `${this.cut(cut)}${blendOf(box)}`,
       this.turnOf(box),
       cutOf(svg, to, shape),
-      filterOf(svg, filters, shape),
+      filterOf(svg, filters, shape, this.size),
     ].filter(Boolean)
     for (const attributes of groups) svg.draw(`<g${attributes}>`)
     let open: readonly LayoutBox[] = []
@@ -206,7 +207,8 @@ function blendOf({ parent, resolved: { opacity, blend } }: LayoutBox): string {
 /** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px */
 export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
   const svg = new SvgWriter(layout.tokens)
-  new PageWriter(doc, blobs, svg).layer(layersOf(layout))
+  const { width } = layout.root
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
-  return svg.document(layout.root.width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))
+  new PageWriter(doc, blobs, svg, { width, height }).layer(layersOf(layout))
+  return svg.document(width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))
 }

@@ -1,0 +1,34 @@
+import { PNG } from 'pngjs'
+import { expect, test } from 'vitest'
+import { NOISE_TILE, noiseName, noiseNamed, noiseTile } from './noise'
+
+const pixels = (noise: { amount: number; grain: number }) => PNG.sync.read(Buffer.from(noiseTile(noise)))
+
+test('a tile is a PNG that others read, grey, as opaque as wanted', () => {
+  const { width, height, data } = pixels({ amount: 40, grain: 1 })
+  expect([width, height]).toEqual([NOISE_TILE, NOISE_TILE])
+  const greys = new Set<number>()
+  for (let at = 0; at < data.length; at += 4) {
+    expect(data[at]).toBe(data[at + 2])
+    expect(data[at + 3]).toBe(102)
+    greys.add(data[at])
+  }
+  expect(greys.size).toBe(16)
+})
+
+test('it goes on into itself: its seam is no rougher than its middle', () => {
+  const { data } = pixels({ amount: 100, grain: 8 })
+  const step = (x: number) => {
+    let sum = 0
+    for (let y = 0; y < NOISE_TILE; y++)
+      sum += Math.abs(data[(y * NOISE_TILE + x) * 4] - data[(y * NOISE_TILE + ((x + 1) % NOISE_TILE)) * 4])
+    return sum / NOISE_TILE
+  }
+  const inside = Math.max(...Array.from({ length: NOISE_TILE - 1 }, (_, x) => step(x)))
+  expect(step(NOISE_TILE - 1)).toBeLessThanOrEqual(inside)
+})
+
+test('its name says what it is', () => {
+  expect(noiseNamed(noiseName({ amount: 12.5, grain: 2 }))).toEqual({ amount: 12.5, grain: 2 })
+  expect(noiseNamed('picture')).toBeUndefined()
+})

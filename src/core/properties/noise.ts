@@ -1,0 +1,104 @@
+/**
+ * Grain as a picture, made here: what `feTurbulence` draws differs from program to program, these pixels do not. A tile that goes on
+ * into itself, grey in sixteen steps, as opaque as wanted.
+ */
+import { dataUrl } from '../blobs/blobs'
+import { crc32 } from '../blobs/crc'
+
+/** A tile's side, px. */
+export const NOISE_TILE = 128
+const LEVELS = 16
+
+/** `amount`: how opaque, percent; `grain`: px. */
+export type Noise = { amount: number; grain: number }
+
+/** What a tile goes by among pictures: no id of theirs has a space. */
+export const noiseName = ({ amount, grain }: Noise) => `noise ${amount} ${grain}`
+
+export function noiseNamed(name: string): Noise | undefined {
+  const [, amount, grain] = /^noise (\S+) (\S+)$/.exec(name) ?? []
+  return amount === undefined ? undefined : { amount: Number(amount), grain: Number(grain) }
+}
+
+/** 0 to 1 for a point of a lattice, the same for the same point (a 32-bit mix). */
+function chance(x: number, y: number): number {
+  let mixed = Math.imul(x + 0x7f4a, 0x9e3779b1) ^ Math.imul(y + 0x3c6e, 0x85ebca6b)
+  mixed = Math.imul(mixed ^ (mixed >>> 15), 0x2c1b3c6d)
+  mixed = Math.imul(mixed ^ (mixed >>> 12), 0x297a2d39)
+  return ((mixed ^ (mixed >>> 15)) >>> 0) / 2 ** 32
+}
+
+/** Value noise: chance at the points of a lattice as wide as a grain, smooth between them. */
+function valueAt(x: number, y: number, count: number): number {
+  const step = NOISE_TILE / count
+  const [u, v] = [x / step, y / step]
+  const [left, top] = [Math.floor(u), Math.floor(v)]
+  const smooth = (t: number) => t * t * (3 - 2 * t)
+  const [across, down] = [smooth(u - left), smooth(v - top)]
+  const at = (dx: number, dy: number) => chance((left + dx) % count, (top + dy) % count)
+  const upper = at(0, 0) * (1 - across) + at(1, 0) * across
+  const lower = at(0, 1) * (1 - across) + at(1, 1) * across
+  return upper * (1 - down) + lower * down
+}
+
+const big = (value: number) => [value >>> 24, (value >>> 16) & 255, (value >>> 8) & 255, value & 255]
+
+function chunk(type: string, data: readonly number[]): number[] {
+  const body = [...[...type].map((char) => char.charCodeAt(0)), ...data]
+  return [...big(data.length), ...body, ...big(crc32(Uint8Array.from(body)))]
+}
+
+/** Bytes as zlib has them, stored as they are (RFC 1950, RFC 1951 §3.2.4). */
+function stored(bytes: readonly number[]): number[] {
+  let [a, b] = [1, 0]
+  for (const byte of bytes) {
+    a = (a + byte) % 65521
+    b = (b + a) % 65521
+  }
+  const { length } = bytes
+  const sizes = [length & 255, length >> 8, ~length & 255, (~length >> 8) & 255]
+  return [0x78, 0x01, 1, ...sizes, ...bytes, ...big(((b << 16) | a) >>> 0)]
+}
+
+/** PNG (ISO 15948), four bits a pixel. */
+export function noiseTile({ amount, grain }: Noise): Uint8Array {
+  const count = Math.max(1, Math.min(NOISE_TILE, Math.round(NOISE_TILE / Math.max(1, grain))))
+  const rows: number[] = []
+  for (let y = 0; y < NOISE_TILE; y++) {
+    rows.push(0)
+    for (let x = 0; x < NOISE_TILE; x += 2) {
+      const level = (dx: number) => Math.min(LEVELS - 1, Math.floor(valueAt(x + dx, y, count) * LEVELS))
+      rows.push((level(0) << 4) | level(1))
+    }
+  }
+  const greys = Array.from({ length: LEVELS }, (_, i) => Math.round((i * 255) / (LEVELS - 1)))
+  const alpha = Math.round((amount / 100) * 255)
+  return Uint8Array.from([
+    ...[0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a],
+    ...chunk('IHDR', [...big(NOISE_TILE), ...big(NOISE_TILE), 4, 3, 0, 0, 0]),
+    ...chunk(
+      'PLTE',
+      greys.flatMap((grey) => [grey, grey, grey]),
+    ),
+    ...chunk(
+      'tRNS',
+      greys.map(() => alpha),
+    ),
+    ...chunk('IDAT', stored(rows)),
+    ...chunk('IEND', []),
+  ])
+}
+
+const known = new Map<string, string>()
+
+/** A tile as an address that holds it. */
+export function noiseUrl(noise: Noise): string {
+  const name = noiseName(noise)
+  let url = known.get(name)
+  if (!url) {
+    url = dataUrl('image/png', noiseTile(noise))
+    if (known.size > 200) known.clear()
+    known.set(name, url)
+  }
+  return url
+}
