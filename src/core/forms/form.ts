@@ -1,5 +1,6 @@
 /** The outlines that a block may have. Each is drawn in a box of 100 × 100 and stretched to the block's. */
 import * as v from 'valibot'
+import { chance } from './chance'
 import {
   type Chain,
   fitted,
@@ -126,14 +127,6 @@ function wave(crests: number, depth: number): Chain {
     })
   }
   return { from: [0, 0], steps, closed: true }
-}
-
-/** 0 to 1, the same for the same numbers (a 32-bit mix). */
-function chance(seed: number, index: number): number {
-  let x = Math.imul(seed + 1, 0x9e3779b1) ^ Math.imul(index + 1, 0x85ebca6b)
-  x = Math.imul(x ^ (x >>> 15), 0x2c1b3c6d)
-  x = Math.imul(x ^ (x >>> 12), 0x297a2d39)
-  return ((x ^ (x >>> 15)) >>> 0) / 2 ** 32
 }
 
 /** A smooth curve through points round the middle (Catmull and Rom 1974). */

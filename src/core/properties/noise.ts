@@ -4,6 +4,7 @@
  */
 import { dataUrl } from '../blobs/blobs'
 import { crc32 } from '../blobs/crc'
+import { chance } from '../forms/chance'
 
 /** A tile's side, px. */
 export const NOISE_TILE = 128
@@ -18,14 +19,6 @@ export const noiseName = ({ amount, grain }: Noise) => `noise ${amount} ${grain}
 export function noiseNamed(name: string): Noise | undefined {
   const [, amount, grain] = /^noise (\S+) (\S+)$/.exec(name) ?? []
   return amount === undefined ? undefined : { amount: Number(amount), grain: Number(grain) }
-}
-
-/** 0 to 1 for a point of a lattice, the same for the same point (a 32-bit mix). */
-function chance(x: number, y: number): number {
-  let mixed = Math.imul(x + 0x7f4a, 0x9e3779b1) ^ Math.imul(y + 0x3c6e, 0x85ebca6b)
-  mixed = Math.imul(mixed ^ (mixed >>> 15), 0x2c1b3c6d)
-  mixed = Math.imul(mixed ^ (mixed >>> 12), 0x297a2d39)
-  return ((mixed ^ (mixed >>> 15)) >>> 0) / 2 ** 32
 }
 
 /** Value noise: chance at the points of a lattice as wide as a grain, smooth between them. */
