@@ -98,3 +98,23 @@ test('a shape is found by its name, placed, given another form, a paint and a li
   expect((await path.getAttribute('d'))!.match(/L/g)).toHaveLength(17)
   expect(await path.evaluate((element) => getComputedStyle(element).strokeWidth)).toBe('3px')
 })
+
+test('placeholders are drawn for what is selected, each another, in its shape', async ({ desk }) => {
+  const pictures = desk.locator('[data-sheet="desktop"] img')
+  await pictures.nth(1).click()
+  await pictures.nth(2).click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  await desk.getByRole('button', { name: 'Draw a picture' }).click()
+  await desk.getByRole('option', { name: 'landscapes' }).click()
+  await expect(desk.getByText('Landscapes 2').first()).toBeVisible()
+  await saved(desk)
+  const { assets } = await stored(desk)
+  const drawn = assets.filter(({ name }) => name.startsWith('Landscapes')) as unknown as Record<
+    string,
+    number
+  >[]
+  expect(drawn).toHaveLength(2)
+  expect(drawn[0].hash).not.toBe(drawn[1].hash)
+  const box = (await pictures.nth(1).boundingBox())!
+  for (const { width, height } of drawn) expect(width / height).toBeCloseTo(box.width / box.height, 1)
+})

@@ -20,6 +20,7 @@ export function fetchAhead(): () => void {
       tokensDialog(),
       writing(),
       pictureCleaner(),
+      import('../shelf/draw-picture'),
       import('../../core/handoff/svg/page'),
       import('../../core/document/save'),
     ]

@@ -1,16 +1,19 @@
 /** The project's pictures: found by name, with where each is used; placed by a press or a drag; unused ones taken away. */
 import { X } from 'lucide-react'
-import { useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { pictureUses } from '../../core/document/picture-uses'
 import type { Asset } from '../../core/document/schema'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { PictureButton } from '../parts/file-button'
 import { FindField } from '../parts/find-field'
+import { Popover } from '../parts/popover'
 import { pictureUrl } from '../session/pictures'
 import { followPlacing } from './place-gesture'
 import { draftOfPicture, placePicture } from './place-item'
 import { readPicture } from './read-picture'
+
+const DrawPicture = lazy(() => import('./draw-picture').then((part) => ({ default: part.DrawPicture })))
 
 /** `84 KB`, `1.2 MB` */
 const sizeWords = (bytes: number) =>
@@ -53,6 +56,13 @@ export function PictureTray() {
         <PictureButton label="Picture files" multiple take={take}>
           Add pictures
         </PictureButton>
+        <Popover label="Draw a picture" className="line-button" width={420} button="Draw a picture">
+          {(close) => (
+            <Suspense>
+              <DrawPicture close={close} />
+            </Suspense>
+          )}
+        </Popover>
         {assets.length > 0 && <FindField label="Find a picture" value={sought} onChange={setSought} />}
         {unused.length > 0 && (
           <button

@@ -9,7 +9,7 @@ import { placePictures } from './place-item'
 import { readPicture } from './read-picture'
 
 /** Selected blocks that can take pictures, in the order in which they are seen. */
-function selectedTargets(editor: Editor): Node[] {
+export function selectedTargets(editor: Editor): Node[] {
   const chosen = new Set(editor.selection)
   return [...(editor.layout?.visible() ?? [])].flatMap(({ node }) =>
     chosen.has(node.id) && takesPicture(node) ? [node] : [],
