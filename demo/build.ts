@@ -7,10 +7,14 @@ import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
 import { projectArchive } from '../src/core/document/save'
 import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
+import { applyAll } from '../src/core/edits/apply'
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
 import { starterTokens, starterViews } from '../src/core/shelf/starter'
+import { pairsOn } from '../src/core/tokens/pairs'
+import { newThemeEdits, turnedColors } from '../src/core/tokens/themes'
 import { plainText } from '../src/core/words/words'
+import { layoutPage } from '../src/server/pictures'
 import { answers, ask, bring, join, season, steps, workshopsHero } from './pages'
 import { PICTURES } from './pictures'
 
@@ -165,6 +169,15 @@ const pages: { name: string; path: string; description: string; sections: Draft[
   },
 ]
 
+/** A dark theme: every colour turned, then what words stand on moved until all that read well by day reads well by night. */
+async function nightFall(doc: Document) {
+  const pairs = []
+  for (const { id } of doc.pagesInOrder())
+    for (const { width } of doc.views) pairs.push(...pairsOn(await layoutPage(doc, id, width)))
+  const ids = { id: 'dark', first: 'light' }
+  applyAll(doc, newThemeEdits(doc, ids, { name: 'Dark', scheme: 'dark' }, turnedColors(doc, pairs)))
+}
+
 const pageKeys = generateNKeysBetween(null, null, pages.length)
 const project: ProjectFile = {
   format: FORMAT,
@@ -189,5 +202,6 @@ const project: ProjectFile = {
 }
 
 const checked = Document.fromFile(checkProject(JSON.parse(JSON.stringify(project))))
+await nightFall(checked)
 writeFileSync(new URL('hollow-oak.lattice', import.meta.url), projectArchive(checked, blobs))
 console.log(`demo/hollow-oak.lattice: ${pages.length} pages, ${count} blocks, ${assets.length} pictures`)

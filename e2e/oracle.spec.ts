@@ -7,7 +7,7 @@ import { SiteViewer } from '../src/cli/browser'
 import { CASES } from '../src/cli/conformance/cases'
 import { compareDocument } from '../src/cli/conformance/compare'
 import { shelfProject } from '../src/cli/conformance/shelf-project'
-import { DEMO_FILE } from '../src/cli/serve'
+import { DEMO_FILE, OTHER_DEMO_FILE } from '../src/cli/serve'
 import { blockAt } from '../src/core/arrange/hit'
 import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
@@ -32,13 +32,15 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => viewer.close())
 
-test('the demo, every page, at every hundredth px from 320 to 1920', async () => {
-  const file = openProject(await readFile(DEMO_FILE)).document.toFile()
-  for (const index of file.pages.keys()) {
-    const result = await compareDocument(viewer, file, widths, index)
-    expect(result.boxes).toBeGreaterThan(300)
-    expect(result.boxesOff).toEqual([])
-    expect(result.linesOff).toEqual([])
+test('both demos, every page, at every hundredth px from 320 to 1920', async () => {
+  for (const path of [DEMO_FILE, OTHER_DEMO_FILE]) {
+    const file = openProject(await readFile(path)).document.toFile()
+    for (const index of file.pages.keys()) {
+      const result = await compareDocument(viewer, file, widths, index)
+      expect(result.boxes).toBeGreaterThan(300)
+      expect(result.boxesOff).toEqual([])
+      expect(result.linesOff).toEqual([])
+    }
   }
 })
 

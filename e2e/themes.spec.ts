@@ -27,6 +27,11 @@ test('dark from light: both on the board side by side, and what is handed off lo
 }) => {
   test.slow()
   await desk.getByRole('button', { name: 'Tokens of the project' }).click()
+  // As a project is that has none yet.
+  for (const name of ['Dark', 'Light'])
+    await dialog(desk)
+      .getByRole('button', { name: `Take away ${name}` })
+      .click()
   await dialog(desk).getByRole('button', { name: 'New theme' }).click()
   await desk.getByRole('button', { name: /Dark from light/ }).click()
   await expect(dialog(desk).locator('[data-theme-column]')).toHaveCount(2)

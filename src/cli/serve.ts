@@ -19,6 +19,8 @@ import { newestSource } from './sources'
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
 export const DEMO_FILE = join(ROOT, 'demo/hollow-oak.lattice')
+/** A second project, of another temper. */
+export const OTHER_DEMO_FILE = join(ROOT, 'demo/undertow.lattice')
 
 /** Builds the web app unless the last build is newer than every source. */
 export async function buildWeb() {
@@ -135,19 +137,24 @@ async function claimFolder(data: string) {
 /** Prints pages with the browser of this machine. */
 const PRINTER = new URL('print-process.ts', import.meta.url)
 
-/** Under this key the demo project is made once in a database, whichever of its servers is first. */
-const DEMO_KEY = 'demo-project'
+/** Under these keys the demo projects are made once in a database, whichever of its servers is first; the last is shown first. */
+const DEMOS = [
+  ['other-demo-project', OTHER_DEMO_FILE],
+  ['demo-project', DEMO_FILE],
+] as const
 
-/** The demo project goes in once; what the user makes of it, deleting it included, stays. */
+/** The demo projects go in once; what the user makes of them, deleting them included, stays. */
 async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data: string | undefined) {
   const mark = data && join(data, 'demo-loaded')
   if (mark && existsSync(mark)) return
-  const { document, blobs } = openProject(await readFile(DEMO_FILE))
-  await projects.blobs.add(
-    blobs,
-    new Map([...document.assets.values()].map(({ hash, type }) => [hash, type])),
-  )
-  await projects.create(document.toFile(), DEMO_KEY)
+  for (const [key, file] of DEMOS) {
+    const { document, blobs } = openProject(await readFile(file))
+    await projects.blobs.add(
+      blobs,
+      new Map([...document.assets.values()].map(({ hash, type }) => [hash, type])),
+    )
+    await projects.create(document.toFile(), key)
+  }
   if (mark) await writeFile(mark, `${new Date().toISOString()}\n`)
 }
 

@@ -7,7 +7,7 @@ import { fuzz } from '../../core/samples/fuzz'
 import { openType } from '../../server/fonts'
 import { SiteViewer } from '../browser'
 import { numberOption, Refusal, readArgs } from '../refusal'
-import { DEMO_FILE } from '../serve'
+import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
 import { compareDocument } from './compare'
 import { hostile } from './hostile'
 import { DEFAULT_WIDTHS, runConformance } from './run'
@@ -71,11 +71,12 @@ export async function conformance(args: string[]): Promise<number> {
 
 /** Everything that ships with the app: a name, the project, the page's place in it. */
 export async function shippedSites(): Promise<[string, ProjectFile, number][]> {
-  const demo = openProject(await readFile(DEMO_FILE)).document.toFile()
-  return [
-    ...demo.pages.map((page, i): [string, ProjectFile, number] => [`demo, ${page.name}`, demo, i]),
-    ['shelf', shelfProject(), 0],
-  ]
+  const sites: [string, ProjectFile, number][] = []
+  for (const path of [DEMO_FILE, OTHER_DEMO_FILE]) {
+    const demo = openProject(await readFile(path)).document.toFile()
+    demo.pages.forEach((page, i) => void sites.push([`${demo.name}, ${page.name}`, demo, i]))
+  }
+  return [...sites, ['shelf', shelfProject(), 0]]
 }
 
 /** What ships with the app, the demo and every shelf item, at every eighth px from 320 to 1920. */

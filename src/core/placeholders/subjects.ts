@@ -43,7 +43,7 @@ const DRAWN: Record<Subject, (d: Drawing) => void> = {
     const [, light, middle, dark, accent] = d.palette
     const r = Math.min(w, h) * d.between(0.3, 0.38)
     const [x, y] = [w * d.between(0.42, 0.58), h * d.between(0.46, 0.54)]
-    d.ellipse(x + r * 0.06, y + r * 0.1, r * 1.12, r * 1.12, dark, ' opacity="0.15"')
+    d.ellipse(x + r * 0.06, y + r * 0.1, r * 1.12, r * 1.12, dark, ' fill-opacity="0.15"')
     d.ellipse(x, y, r * 1.1, r * 1.1, '#fffaf0')
     d.ellipse(x, y, r * 0.86, r * 0.86, light)
     for (let i = 0; i < 9; i++) {
@@ -82,7 +82,7 @@ const DRAWN: Record<Subject, (d: Drawing) => void> = {
       `M${n(lx - w * 0.05)} ${n(h * 0.34)}L${n(lx - w * 0.03)} ${n(h * 0.2)}H${n(lx + w * 0.03)}L${n(lx + w * 0.05)} ${n(h * 0.34)}Z`,
       dark,
     )
-    d.ellipse(w * 0.5, floor + h * 0.14, w * 0.36, h * 0.05, middle, ' opacity="0.5"')
+    d.ellipse(w * 0.5, floor + h * 0.14, w * 0.36, h * 0.05, middle, ' fill-opacity="0.5"')
   },
   plants(d) {
     const { width: w, height: h } = d
@@ -126,7 +126,7 @@ const DRAWN: Record<Subject, (d: Drawing) => void> = {
         const x = (w * (k + 1)) / steps
         data += `Q${n(x - w / steps / 2)} ${n(base - d.between(-0.04, 0.16) * h)} ${n(x)} ${n(base + d.between(-0.04, 0.04) * h)}`
       }
-      d.path(`${data}V${n(h)}Z`, tone, i === 2 ? ' opacity="0.75"' : '')
+      d.path(`${data}V${n(h)}Z`, tone, i === 2 ? ' fill-opacity="0.75"' : '')
     })
     for (let i = 0; i < 5; i++) {
       const [x, y, s] = [w * d.next(), h * d.between(0.74, 0.9), h * d.between(0.05, 0.1)]

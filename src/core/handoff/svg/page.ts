@@ -60,6 +60,8 @@ class PageWriter {
     const { svg } = this
     const { filters, cut: to } = box.resolved
     const shape = this.outline(box)
+    // What is cut off the page is not seen, and some writers of pictures fail on a mask without a pixel.
+    if (to && this.isOff(shape)) return
     // One in another: put onto what is below, turned, cut, filtered (Filter Effects 1 §2: filters first, then masks, then opacity).
     const groups = [
       `${this.cut(cut)}${blendOf(box)}`,
@@ -124,11 +126,12 @@ class PageWriter {
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
     if (box.node.kind === 'shape') return this.shape(box)
     const inWords = resolved.fillsIn === 'words' && shownItems(resolved.fills).length > 0
+    if (inWords && this.isOff(outer)) return
     if (inWords)
       svg.draw(
         `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
       )
-    drawFills(svg, this, outer, inner, resolved.fills)
+    if (!this.isOff(outer)) drawFills(svg, this, outer, inner, resolved.fills)
     if (inWords) svg.draw('</g>')
     const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
     drawBorder(
@@ -144,12 +147,18 @@ class PageWriter {
     else if (box.typeset && !inWords) this.words(box)
   }
 
+  private isOff({ left, top, right, bottom }: Shape): boolean {
+    const { width, height } = this.size
+    return left >= width || top >= height || right <= 0 || bottom <= 0
+  }
+
   private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
     const side = { width, style, color: color ?? box.resolved.color ?? '#000000' }
     drawBorder(this.svg, spread(this.outline(box), offset + width), [side, side, side, side])
   }
 
   private picture(box: LayoutBox, outer: Shape) {
+    if (this.isOff(outer)) return
     const { svg, doc, blobs } = this
     const edges = [box.borT + box.padT, box.borR + box.padR, box.borB + box.padB, box.borL + box.padL]
     const { asset, alt } = box.resolved
