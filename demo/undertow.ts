@@ -6,7 +6,7 @@ import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
 import { projectArchive } from '../src/core/document/save'
 import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
-import { withValueAt } from '../src/core/document/token-variants'
+import { withFluid, withValueAt } from '../src/core/document/token-variants'
 import { colorValue, dimensionValue, type Typography, typographyValue } from '../src/core/document/tokens'
 import { placeholder } from '../src/core/placeholders/subjects'
 import { allBorders, allCorners, type Fill, type Items, oneFill } from '../src/core/properties/items'
@@ -49,9 +49,16 @@ const style = (
   lineHeight,
   letterSpacing,
 })
-/** A style that is another on the phone, once for all that has it. */
+/** A style that is another on the phone, and goes evenly between. */
 const onPhone = (wide: Typography, narrow: Partial<Typography>) =>
-  withValueAt({ $value: typographyValue(wide) }, { view: 'mobile' }, typographyValue({ ...wide, ...narrow }))
+  withFluid(
+    withValueAt(
+      { $value: typographyValue(wide) },
+      { view: 'mobile' },
+      typographyValue({ ...wide, ...narrow }),
+    ),
+    true,
+  )
 /** A colour by night, and by day. */
 const both = (night: string, day: string) =>
   withValueAt({ $value: colorValue(night) }, { theme: 'day' }, colorValue(day))
@@ -75,7 +82,7 @@ const tokens = {
   },
   type: {
     $type: 'typography',
-    giant: onPhone(style(DISPLAY, 164, 900, 1, -4), { fontSize: 46, letterSpacing: -1 }),
+    giant: onPhone(style(DISPLAY, 164, 900, 1, -4), { fontSize: 38, letterSpacing: -1 }),
     heading: onPhone(style(DISPLAY, 48, 700, 1.125, -1), { fontSize: 30, letterSpacing: -0.5 }),
     title: { $value: typographyValue(style(DISPLAY, 18, 600, 1.5)) },
     lead: onPhone(style(TEXT, 22, 400, 1.5), { fontSize: 18 }),

@@ -38,9 +38,6 @@ async function tour(page: Page, address: string) {
   await ledgerRow(page, 'Hero').press('ArrowRight')
   await ledgerRow(page, 'Hero words').click()
   await shot('board')
-  await page.getByRole('button', { name: 'Dark' }).click()
-  await shot('board-dark')
-  await page.getByRole('button', { name: 'Light' }).click()
   await page.getByRole('button', { name: 'Tokens of the project' }).click()
   await page.locator('[data-token]').first().waitFor()
   await shot('tokens')
@@ -290,6 +287,27 @@ async function writing(browser: Browser, address: string) {
   await page.screenshot({ path: join(OUT, 'writing.png') })
 }
 
+/** The other demo in the dark, a picture cut out over its giant type. */
+async function atNight(browser: Browser, address: string) {
+  const page = await browser.newPage({ viewport: VIEWPORT, colorScheme: 'dark' })
+  await knowing(page)
+  await page.goto(address)
+  await page.getByRole('link', { name: 'Open Undertow Night Market' }).click()
+  await page.locator('[data-sheet] [data-node]').first().waitFor()
+  await page.locator('[data-board][data-looked=true]').waitFor()
+  await ledgerRow(page, 'Hero').click()
+  await ledgerRow(page, 'Hero').press('ArrowRight')
+  await ledgerRow(page, 'Stage').press('ArrowRight')
+  await ledgerRow(page, 'Cut-out').click()
+  await page
+    .locator('aside[aria-label=Spec]')
+    .getByRole('button', { name: /^Cut to/ })
+    .scrollIntoViewIfNeeded()
+  await page.waitForLoadState('networkidle')
+  await page.screenshot({ path: join(OUT, 'board-dark.png') })
+  await page.close()
+}
+
 export async function screenshots(args: string[]): Promise<number> {
   readArgs(args, {})
   await buildWeb()
@@ -308,6 +326,7 @@ export async function screenshots(args: string[]): Promise<number> {
     await settingAside(browser, running.address)
     await onTemplate(browser, running.address)
     await writing(browser, running.address)
+    await atNight(browser, running.address)
   } finally {
     await browser.close()
     await running.stop()

@@ -8,7 +8,12 @@ export const EXTENSION = 'just-lattice'
 
 type Token = Record<string, unknown>
 /** By id of a view, or of a theme, as of `$value`. */
-export type Variants = { views?: Record<string, unknown>; themes?: Record<string, unknown> }
+export type Variants = {
+  views?: Record<string, unknown>
+  themes?: Record<string, unknown>
+  /** Of a type style: its size and letter spacing go evenly from what they are at one view's width to what they are at the next. */
+  fluid?: true
+}
 export type Where = { view: string } | { theme: string }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
@@ -31,6 +36,13 @@ export function valueAt(token: Token, where: Where): unknown {
   return own(variantsOf(token)[list], id)
 }
 
+export const isFluid = (token: Token): boolean => variantsOf(token).fluid === true
+
+export function withFluid(token: Token, on: boolean): Token {
+  const { fluid: _, ...rest } = variantsOf(token)
+  return withVariants(token, on ? { ...rest, fluid: true } : rest)
+}
+
 /** @param value null: as it is elsewhere */
 export function withValueAt(token: Token, where: Where, value: unknown): Token {
   const [list, id] = listOf(where)
@@ -40,6 +52,10 @@ export function withValueAt(token: Token, where: Where, value: unknown): Token {
   const next: Variants = { ...variants, [list]: values }
   for (const key of ['views', 'themes'] as const)
     if (Object.keys(next[key] ?? {}).length === 0) delete next[key]
+  return withVariants(token, next)
+}
+
+function withVariants(token: Token, next: Variants): Token {
   const { $extensions, ...rest } = token
   const extensions: Record<string, unknown> = { ...(isObject($extensions) ? $extensions : {}) }
   if (Object.keys(next).length > 0) extensions[EXTENSION] = next

@@ -2,7 +2,7 @@
  * Design tokens in the W3C Design Tokens format: groups nest, a token has `$value`, `$type` is inherited from the
  * group, `{group.name}` refers to another token.
  */
-import { chosenValue, placesIn, type Where } from './token-variants'
+import { chosenValue, isFluid, placesIn, type Where } from './token-variants'
 
 export type TokenTree = Record<string, unknown>
 
@@ -29,6 +29,8 @@ export class TokenError extends Error {
 export const MAX_TOKEN_DEPTH = 20
 const MAX_TOKEN_WAY = 50
 const MAX_TOKENS = 5000
+/** Tables that are kept for widths, views and themes. */
+const MOST_KEPT = 64
 /** Most views and themes that tokens name. */
 const MAX_PLACES = 32
 
@@ -88,23 +90,40 @@ export class Tokens {
   private readonly elsewhere = new Map<string, Tokens>()
   /** Whether any is something else in a view or a theme: mostly none is. */
   readonly varies: boolean
+  /** Type styles that grow with the window, by name. */
+  readonly fluid: readonly string[]
 
   /** @param views whose values hold, widest first */
   constructor(
     readonly tree: TokenTree,
-    views: readonly string[] = [],
-    theme?: string,
+    private readonly views: readonly string[] = [],
+    private readonly theme?: string,
   ) {
     const isBase = views.length === 0 && theme === undefined
+    const fluid: string[] = []
     let varies = false
     eachToken(tree, (name, token, type) => {
       if (isBase && placesIn(token).length > 0) varies = true
+      if (type === 'typography' && isFluid(token)) fluid.push(name)
       this.raw.set(name, {
         token: isBase ? token : { ...token, $value: chosenValue(token, views, theme) },
         type,
       })
     })
     this.varies = varies
+    this.fluid = fluid
+  }
+
+  /** With some type styles being something else. @param key says what, among those made of these tokens */
+  withStyles(key: string, styles: () => Iterable<[name: string, style: Typography]>): Tokens {
+    let found = this.elsewhere.get(key)
+    if (!found) {
+      found = new Tokens(this.tree, this.views, this.theme)
+      for (const [name, value] of styles()) found.resolved.set(name, { type: 'typography', value })
+      if (this.elsewhere.size >= MOST_KEPT) this.elsewhere.clear()
+      this.elsewhere.set(key, found)
+    }
+    return found
   }
 
   /** @param views those of a cascade, widest first */

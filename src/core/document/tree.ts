@@ -1,10 +1,12 @@
 /** What can be asked of a project's tree, in the document as it is or in a next version of it. */
+
 import type { Kind } from '../properties/kinds'
 import { byOrder } from '../properties/order-keys'
 import type { Props } from '../properties/table'
+import { FLUID, type FluidPart, type Knots, knotsOf, valueAtWidth } from './fluid'
 import type { About, Asset, NodeTree, PageFile, ProjectFile, Theme, View } from './schema'
 import { FORMAT, VERSION } from './schema'
-import type { Tokens, TokenTree } from './tokens'
+import type { Tokens, TokenTree, Typography } from './tokens'
 
 export type Node = {
   readonly id: string
@@ -122,14 +124,27 @@ export abstract class Tree {
     return this.views.slice(0, at + 1)
   }
 
-  /** The tokens as they are in a view, and in a theme; left out: the first. */
-  tokensAt(view: string, theme?: string): Tokens {
+  /** The tokens as they are in a view, and in a theme, left out: the first; at a window width, px, left out: the view's own. */
+  tokensAt(view: string, theme?: string, width?: number): Tokens {
     const { tokenTable } = this
-    if (!tokenTable.varies) return tokenTable
-    return tokenTable.at(
-      this.cascade(view).map(({ id }) => id),
-      theme,
-    )
+    const there = tokenTable.varies
+      ? tokenTable.at(
+          this.cascade(view).map(({ id }) => id),
+          theme,
+        )
+      : tokenTable
+    if (width === undefined || there.fluid.length === 0) return there
+    const sized = (name: string): [string, Typography] => {
+      const style = { ...(there.lookup(name)!.value as Typography) }
+      for (const part of FLUID) style[part] = valueAtWidth(this.knots(name, part), width)
+      return [name, style]
+    }
+    return there.withStyles(`at ${width}`, () => there.fluid.filter((name) => there.lookup(name)).map(sized))
+  }
+
+  /** What a style that grows with the window is at each view's width. */
+  knots(name: string, part: FluidPart): Knots {
+    return knotsOf(this.views, part, (view) => this.tokensAt(view).lookup(name)!.value as Typography)
   }
 
   /** The view that applies at a window width, as max-width media queries choose it. */

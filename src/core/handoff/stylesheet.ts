@@ -1,5 +1,6 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
 import type { Document, Node, Page } from '../document/document'
+import { fluidText } from '../document/fluid'
 import { cascaded, resolve } from '../document/resolve'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
@@ -235,6 +236,18 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
   ['--baseline', unit(lattice.baseline)],
 ]
 
+/** What of type styles grows with the window: by custom property. */
+function fluidProperties(doc: Document): Map<string, string> {
+  const { tokenTable } = doc
+  const texts = new Map<string, string>()
+  for (const name of tokenTable.fluid.filter((each) => tokenTable.lookup(each))) {
+    texts.set(`${customProperty(name)}-size`, fluidText(doc.knots(name, 'fontSize')))
+    const spacing = fluidText(doc.knots(name, 'letterSpacing'))
+    texts.set(`${customProperty(name)}-spacing`, spacing === '0px' ? 'normal' : spacing)
+  }
+  return texts
+}
+
 /** The custom properties of tokens, each as `name: value`. */
 export function tokenProperties(tokens: Tokens): string[] {
   const lines: string[] = []
@@ -261,7 +274,11 @@ export function tokenProperties(tokens: Tokens): string[] {
 }
 
 function rootRule(doc: Document): string {
-  const lines = tokenProperties(doc.tokenTable)
+  const fluid = fluidProperties(doc)
+  const lines = tokenProperties(doc.tokenTable).map((line) => {
+    const property = line.slice(0, line.indexOf(':'))
+    return fluid.has(property) ? `${property}: ${fluid.get(property)}` : line
+  })
   for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
@@ -392,9 +409,12 @@ function themeRules({ tokenTable, themes }: Document): string[] {
 }
 
 function mediaText(doc: Document, wider: View, view: View, rules: readonly Rule[]): string {
+  const fluid = fluidProperties(doc)
   const root: Declarations = new Map([
     ...viewProperties(view),
-    ...changedTokens(doc.tokensAt(wider.id), doc.tokensAt(view.id)),
+    ...changedTokens(doc.tokensAt(wider.id), doc.tokensAt(view.id)).filter(
+      ([property]) => !fluid.has(property),
+    ),
   ])
   const changed = rules.flatMap(({ className, changes }) => {
     const change = changes.get(view.id)

@@ -51,7 +51,7 @@ export class PageLayout {
     /** Whose colours it has; left out: the first. */
     readonly theme?: string,
   ) {
-    this.tokens = doc.tokensAt(viewId, theme)
+    this.tokens = doc.tokensAt(viewId, theme, width)
     this.instances = new Instances(doc, page)
     this.carrying = new Carrying(doc, this.instances)
     this.boxes = new BoxTable(this.instances)
@@ -72,7 +72,7 @@ export class PageLayout {
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
     const { doc } = this
-    const tokens = doc.tokensAt(this.viewId, this.theme)
+    const tokens = doc.tokensAt(this.viewId, this.theme, width)
     const restyle =
       this.views !== doc.views || this.tokens !== tokens || this.fontVersion !== this.fontsVersion()
     const changed = this.instances.update()

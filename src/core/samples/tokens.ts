@@ -1,7 +1,7 @@
 /** Random tokens with values of their own in some views, and blocks that refer to them. */
 import fc from 'fast-check'
 import type { NodeTree } from '../document/schema'
-import { withValueAt } from '../document/token-variants'
+import { withFluid, withValueAt } from '../document/token-variants'
 import { colorValue, dimensionValue, type TokenTree, typographyValue } from '../document/tokens'
 import { isText } from '../properties/kinds'
 import type { Props } from '../properties/table'
@@ -45,7 +45,8 @@ export function randomTokens(views: readonly string[]): fc.Arbitrary<TokenTree> 
     )
     .map(([spaces, styles]) => ({
       space: Object.fromEntries(spaces.map((token, i) => [`s${i}`, token])),
-      type: Object.fromEntries(styles.map((token, i) => [`t${i}`, token])),
+      // The first grows with the window.
+      type: Object.fromEntries(styles.map((token, i) => [`t${i}`, withFluid(token, i === 0)])),
       color: { ink: { $type: 'color', $value: colorValue('#2b3a33') } },
     }))
 }

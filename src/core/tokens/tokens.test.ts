@@ -4,7 +4,7 @@ import { contrastOf } from '../color/contrast'
 import type { Document } from '../document/document'
 import { resolve } from '../document/resolve'
 import type { NodeTree } from '../document/schema'
-import { placesIn, withValueAt } from '../document/token-variants'
+import { placesIn, withFluid, withValueAt } from '../document/token-variants'
 import { colorValue, dimensionValue } from '../document/tokens'
 import { applyAll } from '../edits/apply'
 import { buildSite } from '../handoff/site'
@@ -217,6 +217,43 @@ describe('values of a view alone', () => {
     expect(withValueAt(withValueAt({ $value: 1 }, { theme: 'x' }, 2), { theme: 'x' }, null)).toEqual({
       $value: 1,
     })
+  })
+})
+
+describe('type that grows with the window', () => {
+  const fluid = () => {
+    const made = page()
+    const { doc, run } = made
+    const token = storedToken(doc.tokens, 'type.heading')!
+    const narrow = { ...(token.$value as object), fontSize: dimensionValue(30) }
+    run([
+      {
+        op: 'token',
+        name: 'type.heading',
+        token: withFluid(withValueAt(token, { view: 'mobile' }, narrow), true),
+      },
+    ])
+    return made
+  }
+  const sizeAt = (doc: Document, width: number) =>
+    new PageLayout(doc, doc.pagesInOrder()[0].id, doc.viewAt(width).id, width, paragraphs).boxes.get('t')!
+      .resolved.fontSize
+
+  test('is what is said at each view’s width, goes evenly between, and stays beyond', () => {
+    const { doc } = fluid()
+    expect([1440, 390, 2000, 320].map((width) => sizeAt(doc, width))).toEqual([40, 30, 40, 30])
+    expect(sizeAt(doc, (1440 + 390) / 2)).toBeCloseTo(35, 6)
+    // A view's own breakpoint is no step.
+    const { breakpoint } = doc.view('mobile')
+    expect(Math.abs(sizeAt(doc, breakpoint!) - sizeAt(doc, breakpoint! + 1))).toBeLessThan(0.02)
+  })
+
+  test('is handed off as one expression, which no view sets again', () => {
+    const css = buildSite(fluid().doc, new Map()).text.get('styles.css')!
+    expect(css.match(/--type-heading-size/g)!.length).toBe(
+      1 + css.match(/var\(--type-heading-size\)/g)!.length,
+    )
+    expect(css).toContain('--type-heading-size: calc(30px + 0.00952381 * clamp(0px, 100cqw - 390px, 1050px))')
   })
 })
 

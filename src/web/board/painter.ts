@@ -94,7 +94,7 @@ export class SheetPainter {
 
   /** @param top @param bottom px on the sheet: sections wholly outside are not drawn @param theme whose colours it has */
   update(layout: PageLayout, top: number, bottom: number, theme?: string) {
-    const tokens = this.doc.tokensAt(layout.viewId, theme)
+    const tokens = this.doc.tokensAt(layout.viewId, theme, layout.used.width)
     if (this.tokens !== tokens) {
       this.tokens = tokens
       this.page.style.cssText = tokenProperties(tokens).join(';')

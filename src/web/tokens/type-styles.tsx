@@ -1,5 +1,7 @@
 /** Type styles: each in itself, its values changed where they stand. */
+import { isFluid, withFluid } from '../../core/document/token-variants'
 import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
+import { storedToken } from '../../core/tokens/instead'
 import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
 import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
@@ -43,6 +45,7 @@ export function TypeStyles({ uses }: { uses: Uses }) {
               now={of(name)}
               set={(part) => set(name, { ...of(name), ...part })}
             />
+            {doc.views.length > 1 && <FluidButton name={name} />}
             <PutBack name={name} where={where} />
           </>
         )}
@@ -80,6 +83,35 @@ function PairingLine() {
         }
       />
     </div>
+  )
+}
+
+/** Whether its size goes evenly from view to view, or in steps. */
+function FluidButton({ name }: { name: string }) {
+  const editor = useEditor()
+  const token = storedToken(editor.doc.tokens, name)!
+  const on = isFluid(token)
+  const short = shortName(name)
+  return (
+    <button
+      type="button"
+      className={`chip ${on ? 'bg-secondary text-secondary-content' : 'soft'}`}
+      aria-pressed={on}
+      aria-label={`${short} is fluid`}
+      title={
+        on
+          ? 'Its size goes evenly from one view to the next: press for steps'
+          : 'Its size changes at each view: press to let it go evenly with the window'
+      }
+      onClick={() =>
+        editor.commit(
+          [{ op: 'token', name, token: withFluid(token, !on) }],
+          on ? `${short} in steps` : `${short} fluid`,
+        )
+      }
+    >
+      fluid
+    </button>
   )
 }
 
