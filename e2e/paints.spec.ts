@@ -118,3 +118,50 @@ test('placeholders are drawn for what is selected, each another, in its shape', 
   const box = (await pictures.nth(1).boundingBox())!
   for (const { width, height } of drawn) expect(width / height).toBeCloseTo(box.width / box.height, 1)
 })
+
+test('filler: several texts at once, each other words, in a chosen field', async ({ desk }) => {
+  await desk.locator('[data-sheet="desktop"] [data-node]', { hasText: 'Lantern Ridge corn' }).last().click()
+  await desk
+    .locator('[data-sheet="desktop"] [data-node]', { hasText: 'Tall Meadow bean' })
+    .last()
+    .click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: 'Filler words' }).click()
+  await desk.getByRole('radio', { name: 'harbour' }).check()
+  await desk.getByRole('button', { name: 'a heading' }).click()
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByText('Lantern Ridge corn')).toHaveCount(0)
+  await saved(desk)
+  const said = JSON.stringify((await stored(desk)).pages[0].sections)
+  expect(said).not.toContain('Tall Meadow bean')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(desk.locator('[data-sheet="desktop"]').getByText('Lantern Ridge corn')).toBeVisible()
+})
+
+test('a logo of three shapes: placed, lifted over one another, made one', async ({ desk }) => {
+  await row(desk, 'Quote').click()
+  for (const name of ['ring', 'triangle', 'ellipse']) {
+    await desk.keyboard.press('/')
+    await desk.keyboard.type(name)
+    await desk.keyboard.press('Enter')
+  }
+  await expect(row(desk, 'Ellipse')).toHaveAttribute('aria-selected', 'true')
+  await row(desk, 'Triangle').click({ modifiers: ['ControlOrMeta'] })
+  await row(desk, 'Ring').click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: 'unite', exact: true }).click()
+  await expect(row(desk, 'Ellipse')).toHaveCount(0)
+  await expect(row(desk, 'Ring')).toHaveAttribute('aria-selected', 'true')
+  await expect(desk.getByRole('button', { name: 'Form: path' })).toBeVisible()
+  await saved(desk)
+  const ring = findNode((await stored(desk)).pages[0].sections, 'Ring')!
+  expect(ring.props.form).toMatchObject({ form: 'path' })
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(row(desk, 'Ellipse')).toBeVisible()
+  // A line has no inside.
+  await row(desk, 'Ellipse').click()
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('line')
+  await desk.keyboard.press('Enter')
+  await row(desk, 'Ellipse').click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: 'subtract', exact: true }).click()
+  await expect(desk.getByRole('alert')).toContainText('A line has no inside')
+})

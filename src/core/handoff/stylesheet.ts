@@ -1,14 +1,12 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
 import type { Document, Node, Page } from '../document/document'
-import { fluidText } from '../document/fluid'
 import { cascaded, resolve } from '../document/resolve'
 import type { View } from '../document/schema'
-import type { Tokens } from '../document/tokens'
 import { Instances } from '../expand/instances'
 import { Carrying } from '../lattice/carrying'
 import { flowOf } from '../layout/style'
 import { areReordered } from '../paint/layers'
-import { num, px, unit } from '../properties/css-text'
+import { px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
@@ -16,11 +14,13 @@ import { declaredOrder, type FontFile, fontFile } from '../text/fonts'
 import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
-import { fontStack, INITIAL } from './css'
+import { INITIAL } from './css'
 import { declarationsOf, type Place, resolvedIn } from './declarations'
-import { cssColor, cssComment, cssString } from './escape'
+import { cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
+import { rulesText } from './rules'
+import { changedInView, rootTokens, themeRules } from './token-rules'
 import { versionsOf } from './versions'
 import { LINK_CLASS, rulesForWords } from './words'
 import { type Addresses, type Writing, writingFor } from './written'
@@ -236,49 +236,8 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
   ['--baseline', unit(lattice.baseline)],
 ]
 
-/** What of type styles grows with the window: by custom property. */
-function fluidProperties(doc: Document): Map<string, string> {
-  const { tokenTable } = doc
-  const texts = new Map<string, string>()
-  for (const name of tokenTable.fluid.filter((each) => tokenTable.lookup(each))) {
-    texts.set(`${customProperty(name)}-size`, fluidText(doc.knots(name, 'fontSize')))
-    const spacing = fluidText(doc.knots(name, 'letterSpacing'))
-    texts.set(`${customProperty(name)}-spacing`, spacing === '0px' ? 'normal' : spacing)
-  }
-  return texts
-}
-
-/** The custom properties of tokens, each as `name: value`. */
-export function tokenProperties(tokens: Tokens): string[] {
-  const lines: string[] = []
-  for (const name of tokens.names()) {
-    const token = tokens.lookup(name)
-    // One that says nothing usable, as an old store may hold, is not handed off.
-    if (!token) continue
-    const property = customProperty(name)
-    if (token.type === 'typography') {
-      const { fontFamily, fontSize, fontWeight, lineHeight, letterSpacing } = token.value
-      lines.push(
-        `${property}-family: ${fontStack(fontFamily)}`,
-        `${property}-size: ${px(fontSize)}`,
-        `${property}-weight: ${num(fontWeight)}`,
-        `${property}-line: ${num(lineHeight)}`,
-        `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
-      )
-    } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
-    else if (token.type === 'fontFamily') lines.push(`${property}: ${cssString(token.value)}`)
-    else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
-    else lines.push(`${property}: ${cssColor(token.value)}`)
-  }
-  return lines
-}
-
 function rootRule(doc: Document): string {
-  const fluid = fluidProperties(doc)
-  const lines = tokenProperties(doc.tokenTable).map((line) => {
-    const property = line.slice(0, line.indexOf(':'))
-    return fluid.has(property) ? `${property}: ${fluid.get(property)}` : line
-  })
+  const lines = rootTokens(doc)
   for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
@@ -349,73 +308,8 @@ cite {
   font-style: inherit;
 }`
 
-/** Rules as text; those that say the same are one. */
-function rulesText(rules: readonly (readonly [selector: string, Declarations])[], indent = ''): string {
-  const selectors = new Map<string, string[]>()
-  for (const [selector, declarations] of rules) {
-    if (declarations.size === 0) continue
-    const body = [...declarations].map(([property, value]) => `${indent}  ${property}: ${value};`).join('\n')
-    const same = selectors.get(body)
-    if (same) same.push(selector)
-    else selectors.set(body, [selector])
-  }
-  return [...selectors]
-    .map(([body, all]) => `${all.map((each) => indent + each).join(',\n')} {\n${body}\n${indent}}`)
-    .join('\n\n')
-}
-
-/** What tokens are that they are not elsewhere: declarations by custom property. */
-function changedTokens(from: Tokens, to: Tokens): [string, string][] {
-  if (from === to) return []
-  const before = new Set(tokenProperties(from))
-  return tokenProperties(to)
-    .filter((line) => !before.has(line))
-    .map((line) => {
-      const colon = line.indexOf(': ')
-      return [line.slice(0, colon), line.slice(colon + 2)]
-    })
-}
-
-/**
- * The themes: each under `data-theme` on the root; those of a scheme by themselves, for visitors who prefer it, where the page does
- * not say one.
- */
-function themeRules({ tokenTable, themes }: Document): string[] {
-  const schemes = themes.flatMap(({ scheme }) => scheme ?? [])
-  const [first, ...others] = themes
-  if (!first) return []
-  // A page without a fill is white with black words in every scheme, as it was drawn.
-  const root: Declarations = new Map([
-    ['background-color', '#ffffff'],
-    ['color', '#000000'],
-  ])
-  if (first.scheme) root.set('color-scheme', [...new Set(schemes)].join(' '))
-  const rules = [rulesText([[':root', root]])]
-  if (first.scheme) rules.push(`[data-theme="${first.id}"] {\n  color-scheme: ${first.scheme};\n}`)
-  const preferred = new Set(first.scheme ? [first.scheme] : [])
-  for (const { id, name, scheme } of others) {
-    const own: Declarations = new Map(changedTokens(tokenTable, tokenTable.at([], id)))
-    if (scheme) own.set('color-scheme', scheme)
-    const note = `/* ${cssComment(name)} */`
-    if (scheme && !preferred.has(scheme)) {
-      preferred.add(scheme)
-      const inner = rulesText([[':root:not([data-theme])', own]], '  ')
-      if (inner) rules.push(`${note}\n@media (prefers-color-scheme: ${scheme}) {\n${inner}\n}`)
-    }
-    const rule = rulesText([[`[data-theme="${id}"]`, own]])
-    if (rule) rules.push(`${note}\n${rule}`)
-  }
-  return rules
-}
-
 function mediaText(doc: Document, wider: View, view: View, rules: readonly Rule[]): string {
-  const fluid = fluidProperties(doc)
-  const root: Declarations = new Map([
-    ...viewProperties(view),
-    ...changedTokens(doc.tokensAt(wider.id), doc.tokensAt(view.id)).filter(
-      ([property]) => !fluid.has(property),
-    ),
-  ])
+  const root: Declarations = new Map([...viewProperties(view), ...changedInView(doc, wider, view)])
   const changed = rules.flatMap(({ className, changes }) => {
     const change = changes.get(view.id)
     return change ? [[`.${className}`, change] as const] : []

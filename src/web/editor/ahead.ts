@@ -1,5 +1,6 @@
 /** What is not needed to show a board comes behind it, when there is nothing else to do: from then on all goes on without a network. */
 import { contextMenu } from '../board/fetch-menu'
+import { combining } from '../palette/shape-commands'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
 import { pictureCleaner } from '../shelf/read-picture'
@@ -21,6 +22,7 @@ export function fetchAhead(): () => void {
       writing(),
       pictureCleaner(),
       import('../shelf/draw-picture'),
+      combining(),
       import('../../core/handoff/svg/page'),
       import('../../core/document/save'),
     ]

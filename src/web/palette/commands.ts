@@ -7,6 +7,7 @@ import { BLOCKS } from './block-commands'
 import { CLIPBOARD } from './clipboard-commands'
 import { type Command, hasBlock } from './command'
 import { SECTIONS } from './section-commands'
+import { SHAPES } from './shape-commands'
 import { areSingleKeysOn, isChanged, isSingle, keysFor } from './shortcuts'
 
 export const COMMANDS: Command[] = [
@@ -35,6 +36,7 @@ export const COMMANDS: Command[] = [
   ...BLOCKS,
   ...CLIPBOARD,
   ...ARRANGE,
+  ...SHAPES,
   ...AIDS,
   ...SECTIONS,
   {

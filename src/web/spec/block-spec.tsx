@@ -6,8 +6,10 @@ import type { Node } from '../../core/document/document'
 import { holdsBlocks, isText } from '../../core/properties/kinds'
 import { ScopeSwitch } from '../editor/scope-switch'
 import { useEditor } from '../editor/use-editor'
+import { areShapes } from '../palette/shape-commands'
 import { NumberChip } from '../parts/number-chip'
 import { Arrange } from './arrange'
+import { FillerButton } from './filler'
 import { Help } from './help'
 import { Inside } from './inside'
 import { Group, Line } from './line'
@@ -15,7 +17,7 @@ import { Look, PictureLines, TypeLines } from './look'
 import { MeaningLine } from './meaning'
 import { Place } from './place'
 import { SectionLatticeLines } from './section-lattice'
-import { ShapeLines } from './shape'
+import { ShapeLines, ShapesTogether } from './shape'
 import { SharedSpec } from './shared'
 import { SizeChips } from './size-chip'
 import { LinkLine, WordsLine } from './words'
@@ -144,6 +146,7 @@ function BlockSpec({ node }: { node: Node }) {
         {isText(node.kind) && (
           <Group title="Type">
             <TypeLines node={node} />
+            <FillerButton node={node} />
           </Group>
         )}
         {node.kind === 'picture' && (
@@ -153,6 +156,7 @@ function BlockSpec({ node }: { node: Node }) {
         )}
         {node.kind === 'shape' && (
           <Group title="Shape">
+            {areShapes(editor) && <ShapesTogether />}
             <ShapeLines node={node} />
             <WordsLine node={node} prop="alt" label="Said as" placeholder="left empty: decoration" />
           </Group>

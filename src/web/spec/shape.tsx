@@ -3,6 +3,7 @@ import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import type { Stroke } from '../../core/properties/shape'
 import { useEditor } from '../editor/use-editor'
+import { COMBINED, combine } from '../palette/shape-commands'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { ColorChip } from './color-chip'
@@ -94,6 +95,27 @@ export function ShapeLines({ node }: { node: Node }) {
         )}
       </Line>
     </>
+  )
+}
+
+/** Several shapes made one. */
+export function ShapesTogether() {
+  const editor = useEditor()
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      <span>Together</span>
+      {COMBINED.map(([how, word, name]) => (
+        <button
+          key={how}
+          type="button"
+          className="chip"
+          title={name}
+          onClick={() => void combine(editor, how, name)}
+        >
+          {word}
+        </button>
+      ))}
+    </div>
   )
 }
 

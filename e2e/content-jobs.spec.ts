@@ -1,0 +1,98 @@
+/** Four jobs with real content, from an empty project by hand, counted in gestures. */
+import type { Page } from '@playwright/test'
+import { expect, findNode, saved, stored, test } from './app'
+import { Hand } from './gestures'
+
+test.beforeEach(async ({ page, app }) => {
+  await page.goto(app.address)
+  await page.getByRole('button', { name: 'New project' }).click()
+  await page.getByLabel('Name').fill('With content')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This page is empty')).toBeVisible()
+})
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
+const option = (page: Page, name: string) => page.getByRole('option', { name, exact: true })
+
+/** In what is selected, or as a picture of its own: three gestures. */
+async function draw(hand: Hand, subject: string) {
+  await hand.click(button(hand.page, /^Pictures/))
+  await hand.click(button(hand.page, 'Draw a picture'))
+  await hand.click(option(hand.page, subject))
+}
+
+test('a split hero with a masked picture, in at most 32 gestures', async ({ page }) => {
+  const hand = new Hand(page)
+  await hand.place('lattice')
+  await hand.place('column')
+  await hand.place('heading')
+  await hand.write('Borrow a packet')
+  await hand.place('paragraph')
+  await hand.write('Take home seed, grow it, and bring some back.')
+  await hand.key('Escape')
+  await hand.key('Escape')
+  await hand.place('picture')
+  await draw(hand, 'plants')
+  await hand.click(button(page, 'Cut to: not cut'))
+  await hand.click(option(page, 'blob'))
+  await hand.key('Escape')
+  await saved(page)
+  const { pages, assets } = await stored(page)
+  expect(assets).toHaveLength(1)
+  expect(JSON.stringify(pages)).toContain('"form":"blob"')
+  expect(hand.count).toBeLessThanOrEqual(32)
+  console.log(`a split hero with a masked picture: ${hand.count} gestures`)
+})
+
+test('text that reads on a photograph, in at most 24 gestures', async ({ page }) => {
+  const hand = new Hand(page)
+  await hand.place('heading')
+  await hand.write('Open until the lanterns go out')
+  await draw(hand, 'landscapes')
+  // It is in the project now, and shown behind the words instead of below them.
+  await hand.key('Delete')
+  await hand.click(page.getByRole('treeitem').first())
+  for (const fill of ['A picture', 'A gradient']) {
+    await hand.click(button(page, 'Another fill on top'))
+    await hand.click(option(page, fill))
+  }
+  await hand.click(page.locator('[data-sheet="desktop"]').getByText('Open until').first())
+  await hand.click(button(page, /^Ink/))
+  await hand.click(button(page, 'paper').last())
+  await hand.key('Escape')
+  await saved(page)
+  const text = JSON.stringify((await stored(page)).pages)
+  expect(text).toContain('"kind":"picture"')
+  expect(text).toContain('"kind":"gradient"')
+  expect(hand.count).toBeLessThanOrEqual(24)
+  console.log(`text on a photograph: ${hand.count} gestures`)
+})
+
+test('a page in two themes, in at most 8 gestures', async ({ page }) => {
+  const hand = new Hand(page)
+  await hand.place('hero')
+  await hand.key('Shift+T')
+  await hand.click(button(page, 'New theme'))
+  await hand.click(button(page, /^Dark from light/))
+  await hand.key('Escape')
+  await expect(page.locator('[data-sheet="desktop"]')).toHaveCount(2)
+  await saved(page)
+  expect(hand.count).toBeLessThanOrEqual(8)
+  console.log(`a page in two themes: ${hand.count} gestures`)
+})
+
+test('a logo of three shapes, in at most 14 gestures', async ({ page }) => {
+  const hand = new Hand(page)
+  for (const shape of ['ring', 'triangle', 'star']) await hand.place(shape)
+  const rows = page.getByRole('treeitem')
+  for (const name of ['Ring', 'Triangle']) {
+    hand.count++
+    await rows.filter({ hasText: name }).click({ modifiers: ['ControlOrMeta'] })
+  }
+  await hand.click(page.getByRole('button', { name: 'unite', exact: true }))
+  await expect(rows.filter({ hasText: 'Star' })).toHaveCount(0)
+  await saved(page)
+  expect(findNode((await stored(page)).pages[0].sections, 'Ring')!.props.form).toMatchObject({ form: 'path' })
+  expect(hand.count).toBeLessThanOrEqual(14)
+  console.log(`a logo of three shapes: ${hand.count} gestures`)
+})

@@ -1,0 +1,68 @@
+/** Several shapes made one: the lowest of them becomes what they come to, the others go. */
+import type { Edit } from '../edits/edit'
+import { type Combination, combined } from '../forms/combine'
+import { pathIn } from '../forms/form'
+import { boundsOf, fitted, mapPath, type Path, pathData } from '../forms/path'
+import type { LayoutBox } from '../layout/box'
+import type { PageLayout } from '../layout/page'
+import { paintedBlocks } from '../paint/layers'
+import type { SetEdit } from './align'
+
+/** A shape as it is seen, px from the page's top left: turned, too. */
+function pathOfBox(layout: PageLayout, box: LayoutBox): Path {
+  const { x, y, width, height } = layout.rect(box.id)!
+  const path = pathIn(box.resolved.form!, x, y, width, height)
+  const angle = ((box.resolved.rotate ?? 0) * Math.PI) / 180
+  if (angle === 0) return path
+  const [cx, cy] = [x + width / 2, y + height / 2]
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
+  return mapPath(path, ([a, b]) => [
+    cx + (a - cx) * cos - (b - cy) * sin,
+    cy + (a - cx) * sin + (b - cy) * cos,
+  ])
+}
+
+const isOpen = (path: Path) => path.some(({ closed }) => !closed)
+
+/** @returns a reason when they cannot be put together */
+export function combineEdits(
+  layout: PageLayout,
+  ids: readonly string[],
+  how: Combination,
+  set: SetEdit,
+): Edit[] | string {
+  const chosen = new Set(ids)
+  const boxes = paintedBlocks(layout).filter(({ id }) => chosen.has(id))
+  if (boxes.length < 2 || boxes.some(({ node }) => node.kind !== 'shape'))
+    return 'select two or more shapes, and nothing else'
+  const paths = boxes.map((box) => pathOfBox(layout, box))
+  if (paths.some(isOpen)) return 'a line has no inside: shapes are put together that have one'
+  const sum = combined(paths, how)
+  if (sum.length === 0) return 'nothing would be left of them'
+  const [lowest, ...others] = boxes
+  const { left, top, right, bottom } = boundsOf(sum)
+  const data = pathData(fitted(sum, { left: 0, top: 0, right: 100, bottom: 100 }))
+  const around = layout.rect(lowest.parent!.id) ?? { x: 0, y: 0 }
+  const place =
+    lowest.pins === null
+      ? {}
+      : {
+          pinLeft: { px: left - around.x - lowest.parent!.borL },
+          pinTop: { px: top - around.y - lowest.parent!.borT },
+          pinRight: null,
+          pinBottom: null,
+          pinCenterX: null,
+          pinCenterY: null,
+        }
+  return [
+    set(lowest.node, {
+      form: { form: 'path', data },
+      width: { kind: 'exact', px: right - left },
+      height: { kind: 'exact', px: bottom - top },
+      rotate: null,
+      ratio: null,
+      ...place,
+    }),
+    ...others.map(({ id }): Edit => ({ op: 'remove', node: id })),
+  ]
+}
