@@ -115,16 +115,21 @@ const ground: Omit<Fill, 'order'> = { kind: 'color', color: '{color.ground}' } a
 
 const words = (name: string, text: string, props: Props = {}, narrow: Props = {}) =>
   b.text(name, text, { type: '{type.body}', color: '{color.ink}', ...props }, narrow)
-const action = (label: string, props: Props = {}) =>
-  b.button('Button', label, {
-    fills: oneFill('{color.acid}'),
-    color: '{color.ground}',
-    type: '{type.label}',
-    ...allCorners(999),
-    paddingLeft: 28,
-    paddingRight: 28,
-    ...props,
-  })
+const action = (label: string, props: Props = {}, narrow: Props = {}) =>
+  b.button(
+    'Button',
+    label,
+    {
+      fills: oneFill('{color.acid}'),
+      color: '{color.ground}',
+      type: '{type.label}',
+      ...allCorners(999),
+      paddingLeft: 28,
+      paddingRight: 28,
+      ...props,
+    },
+    narrow,
+  )
 
 const head = b.section(
   'Header',
@@ -163,7 +168,12 @@ const head = b.section(
       ),
       { hidden: true },
     ),
-    action('Book a stall', { fills: undefined, color: '{color.ink}', ...allBorders(1, '{color.ink}') }),
+    // On the phone the hero says it.
+    action(
+      'Book a stall',
+      { fills: undefined, color: '{color.ink}', ...allBorders(1, '{color.ink}') },
+      { hidden: true },
+    ),
   ],
 )
 
@@ -213,7 +223,7 @@ const hero = b.section(
             z: 1,
             cut: { form: 'blob', seed: 12, points: 8, swing: 26 },
           },
-          { width: { kind: 'percent', percent: 84 }, pinTop: { px: 40 } },
+          { width: { kind: 'percent', percent: 84 }, maxWidth: 300, pinTop: { px: 40 } },
         ),
       ],
       { minHeight: 290 },

@@ -58,7 +58,7 @@ test('text that reads on a photograph, in at most 24 gestures', async ({ page })
   }
   await hand.click(page.locator('[data-sheet="desktop"]').getByText('Open until').first())
   await hand.click(button(page, /^Ink/))
-  await hand.click(button(page, 'paper').last())
+  await hand.click(option(page, 'paper'))
   await hand.key('Escape')
   await saved(page)
   const text = JSON.stringify((await stored(page)).pages)

@@ -20,10 +20,8 @@ test('a colour is changed once, and all that has it follows; renamed, it is stil
 }) => {
   expect(await background(desk)).toBe('rgb(29, 92, 69)')
   await openTokens(desk)
-  await tokenRow(desk, 'color.pine')
-    .getByRole('button', { name: /^Colour pine/ })
-    .click()
-  const field = desk.getByLabel('Colour pine as hex, rgb, hsl or oklch')
+  await tokenRow(desk, 'color.pine').getByRole('button', { name: 'Colour pine in Light' }).click()
+  const field = desk.getByLabel('Colour pine in Light as hex, rgb, hsl or oklch')
   await field.fill('rgb(120 20 60)')
   await desk.keyboard.press('Escape')
   await expect.poll(() => background(desk)).toBe('rgb(120, 20, 60)')

@@ -26,7 +26,7 @@ export const theme: EditModule<ThemeEdit> = {
     const { id: _, ...values } = before ?? {}
     const next = [...draft.themes]
     if (theme === null) next.splice(index, 1)
-    else next.splice(index < 0 ? (at ?? next.length) : index, index < 0 ? 0 : 1, { ...theme, id })
+    else next.splice(index < 0 ? (at ?? next.length) : index, index < 0 ? 0 : 1, { id, ...theme })
     draft.themes = next
     return before
       ? { op: 'theme', id, at: index, theme: values as ThemeEdit['theme'] }
