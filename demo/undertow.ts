@@ -223,7 +223,7 @@ const hero = b.section(
             z: 1,
             cut: { form: 'blob', seed: 12, points: 8, swing: 26 },
           },
-          { width: { kind: 'percent', percent: 84 }, maxWidth: 300, pinTop: { px: 40 } },
+          { width: { kind: 'percent', percent: 84 }, maxWidth: 300, pinTop: { px: 30 } },
         ),
       ],
       { minHeight: 290 },
