@@ -88,7 +88,47 @@ const STATES: State[] = [
   button(/^What exact, snug/),
   button(/^Padding top/),
   ['a colour', (page) => page.getByRole('button', { name: /paper/ }).first().click()],
+  button('Another fill on top'),
+  button('Cut to: not cut'),
+  button('Add a filter'),
   list(/^Height: /),
+  list(/^Theme shown/),
+  [
+    'a new theme',
+    async (page) => {
+      await page.keyboard.press('Shift+T')
+      await page.getByRole('button', { name: 'New theme' }).click()
+    },
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('Escape')
+    },
+  ],
+  [
+    'placeholder pictures',
+    async (page) => {
+      await page.getByRole('button', { name: /^Pictures/ }).click()
+      await page.getByRole('button', { name: 'Draw a picture' }).click()
+      await page.getByRole('option', { name: 'landscapes' }).waitFor()
+    },
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.getByRole('button', { name: /^Pictures/ }).click()
+    },
+  ],
+  [
+    'filler and a list of families',
+    async (page) => {
+      await onSheet(page, 'desktop', 'Take home heirloom').click()
+      await page.getByRole('button', { name: 'Filler words' }).click()
+    },
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.getByRole('combobox', { name: /^Font family/ }).click()
+      await page.keyboard.press('Escape')
+      await row(page, 'Hero').click()
+    },
+  ],
   block('Browse the catalogue'),
   block('Take home heirloom'),
   [
