@@ -5,9 +5,9 @@ import { type Cut, type Filters, filtersIn, noFilter } from '../../core/properti
 import { BLENDS } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
+import { AddMenu } from '../parts/add-menu'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
-import { Popover } from '../parts/popover'
 import { FormChip } from './form-chip'
 import { Line } from './line'
 
@@ -145,33 +145,14 @@ function FilterLine({ node }: { node: Node }) {
         )
       })}
       {left.length > 0 && (
-        <Popover
+        <AddMenu
           label="Add a filter"
           className="chip"
           width={140}
           button={list.length === 0 ? 'none' : <Plus size={14} strokeWidth={1.75} aria-hidden />}
-        >
-          {(close) => (
-            <div role="listbox" aria-label="Add a filter">
-              {left.map((key) => (
-                <button
-                  key={key}
-                  type="button"
-                  role="option"
-                  aria-selected={false}
-                  data-option
-                  className="w-full rounded-field px-2 py-1 text-left hover:bg-base-200"
-                  onClick={() => {
-                    set(key, WORDS[key][4])
-                    close()
-                  }}
-                >
-                  {WORDS[key][0]}
-                </button>
-              ))}
-            </div>
-          )}
-        </Popover>
+          options={left.map((key) => ({ words: WORDS[key][0], value: key }))}
+          onTake={(key) => set(key, WORDS[key][4])}
+        />
       )}
     </Line>
   )

@@ -4,8 +4,8 @@ import type { Node } from '../../core/document/document'
 import { BLENDS, type Fill } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
+import { AddMenu } from '../parts/add-menu'
 import { Choice } from '../parts/choice'
-import { Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
 import { NoiseChip, PatternChip, PictureFillChip } from './fill-chips'
 import { GradientChip } from './gradient-chip'
@@ -157,33 +157,13 @@ function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
       ]
     : NEW
   return (
-    <Popover
+    <AddMenu
       label="Another fill on top"
       className="icon-button size-6"
-      title="Another fill on top"
-      button={<Plus size={14} strokeWidth={1.75} aria-hidden />}
       width={170}
-    >
-      {(close) => (
-        <div role="listbox" aria-label="Another fill on top">
-          {choices.map(({ words, fill }) => (
-            <button
-              key={words}
-              type="button"
-              role="option"
-              aria-selected={false}
-              data-option
-              className="w-full rounded-field px-2 py-1 text-left hover:bg-base-200"
-              onClick={() => {
-                onAdd(structuredClone(fill))
-                close()
-              }}
-            >
-              {words}
-            </button>
-          ))}
-        </div>
-      )}
-    </Popover>
+      button={<Plus size={14} strokeWidth={1.75} aria-hidden />}
+      options={choices.map(({ words, fill }) => ({ words, value: fill }))}
+      onTake={(fill) => onAdd(structuredClone(fill))}
+    />
   )
 }

@@ -26,7 +26,7 @@ export function Reading({ onTake }: { onTake: (hex: string) => void }) {
           {reads ? 'reads well' : `reads badly, ${needed} is needed`}
           <span className="block soft">
             APCA {Math.round(apcaOf(ink, ground))}
-            {!isSure && ', what is under a lifted block is not seen'}
+            {!isSure && ', pictures behind it, and what is under a lifted block, are not looked at'}
           </span>
         </span>
       </div>
