@@ -93,6 +93,8 @@ test('a change that comes too late is set aside, listed, and put back as a new s
   const late = await context.newPage()
   await late.goto(desk.url())
   await row(late, 'Quote').waitFor()
+  // From here on nothing waits for the network.
+  await late.locator('html[data-parts=here]').waitFor()
   await context.setOffline(true)
   await setHeight(late, 'Quote', '444')
   await row(late, 'Footer').click()
