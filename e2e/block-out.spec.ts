@@ -175,6 +175,7 @@ test('shortcuts are changed and put back; the desk is found as it was left', asy
   await desk.keyboard.press('?')
   await desk.getByRole('button', { name: 'Put all back' }).click()
   await desk.keyboard.press('Escape')
+  await expect(dialog).toHaveCount(0)
   await desk.keyboard.press('l')
   await expect(shown).toHaveAttribute('aria-pressed', 'true')
 })
