@@ -313,7 +313,7 @@ export async function screenshots(args: string[]): Promise<number> {
   await buildWeb()
   await mkdir(OUT, { recursive: true })
   const data = await mkdtemp(join(tmpdir(), 'just-lattice-shots-'))
-  const running = await serve({ data, port: 0, demo: true })
+  const running = await serve({ data, port: 0, demo: true, otherDemo: true })
   const browser = await launch()
   try {
     const page = await browser.newPage({ viewport: VIEWPORT })

@@ -49,6 +49,8 @@ export type ServeOptions = {
   data?: string
   port: number
   demo: boolean
+  /** The second demo project, too. */
+  otherDemo?: boolean
   databasePort?: number
   /** A database that is there already, or the nodes of its cluster; left out: one of our own in `data`. */
   databases?: readonly DatabaseAddress[]
@@ -71,7 +73,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
     await disk?.watch()
     await migrate(pool)
     const { app, projects, end } = createApp(pool, log, { hosts: options.hosts, disk, printer: PRINTER })
-    if (options.demo) await loadDemo(projects, data)
+    if (options.demo) await loadDemo(projects, data, options.otherDemo === true)
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
     const stop = async () => {
@@ -144,10 +146,14 @@ const DEMOS = [
 ] as const
 
 /** The demo projects go in once; what the user makes of them, deleting them included, stays. */
-async function loadDemo(projects: ReturnType<typeof createApp>['projects'], data: string | undefined) {
+async function loadDemo(
+  projects: ReturnType<typeof createApp>['projects'],
+  data: string | undefined,
+  both: boolean,
+) {
   const mark = data && join(data, 'demo-loaded')
   if (mark && existsSync(mark)) return
-  for (const [key, file] of DEMOS) {
+  for (const [key, file] of both ? DEMOS : DEMOS.slice(-1)) {
     const { document, blobs } = openProject(await readFile(file))
     await projects.blobs.add(
       blobs,
@@ -191,6 +197,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     data: values.stateless ? undefined : data,
     port,
     demo: isDemo,
+    otherDemo: isDemo,
     databases,
     hosts: values['allow-host'],
   })

@@ -4,7 +4,7 @@ import type { View } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { viewEdits } from '../edits/views'
 import { viewFor } from '../shelf/starter'
-import { clearedEdits } from '../tokens/themes'
+import { clearedEdits } from '../tokens/elsewhere'
 
 /** The name, or with the width behind it where another view has it. */
 export function freeName(views: readonly View[], name: string, width: number, own?: string): string {

@@ -3,26 +3,12 @@ import { contrastOf, nearestThatReads } from '../color/contrast'
 import { turned } from '../color/turned'
 import type { Document } from '../document/document'
 import type { Theme } from '../document/schema'
-import { placesIn, valueAt, type Where, withValueAt } from '../document/token-variants'
-import { colorValue, eachToken, tokenIn } from '../document/tokens'
+import { valueAt } from '../document/token-variants'
+import { colorValue, tokenIn } from '../document/tokens'
 import type { Edit } from '../edits/edit'
+import { clearedEdits, setEdit } from './elsewhere'
 import { storedToken } from './instead'
 import type { Pair } from './pairs'
-
-/** What a token is, `where` undefined: everywhere that does not say otherwise. @param value null: as elsewhere */
-export function setEdit(doc: Document, name: string, where: Where | undefined, value: unknown): Edit {
-  const token = storedToken(doc.tokens, name)!
-  return { op: 'token', name, token: where ? withValueAt(token, where, value) : { ...token, $value: value } }
-}
-
-/** The edits that take everything back that tokens say in a view or a theme. */
-export function clearedEdits(doc: Document, where: Where): Edit[] {
-  const edits: Edit[] = []
-  eachToken(doc.tokens, (name, token) => {
-    if (valueAt(token, where) !== undefined) edits.push(setEdit(doc, name, where, null))
-  })
-  return edits
-}
 
 /** Takes a theme away with all that tokens say in it. The first stays as long as there are others. */
 export const removeThemeEdits = (doc: Document, theme: string): Edit[] => [
@@ -95,13 +81,4 @@ export function newThemeEdits(
   edits.push({ op: 'theme', id: ids.id, theme })
   for (const [name, hex] of colors) edits.push(setEdit(doc, name, { theme: ids.id }, colorValue(hex)))
   return edits
-}
-
-/** Tokens that say something else in a view or a theme, by name. */
-export function differingAt(doc: Document, where: Where): string[] {
-  const names: string[] = []
-  eachToken(doc.tokens, (name, token) => {
-    if (placesIn(token).some((place) => JSON.stringify(place) === JSON.stringify(where))) names.push(name)
-  })
-  return names
 }

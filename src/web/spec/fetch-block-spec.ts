@@ -1,4 +1,4 @@
-/** What is said of blocks comes right behind the board: at first none is selected. Where it cannot be had, it is asked for again. */
+/** What is said of blocks comes behind the board: at first none is selected. Where it cannot be had, it is asked for again. */
 import { useEffect, useSyncExternalStore } from 'react'
 
 type Part = typeof import('./block-spec')
@@ -20,14 +20,15 @@ const subscribe = (listener: () => void) => {
 /** Until it is asked for again, ms. */
 const AGAIN = 1000
 
-export function useBlockSpec(): Part | undefined {
+/** @param isWanted whether it is to be shown now; else it comes when there is nothing else to do */
+export function useBlockSpec(isWanted: boolean): Part | undefined {
   const here = useSyncExternalStore(subscribe, () => part)
   useEffect(() => {
-    if (here) return
+    if (here || !isWanted) return
     let timer: ReturnType<typeof setTimeout>
     const ask = () => void blockSpec().catch(() => (timer = setTimeout(ask, AGAIN)))
     ask()
     return () => clearTimeout(timer)
-  }, [here])
+  }, [here, isWanted])
   return here
 }

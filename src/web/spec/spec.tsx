@@ -5,19 +5,14 @@ import { useBlockSpec } from './fetch-block-spec'
 
 export function Spec() {
   const editor = useEditor()
-  const part = useBlockSpec()
+  const isBlock = editor.selected !== undefined || editor.sharedNode !== undefined
+  const part = useBlockSpec(isBlock)
   return (
     <aside
       aria-label="Spec"
       className="over-board flex w-75 flex-none flex-col border-l border-base-300 bg-base-100"
     >
-      {!(editor.selected || editor.sharedNode) ? (
-        <LatticeBench />
-      ) : part ? (
-        <part.BlockSpecs />
-      ) : (
-        <p className="p-4 soft">Opening …</p>
-      )}
+      {!isBlock ? <LatticeBench /> : part ? <part.BlockSpecs /> : <p className="p-4 soft">Opening …</p>}
     </aside>
   )
 }

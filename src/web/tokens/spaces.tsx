@@ -1,8 +1,8 @@
 /** Spaces and other lengths, as bars of their length; a whole scale from a base and a ratio. */
 import { useState } from 'react'
 import { dimensionValue, shortName } from '../../core/document/tokens'
+import { setEdit } from '../../core/tokens/elsewhere'
 import { scaleOf } from '../../core/tokens/scale'
-import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'

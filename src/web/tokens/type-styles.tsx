@@ -1,9 +1,9 @@
 /** Type styles: each in itself, its values changed where they stand. */
 import { isFluid, withFluid } from '../../core/document/token-variants'
 import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
+import { setEdit } from '../../core/tokens/elsewhere'
 import { storedToken } from '../../core/tokens/instead'
 import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
-import { setEdit } from '../../core/tokens/themes'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'

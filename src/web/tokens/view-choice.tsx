@@ -1,7 +1,7 @@
 /** For which views the values below are: all, or one and those narrower. */
 import { useState } from 'react'
 import type { Where } from '../../core/document/token-variants'
-import { differingAt } from '../../core/tokens/themes'
+import { differingAt } from '../../core/tokens/elsewhere'
 import { useEditor } from '../editor/use-editor'
 import { Pick } from '../parts/pick'
 

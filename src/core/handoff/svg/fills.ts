@@ -10,7 +10,8 @@ import { elementOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>
-export type Shown = { doc: Document; blobs: Blobs }
+/** `isSmall`: drawn without grain, which nobody would see and most of the file would be. */
+export type Shown = { doc: Document; blobs: Blobs; isSmall: boolean }
 
 /** @param outer the border box, which fills reach to @param inner the padding box, which they are measured from */
 export function drawFills(
@@ -43,7 +44,7 @@ function drawFill(svg: SvgWriter, shown: Shown, outer: Shape, inner: Shape, fill
     case 'pattern':
       return drawPattern(svg, outer, inner, fill)
     case 'noise':
-      return drawNoise(svg, outer, inner, fill)
+      return shown.isSmall ? undefined : drawNoise(svg, outer, inner, fill)
     case 'picture':
       return drawBehind(svg, shown, outer, inner, fill)
   }

@@ -27,6 +27,7 @@ class PageWriter {
     readonly blobs: Blobs,
     private readonly svg: SvgWriter,
     private readonly size: { width: number; height: number },
+    readonly isSmall: boolean,
   ) {}
 
   /** Where a block stands, px from the page's top left as if nothing were turned; what is turned begins on a whole px. */
@@ -213,11 +214,11 @@ function blendOf({ parent, resolved: { opacity, blend } }: LayoutBox): string {
   return parent === null ? '' : `${faded} style="isolation:isolate"`
 }
 
-/** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px */
+/** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px: for a small picture of it */
 export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
   const svg = new SvgWriter(layout.tokens)
   const { width } = layout.root
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
-  new PageWriter(doc, blobs, svg, { width, height }).layer(layersOf(layout))
+  new PageWriter(doc, blobs, svg, { width, height }, crop !== undefined).layer(layersOf(layout))
   return svg.document(width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))
 }
