@@ -3,6 +3,7 @@ import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
 import { num } from '../../properties/css-text'
 import { type Cut, type Filters, filtersIn } from '../../properties/effects'
+import { gradientLine, linearGradient } from './gradient-line'
 import { elementOf, type Shape } from './shapes'
 import type { SvgWriter } from './writer'
 
@@ -108,16 +109,9 @@ export function cutOf(svg: SvgWriter, cut: Cut | undefined, box: Shape): string 
     )
     return ` clip-path="url(#${id})"`
   }
-  const angle = (cut.angle * Math.PI) / 180
-  const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
-  const [cx, cy] = [left + width / 2, top + height / 2]
-  const [dx, dy] = [Math.sin(angle) * half, -Math.cos(angle) * half]
-  const shade = svg.define(
-    'g',
-    (id) =>
-      `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${num(cx - dx)}" y1="${num(cy - dy)}" x2="${num(cx + dx)}" y2="${num(cy + dy)}">` +
-      `<stop offset="${num(cut.from)}%" stop-color="#fff"/><stop offset="${num(cut.to)}%" stop-color="#fff" stop-opacity="0"/></linearGradient>`,
-  )
+  const line = gradientLine(box, cut.angle)
+  const stops = `<stop offset="${num(cut.from)}%" stop-color="#fff"/><stop offset="${num(cut.to)}%" stop-color="#fff" stop-opacity="0"/>`
+  const shade = svg.define('g', (id) => linearGradient(id, line, stops))
   const area = `x="${num(left)}" y="${num(top)}" width="${num(width)}" height="${num(height)}"`
   const id = svg.define(
     'm',

@@ -4,6 +4,7 @@ import type { Document } from '../../document/document'
 import { num } from '../../properties/css-text'
 import { type Fill, type Items, shownItems } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
+import { beginningOf, gradientLine, linearGradient } from './gradient-line'
 import { drawGradient } from './gradients'
 import { fitPicture, imageOf } from './pictures'
 import { elementOf, type Shape } from './shapes'
@@ -93,7 +94,7 @@ function drawPattern(
     drawLines(svg, outer, inner, each, color, size, weight)
 }
 
-/** As `repeating-linear-gradient`: from the end of the gradient line that an angle has in the box on (CSS Images 3 §3.1.1). */
+/** As `repeating-linear-gradient`: from the beginning of the gradient line on. */
 function drawLines(
   svg: SvgWriter,
   outer: Shape,
@@ -103,20 +104,12 @@ function drawLines(
   size: number,
   weight: number,
 ) {
-  const angle = (degrees * Math.PI) / 180
-  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
-  const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
-  const [dx, dy] = [Math.sin(angle), -Math.cos(angle)]
-  const [x, y] = [inner.left + width / 2 - dx * half, inner.top + height / 2 - dy * half]
+  const line = beginningOf(gradientLine(inner, degrees), degrees, size)
   const share = num((weight / size) * 100)
   const none = painted('stop-color', `${color.slice(0, 7)}00`)
   const ink = painted('stop-color', color)
-  const id = svg.define(
-    'g',
-    (id) =>
-      `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" spreadMethod="repeat" x1="${num(x)}" y1="${num(y)}" x2="${num(x + dx * size)}" y2="${num(y + dy * size)}">` +
-      `<stop offset="0" ${ink}/><stop offset="${share}%" ${ink}/><stop offset="${share}%" ${none}/><stop offset="1" ${none}/></linearGradient>`,
-  )
+  const stops = `<stop offset="0" ${ink}/><stop offset="${share}%" ${ink}/><stop offset="${share}%" ${none}/><stop offset="1" ${none}/>`
+  const id = svg.define('g', (id) => linearGradient(id, line, stops, ' spreadMethod="repeat"'))
   svg.draw(elementOf(outer, `fill="url(#${id})"`))
 }
 

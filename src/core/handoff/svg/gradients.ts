@@ -1,6 +1,7 @@
 /** Gradients as CSS draws them: along a line, out of a point, round one. */
 import { num } from '../../properties/css-text'
 import type { Fill } from '../../properties/items'
+import { gradientLine, linearGradient } from './gradient-line'
 import { elementOf, pathOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
@@ -67,15 +68,9 @@ export function drawGradient(svg: SvgWriter, outer: Shape, inner: Shape, gradien
   svg.draw(elementOf(outer, `fill="url(#${id})"`))
 }
 
-function linear(inner: Shape, { angle: degrees, stops }: Gradient) {
-  const angle = (degrees * Math.PI) / 180
-  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
-  // The gradient line's length for an angle: §3.1.1.
-  const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
-  const [cx, cy] = [inner.left + width / 2, inner.top + height / 2]
-  const [dx, dy] = [Math.sin(angle) * half, -Math.cos(angle) * half]
-  return (id: string) =>
-    `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${num(cx - dx)}" y1="${num(cy - dy)}" x2="${num(cx + dx)}" y2="${num(cy + dy)}">${stopElements(stops)}</linearGradient>`
+function linear(inner: Shape, { angle, stops }: Gradient) {
+  const line = gradientLine(inner, angle)
+  return (id: string) => linearGradient(id, line, stopElements(stops))
 }
 
 /** The point that a gradient goes out from. */
