@@ -16,7 +16,8 @@ export type Variants = {
 }
 export type Where = { view: string } | { theme: string }
 
-const isObject = (value: unknown): value is Record<string, unknown> =>
+/** Of JSON: neither a list nor nothing. */
+export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 const own = (values: unknown, key: string): unknown =>

@@ -1,9 +1,7 @@
-/**
- * Design tokens in the W3C Design Tokens format: groups nest, a token has `$value`, `$type` is inherited from the
- * group, `{group.name}` refers to another token.
- */
-import { chosenValue, isFluid, placesIn, type Where } from './token-variants'
+/** Design tokens in the W3C Design Tokens format: read, followed from one to another, and told what is wrong with them. */
+import { chosenValue, isFluid, isObject, placesIn, type Where } from './token-variants'
 
+/** Groups nest, a token has `$value`, `$type` is inherited from the group, `{group.name}` refers to another token. */
 export type TokenTree = Record<string, unknown>
 
 export type Typography = {
@@ -33,9 +31,6 @@ const MAX_TOKENS = 5000
 const MOST_KEPT = 64
 /** Most views and themes that tokens name. */
 const MAX_PLACES = 32
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** Visits every token with its dotted name, in document order. */
 export function eachToken(
@@ -114,28 +109,30 @@ export class Tokens {
     this.fluid = fluid
   }
 
-  /** With some type styles being something else. @param key says what, among those made of these tokens */
-  withStyles(key: string, styles: () => Iterable<[name: string, style: Typography]>): Tokens {
+  /** Others of this tree, made once: the styles of a window's width, the values of a view and a theme. */
+  private kept(key: string, make: () => Tokens): Tokens {
     let found = this.elsewhere.get(key)
     if (!found) {
-      found = new Tokens(this.tree, this.views, this.theme)
-      for (const [name, value] of styles()) found.resolved.set(name, { type: 'typography', value })
+      found = make()
       if (this.elsewhere.size >= MOST_KEPT) this.elsewhere.clear()
       this.elsewhere.set(key, found)
     }
     return found
   }
 
+  /** With some type styles being something else. @param key says what, among those made of these tokens */
+  withStyles(key: string, styles: () => Iterable<[name: string, style: Typography]>): Tokens {
+    return this.kept(key, () => {
+      const made = new Tokens(this.tree, this.views, this.theme)
+      for (const [name, value] of styles()) made.resolved.set(name, { type: 'typography', value })
+      return made
+    })
+  }
+
   /** @param views those of a cascade, widest first */
   at(views: readonly string[], theme?: string): Tokens {
     if (!this.varies) return this
-    const key = `${views.join(' ')}|${theme ?? ''}`
-    let found = this.elsewhere.get(key)
-    if (!found) {
-      found = new Tokens(this.tree, views, theme)
-      this.elsewhere.set(key, found)
-    }
-    return found
+    return this.kept(`${views.join(' ')}|${theme ?? ''}`, () => new Tokens(this.tree, views, theme))
   }
 
   names(type?: ResolvedToken['type']): string[] {
@@ -224,7 +221,7 @@ export class Tokens {
 }
 
 /** The views and themes in which tokens say something else. A colour follows the theme, everything else the view. @throws TokenError */
-function placesOf(tree: TokenTree): Where[] {
+function variedPlaces(tree: TokenTree): Where[] {
   const places = new Map<string, Where>()
   eachToken(tree, (name, token, type) => {
     for (const where of placesIn(token)) {
@@ -243,7 +240,7 @@ export function problemOf(tree: TokenTree): string | undefined {
   try {
     const tokens = new Tokens(tree)
     if (tokens.names().length > MAX_TOKENS) return `tokens: a project has at most ${MAX_TOKENS} tokens`
-    const places = placesOf(tree)
+    const places = variedPlaces(tree)
     if (places.length > MAX_PLACES)
       return `tokens: values of their own in at most ${MAX_PLACES} views and themes`
     for (const where of [undefined, ...places]) {

@@ -1,6 +1,6 @@
 /** What tokens are in a view or a theme alone: set, taken back, listed. */
 import type { Document } from '../document/document'
-import { placesIn, valueAt, type Where, withValueAt } from '../document/token-variants'
+import { valueAt, type Where, withValueAt } from '../document/token-variants'
 import { eachToken } from '../document/tokens'
 import type { Edit } from '../edits/edit'
 import { storedToken } from './instead'
@@ -11,20 +11,15 @@ export function setEdit(doc: Document, name: string, where: Where | undefined, v
   return { op: 'token', name, token: where ? withValueAt(token, where, value) : { ...token, $value: value } }
 }
 
-/** The edits that take everything back that tokens say in a view or a theme. */
-export function clearedEdits(doc: Document, where: Where): Edit[] {
-  const edits: Edit[] = []
-  eachToken(doc.tokens, (name, token) => {
-    if (valueAt(token, where) !== undefined) edits.push(setEdit(doc, name, where, null))
-  })
-  return edits
-}
-
 /** Tokens that say something else in a view or a theme, by name. */
 export function differingAt(doc: Document, where: Where): string[] {
   const names: string[] = []
   eachToken(doc.tokens, (name, token) => {
-    if (placesIn(token).some((place) => JSON.stringify(place) === JSON.stringify(where))) names.push(name)
+    if (valueAt(token, where) !== undefined) names.push(name)
   })
   return names
 }
+
+/** The edits that take everything back that tokens say in a view or a theme. */
+export const clearedEdits = (doc: Document, where: Where): Edit[] =>
+  differingAt(doc, where).map((name) => setEdit(doc, name, where, null))

@@ -9,22 +9,22 @@ import { tokensOn } from './uses'
 
 type Token = Record<string, unknown>
 
-/** A token as it is stored. */
-export function storedToken(tree: TokenTree, name: string): Token | undefined {
-  let found: Token | undefined
-  eachToken(tree, (other, token) => {
-    if (other === name) found = token
+/** A token as it is stored, and the type that it has from its group. */
+function findToken(tree: TokenTree, name: string): { token?: Token; type?: string } {
+  let found: { token?: Token; type?: string } = {}
+  eachToken(tree, (other, token, type) => {
+    if (other === name) found = { token, type }
   })
   return found
 }
 
+/** A token as it is stored. */
+export const storedToken = (tree: TokenTree, name: string): Token | undefined => findToken(tree, name).token
+
 /** The same with the type that it has from its group, to be put into another. */
 function withType(tree: TokenTree, name: string): Token | undefined {
-  let found: Token | undefined
-  eachToken(tree, (other, token, type) => {
-    if (other === name) found = type === undefined ? token : { $type: type, ...token }
-  })
-  return found
+  const { token, type } = findToken(tree, name)
+  return token && type !== undefined ? { $type: type, ...token } : token
 }
 
 /** A value with every `{name}` in it made `instead`. */

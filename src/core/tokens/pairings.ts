@@ -1,6 +1,6 @@
 /** Families that go well together: one for headings, one for everything else. */
 import type { Document } from '../document/document'
-import { mapValues } from '../document/token-variants'
+import { isObject, mapValues } from '../document/token-variants'
 import type { Edit } from '../edits/edit'
 import { isHeadingStyle } from '../properties/type'
 import { storedToken } from './instead'
@@ -21,9 +21,6 @@ export const PAIRINGS: readonly Pairing[] = [
   { mood: 'odd and lively', heading: 'Syne', body: 'Manrope' },
   { mood: 'workshop', heading: 'Rokkitt', body: 'Bitter' },
 ]
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null
 
 /** Sets every type style of a project in a pair; sizes and weights stay. */
 export function pairingEdits(doc: Document, { heading, body }: Pairing): Edit[] {

@@ -1,6 +1,6 @@
 /** Tokens files (W3C Design Tokens): a project's, and from outside what taking one in would change, or why it cannot be taken. */
 import type { Document } from '../document/document'
-import { variantsOf } from '../document/token-variants'
+import { isObject, variantsOf } from '../document/token-variants'
 import { eachToken, problemOf, type TokenTree } from '../document/tokens'
 import type { Edit } from '../edits/edit'
 import { storedToken } from './instead'
@@ -9,9 +9,6 @@ import { storedToken } from './instead'
 export const MAX_TOKENS_FILE = 2_000_000
 
 export type ReadTokens = { edits: Edit[]; added: string[]; changed: string[] }
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 function treeIn(text: string): TokenTree | string {
   if (text.length > MAX_TOKENS_FILE) return 'it is larger than 2 MB'
