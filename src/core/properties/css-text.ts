@@ -15,3 +15,12 @@ export function shorthand(sides: readonly string[]): string {
   if (top !== bottom) return `${top} ${right} ${bottom}`
   return top === right ? top : `${top} ${right}`
 }
+
+/** `font-variant-numeric` of figures; undefined: as they are drawn. */
+export const numericText = (figures: string): string | undefined =>
+  figures === 'normal'
+    ? undefined
+    : figures
+        .split('-')
+        .map((part) => `${part}-nums`)
+        .join(' ')

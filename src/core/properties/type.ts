@@ -1,6 +1,6 @@
 /** How words are set. */
 import * as v from 'valibot'
-import { num, px as pxText } from './css-text'
+import { num, numericText, px as pxText } from './css-text'
 import { property, unless, WORDS } from './property'
 import { ColorSchema, finite, type LineHeight, LineHeightSchema, px, TokenRefSchema } from './values'
 
@@ -109,10 +109,7 @@ export const TYPE = {
     initial: 'normal',
     css: {
       name: 'font-variant-numeric',
-      of: ({ resolved }) => {
-        const parts = (resolved.figures as string).split('-').filter((part) => part !== 'normal')
-        return parts.length > 0 ? parts.map((part) => `${part}-nums`).join(' ') : undefined
-      },
+      of: ({ resolved }) => numericText(resolved.figures as string),
     },
   }),
   /** `balance`: lines about as long as one another; `nowrap`: one line. */

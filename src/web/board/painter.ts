@@ -17,6 +17,7 @@ import type { PageLayout } from '../../core/layout/page'
 import { areReordered } from '../../core/paint/layers'
 import { type PlacedLine, placedLines, showsLinks } from '../../core/paint/lines'
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
+import { numericText } from '../../core/properties/css-text'
 import { lookDeclarations } from '../../core/properties/declarations'
 import { noiseNamed, noiseUrl } from '../../core/properties/noise'
 import type { Resolved } from '../../core/properties/table'
@@ -309,11 +310,7 @@ function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, in
   style.fontWeight = String(type.weight)
   style.fontStyle = type.italic ? 'italic' : 'normal'
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
-  if (type.figures && type.figures !== 'normal')
-    style.fontVariantNumeric = type.figures
-      .split('-')
-      .map((part) => `${part}-nums`)
-      .join(' ')
+  style.fontVariantNumeric = numericText(type.figures ?? 'normal') ?? ''
   const color = ink(type.color)
   if (color) style.color = color
   const lines = [
