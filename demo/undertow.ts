@@ -12,7 +12,7 @@ import { placeholder } from '../src/core/placeholders/subjects'
 import { allBorders, allCorners, type Fill, type Items, oneFill } from '../src/core/properties/items'
 import type { Props } from '../src/core/properties/table'
 import { Builder, plant } from '../src/core/shelf/build'
-import { starterViews } from '../src/core/shelf/starter'
+import { starterViews, typeStyle } from '../src/core/shelf/starter'
 
 const views = starterViews()
 const b = new Builder(views)
@@ -36,19 +36,6 @@ const assets = [
 
 const DISPLAY = 'Unbounded'
 const TEXT = 'Archivo'
-const style = (
-  fontFamily: string,
-  fontSize: number,
-  fontWeight: number,
-  lineHeight: number,
-  letterSpacing = 0,
-): Typography => ({
-  fontFamily,
-  fontSize,
-  fontWeight,
-  lineHeight,
-  letterSpacing,
-})
 /** A style that is another on the phone, and goes evenly between. */
 const onPhone = (wide: Typography, narrow: Partial<Typography>) =>
   withFluid(
@@ -82,12 +69,12 @@ const tokens = {
   },
   type: {
     $type: 'typography',
-    giant: onPhone(style(DISPLAY, 164, 900, 1, -4), { fontSize: 38, letterSpacing: -1 }),
-    heading: onPhone(style(DISPLAY, 48, 700, 1.125, -1), { fontSize: 30, letterSpacing: -0.5 }),
-    title: { $value: typographyValue(style(DISPLAY, 18, 600, 1.5)) },
-    lead: onPhone(style(TEXT, 22, 400, 1.5), { fontSize: 18 }),
-    body: { $value: typographyValue(style(TEXT, 16, 400, 1.5)) },
-    label: { $value: typographyValue(style(TEXT, 14, 600, 1.5, 0.5)) },
+    giant: onPhone(typeStyle(DISPLAY, 164, 900, 1, -4), { fontSize: 38, letterSpacing: -1 }),
+    heading: onPhone(typeStyle(DISPLAY, 48, 700, 1.125, -1), { fontSize: 30, letterSpacing: -0.5 }),
+    title: { $value: typographyValue(typeStyle(DISPLAY, 18, 600, 1.5)) },
+    lead: onPhone(typeStyle(TEXT, 22, 400, 1.5), { fontSize: 18 }),
+    body: { $value: typographyValue(typeStyle(TEXT, 16, 400, 1.5)) },
+    label: { $value: typographyValue(typeStyle(TEXT, 14, 600, 1.5, 0.5)) },
   },
 }
 

@@ -50,6 +50,15 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
 
 export { expect }
 
+/** A project without anything in it, made as a user does, open. */
+export async function emptyProject(page: Page, app: Running, name: string) {
+  await page.goto(app.address)
+  await page.getByRole('button', { name: 'New project' }).click()
+  await page.getByLabel('Name').fill(name)
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This page is empty')).toBeVisible()
+}
+
 /** A value of the spec or the bench, opened, typed and taken. */
 export async function setValue(page: Page, label: string | RegExp, value: string) {
   await page.getByRole('button', { name: label }).first().click()

@@ -1,15 +1,9 @@
 /** Four jobs with real content, from an empty project by hand, counted in gestures. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, saved, stored, test } from './app'
+import { emptyProject, expect, findNode, saved, stored, test } from './app'
 import { Hand } from './gestures'
 
-test.beforeEach(async ({ page, app }) => {
-  await page.goto(app.address)
-  await page.getByRole('button', { name: 'New project' }).click()
-  await page.getByLabel('Name').fill('With content')
-  await page.keyboard.press('Enter')
-  await expect(page.getByText('This page is empty')).toBeVisible()
-})
+test.beforeEach(({ page, app }) => emptyProject(page, app, 'With content'))
 
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
 const option = (page: Page, name: string) => page.getByRole('option', { name, exact: true })

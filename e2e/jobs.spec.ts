@@ -1,15 +1,9 @@
 /** Two jobs of every day, from an empty project by hand, within as many gestures as they may take. */
 import type { Page } from '@playwright/test'
-import { expect, saved, stored, test } from './app'
+import { emptyProject, expect, saved, stored, test } from './app'
 import { Hand } from './gestures'
 
-test.beforeEach(async ({ page, app }) => {
-  await page.goto(app.address)
-  await page.getByRole('button', { name: 'New project' }).click()
-  await page.getByLabel('Name').fill('By hand')
-  await page.keyboard.press('Enter')
-  await expect(page.getByText('This page is empty')).toBeVisible()
-})
+test.beforeEach(({ page, app }) => emptyProject(page, app, 'By hand'))
 
 /** On no view, at no width, once that has been looked through. */
 async function nothingBreaks(page: Page) {

@@ -1,19 +1,25 @@
 /** What a new project begins with: tokens that every shelf item refers to, and common views. */
 import type { ProjectFile, View } from '../document/schema'
 import { FORMAT, VERSION } from '../document/schema'
-import { colorValue, dimensionValue, type TokenTree, typographyValue } from '../document/tokens'
+import {
+  colorValue,
+  dimensionValue,
+  type TokenTree,
+  type Typography,
+  typographyValue,
+} from '../document/tokens'
 
 const color = (hex: string) => ({ $value: colorValue(hex) })
 const dimension = (px: number) => ({ $value: dimensionValue(px) })
-const type = (
+/** @param fontSize px @param lineHeight ratio @param letterSpacing px */
+export const typeStyle = (
   fontFamily: string,
   fontSize: number,
   fontWeight: number,
   lineHeight: number,
   letterSpacing = 0,
-) => ({
-  $value: typographyValue({ fontFamily, fontSize, fontWeight, lineHeight, letterSpacing }),
-})
+): Typography => ({ fontFamily, fontSize, fontWeight, lineHeight, letterSpacing })
+const type = (...style: Parameters<typeof typeStyle>) => ({ $value: typographyValue(typeStyle(...style)) })
 
 export function starterTokens(display = 'Fraunces', text = 'Hanken Grotesk'): TokenTree {
   return {
