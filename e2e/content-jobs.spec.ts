@@ -42,9 +42,6 @@ test('text that reads on a photograph, in at most 24 gestures', async ({ page })
   const hand = new Hand(page)
   await hand.place('heading')
   await hand.write('Open until the lanterns go out')
-  await draw(hand, 'landscapes')
-  // It is in the project now, and shown behind the words instead of below them.
-  await hand.key('Delete')
   await hand.click(page.getByRole('treeitem').first())
   for (const fill of ['A picture', 'A gradient']) {
     await hand.click(button(page, 'Another fill on top'))
@@ -58,8 +55,17 @@ test('text that reads on a photograph, in at most 24 gestures', async ({ page })
   const text = JSON.stringify((await stored(page)).pages)
   expect(text).toContain('"kind":"picture"')
   expect(text).toContain('"kind":"gradient"')
+  expect((await stored(page)).assets).toHaveLength(1)
   expect(hand.count).toBeLessThanOrEqual(24)
   console.log(`text on a photograph: ${hand.count} gestures`)
+  // Ink, gradient, and the picture with its fill: a step each.
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ControlOrMeta+z')
+  await saved(page)
+  await expect(async () => {
+    const { pages, assets } = await stored(page)
+    expect(JSON.stringify(pages)).not.toContain('"kind":"picture"')
+    expect(assets).toHaveLength(0)
+  }).toPass()
 })
 
 test('a page in two themes, in at most 8 gestures', async ({ page }) => {

@@ -209,13 +209,21 @@ export class Editor extends Sheets {
     props: Partial<Record<PropKey, unknown>>,
     label: string,
     gesture?: string,
-    nodes: Node[] = this.meant.map((id) => this.doc.node(id)),
+    nodes: Node[] = this.meantNodes,
   ) {
-    const edits = nodes.flatMap((node) => {
+    return this.commit(this.propEdits(props, nodes), label, gesture)
+  }
+
+  get meantNodes(): Node[] {
+    return this.meant.map((id) => this.doc.node(id))
+  }
+
+  /** What sets properties of blocks, of each those that its kind has. */
+  propEdits(props: Partial<Record<PropKey, unknown>>, nodes: readonly Node[]): Edit[] {
+    return nodes.flatMap((node) => {
       const own = Object.entries(props).filter(([key]) => hasProperty(node.kind, key))
       return own.length > 0 ? [this.setEdit(node, Object.fromEntries(own))] : []
     })
-    return this.commit(edits, label, gesture)
   }
 
   /** Moves a block one step among its siblings: for every view, or as the active one alone shows them. */

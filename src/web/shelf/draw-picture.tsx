@@ -1,9 +1,10 @@
 /** Placeholder pictures by subject: drawn in the shape of what is selected, and put there. */
 import type { Node } from '../../core/document/document'
+import type { Asset } from '../../core/document/schema'
 import { placeholder, SUBJECTS, type Subject } from '../../core/placeholders/subjects'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { selectedTargets, takePictures } from './take-pictures'
+import { readPictures, selectedTargets, takePictures } from './take-pictures'
 
 /** Of a picture that is for no block, px. */
 const PLAIN = { width: 1200, height: 800 }
@@ -26,16 +27,29 @@ const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 const countOf = ({ doc }: Editor, subject: Subject) =>
   [...doc.assets.values()].filter(({ name }) => name.startsWith(`${capital(subject)} `)).length
 
+/** The file of the next of a subject. @param more of it that are drawn just now and not yet there */
+function drawn(editor: Editor, subject: Subject, node: Node | undefined, more = 0) {
+  const { width, height } = shapeFor(editor, node)
+  const count = countOf(editor, subject) + more
+  const svg = placeholder(subject, count, width, height)
+  return new File([svg], `${capital(subject)} ${count + 1}.svg`, { type: 'image/svg+xml' })
+}
+
 /** One for each block that is selected, or one that is placed. */
 export function drawPictures(editor: Editor, subject: Subject) {
   const targets = selectedTargets(editor)
-  const first = countOf(editor, subject)
-  const files = (targets.length > 0 ? targets : [undefined]).map((node, i) => {
-    const { width, height } = shapeFor(editor, node)
-    const svg = placeholder(subject, first + i, width, height)
-    return new File([svg], `${capital(subject)} ${first + i + 1}.svg`, { type: 'image/svg+xml' })
-  })
-  return takePictures(editor, files, targets)
+  const blocks = targets.length > 0 ? targets : [undefined]
+  return takePictures(
+    editor,
+    blocks.map((node, i) => drawn(editor, subject, node, i)),
+    targets,
+  )
+}
+
+/** One in a block's shape, to be put behind what the block holds; nothing: it could not be had, or was not waited for. */
+export async function drawBehind(editor: Editor, node: Node): Promise<Asset | undefined> {
+  const [asset] = await readPictures(editor, [drawn(editor, 'landscapes', node)])
+  return asset
 }
 
 export function DrawPicture({ close }: { close: () => void }) {

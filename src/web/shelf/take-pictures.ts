@@ -31,8 +31,8 @@ export function targetsOfPaste(editor: Editor): Node[] {
   return selected.length > 1 || selected[0]?.kind === 'box' ? selected : []
 }
 
-/** @param files those that cannot be read are said by name, and the others taken */
-export async function takePictures(editor: Editor, files: readonly File[], targets: readonly Node[] = []) {
+/** @param files those that cannot be read are said by name, and the others returned; nothing: it was cancelled */
+export async function readPictures(editor: Editor, files: readonly File[]): Promise<Asset[]> {
   const count = files.length
   const problems: string[] = []
   const assets = await busyWith(editor, 'Reading the picture …', async (signal, say) => {
@@ -48,14 +48,14 @@ export async function takePictures(editor: Editor, files: readonly File[], targe
     }
     return read
   })
-  if (!assets) return
-  if (problems.length > 0) editor.session.showNotice(problems.join('; '))
-  if (assets.length > 0)
-    show(
-      editor,
-      assets,
-      targets.filter(({ id }) => editor.doc.nodes.has(id)),
-    )
+  if (assets && problems.length > 0) editor.session.showNotice(problems.join('; '))
+  return assets ?? []
+}
+
+export async function takePictures(editor: Editor, files: readonly File[], targets: readonly Node[] = []) {
+  const assets = await readPictures(editor, files)
+  const left = targets.filter(({ id }) => editor.doc.nodes.has(id))
+  if (assets.length > 0) show(editor, assets, left)
 }
 
 function show(editor: Editor, assets: readonly Asset[], targets: readonly Node[]) {

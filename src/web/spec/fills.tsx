@@ -1,16 +1,20 @@
 /** What a block is filled with: colours, gradients, pictures, patterns, noise; the first on top. */
 import { Blend, Plus } from 'lucide-react'
 import type { Node } from '../../core/document/document'
+import type { Edit } from '../../core/edits/edit'
 import { BLENDS, type Fill } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { AddMenu } from '../parts/add-menu'
 import { Choice } from '../parts/choice'
+import { drawBehind } from '../shelf/draw-picture'
 import { ColorChip } from './color-chip'
 import { NoiseChip, PatternChip, PictureFillChip } from './fill-chips'
 import { GradientChip } from './gradient-chip'
 import { ItemSwitches, useItems, type WithoutOrder } from './items'
 import { Line } from './line'
+
+type Add = ReturnType<typeof useItems<Fill>>['add']
 
 const INK = '#1c2b2426'
 
@@ -59,7 +63,7 @@ export function FillLines({ node }: { node: Node }) {
             value={undefined}
             onChange={(color) => color !== null && add({ kind: 'color', color })}
           />
-          <AnotherFill onAdd={add} />
+          <AnotherFill node={node} onAdd={add} />
         </>
       )}
       {list.map(([id, fill], i) => (
@@ -73,7 +77,7 @@ export function FillLines({ node }: { node: Node }) {
             number={i}
             onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
           />
-          {i === 0 && <AnotherFill onAdd={add} />}
+          {i === 0 && <AnotherFill node={node} onAdd={add} />}
           {i < list.length - 1 && (
             <Choice
               label={`How fill ${i + 1} mixes with those below`}
@@ -143,27 +147,27 @@ function FillChip({
   }
 }
 
-function AnotherFill({ onAdd }: { onAdd: (fill: WithoutOrder<Fill>) => void }) {
-  const { doc } = useEditor()
-  const [picture] = doc.assets.values()
-  const choices = picture
-    ? [
-        ...NEW.slice(0, 3),
-        {
-          words: 'A picture',
-          fill: { kind: 'picture', asset: picture.id, fit: 'cover' } as WithoutOrder<Fill>,
-        },
-        ...NEW.slice(3),
-      ]
-    : NEW
+/** One more fill on top; a picture is the project's first, or where there is none yet one that is drawn. */
+function AnotherFill({ node, onAdd }: { node: Node; onAdd: Add }) {
+  const editor = useEditor()
+  const addPicture = async () => {
+    const nodes = editor.meantNodes
+    const [first] = editor.doc.assets.values()
+    const asset = first ?? (await drawBehind(editor, node))
+    const left = nodes.filter(({ id }) => editor.doc.nodes.has(id))
+    if (!asset || left.length === 0) return
+    const known: Edit[] = first ? [] : [{ op: 'asset', id: asset.id, asset }]
+    onAdd({ kind: 'picture', asset: asset.id, fit: 'cover' }, left, known)
+  }
+  const options = NEW.map(({ words, fill }) => ({ words, value: () => void onAdd(structuredClone(fill)) }))
   return (
     <AddMenu
       label="Another fill on top"
       className="icon-button size-6"
       width={170}
       button={<Plus size={14} strokeWidth={1.75} aria-hidden />}
-      options={choices.map(({ words, fill }) => ({ words, value: fill }))}
-      onTake={(fill) => onAdd(structuredClone(fill))}
+      options={options.toSpliced(3, 0, { words: 'A picture', value: () => void addPicture() })}
+      onTake={(take) => take()}
     />
   )
 }

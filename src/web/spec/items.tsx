@@ -4,6 +4,7 @@ import { generateKeyBetween } from 'fractional-indexing'
 import { Eye, EyeOff, X } from 'lucide-react'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
+import type { Edit } from '../../core/edits/edit'
 import { type Items, itemsOf } from '../../core/properties/items'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
@@ -21,8 +22,12 @@ export function useItems<T extends Ordered>(node: Node, prop: 'fills' | 'shadows
   return {
     list,
     change: (id: string, item: T, gesture?: string) => set({ [id]: item }, gesture),
-    add: (item: WithoutOrder<T>) =>
-      set({ [makeId()]: { ...item, order: generateKeyBetween(null, list[0]?.[1].order ?? null) } as T }),
+    /** @param also edits that come first, in the same step */
+    add: (item: WithoutOrder<T>, nodes = editor.meantNodes, also: Edit[] = []) => {
+      const order = generateKeyBetween(null, list[0]?.[1].order ?? null)
+      const edits = editor.propEdits({ [prop]: { [makeId()]: { ...item, order } } }, nodes)
+      return editor.commit([...also, ...edits], `${words} of ${node.name}`)
+    },
     remove: (id: string) => {
       const view = editor.scopedView
       const item = list.find(([each]) => each === id)![1]
