@@ -27,6 +27,8 @@ test('dark from light: both on the board side by side, and what is handed off lo
 }) => {
   test.slow()
   await desk.getByRole('button', { name: 'Tokens of the project' }).click()
+  await expect(dialog(desk).getByRole('tab', { name: 'Colours' })).toBeFocused()
+  await expect(dialog(desk).getByRole('button', { name: 'Colour paper in Light' })).toBeInViewport()
   // As a project is that has none yet.
   for (const name of ['Dark', 'Light'])
     await dialog(desk)

@@ -129,7 +129,7 @@ function UsesButton({ short, uses }: { short: string; uses: readonly TokenUse[] 
   const editor = useEditor()
   const here = [...new Set(uses.filter(({ page }) => page === editor.pageId).map(({ node }) => node))]
   const words = uses.length === 0 ? 'not used' : uses.length === 1 ? 'used once' : `used ${uses.length} times`
-  if (here.length === 0) return <span className="w-28 text-right text-small soft">{words}</span>
+  if (here.length === 0) return <span className="w-28 px-1.5 text-right text-small soft">{words}</span>
   return (
     <button
       type="button"

@@ -35,7 +35,7 @@ export function TokensDialog() {
       <Tabs.Root defaultValue="colors">
         <Tabs.List className="rule-b mb-3 flex gap-1 pb-2" aria-label="Kinds of tokens">
           {parts.map(([id, word, number]) => (
-            <Tabs.Tab key={id} value={id} className={TAB}>
+            <Tabs.Tab key={id} value={id} data-first={id === 'colors' || undefined} className={TAB}>
               {word} <span className="font-normal soft tabular-nums">{number}</span>
             </Tabs.Tab>
           ))}
