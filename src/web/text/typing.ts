@@ -19,6 +19,7 @@ import {
   selectedLook,
 } from '../../core/words/selection'
 import type { Look, MarkName, Words } from '../../core/words/words'
+import { selectionBehind } from './caret-keys'
 import { markViews, nodeViews, parser, serializer } from './rendering'
 import type { Kept } from './waiting'
 
@@ -126,8 +127,12 @@ export class Typing {
     if (view.someProp('handleKeyDown', (handle) => handle(view, kept))) return
     const { $from, from, to, empty } = view.state.selection
     const insert = () => view.state.tr.insertText(kept.key, from, to)
-    if (kept.key === 'Backspace' && empty && $from.parentOffset > 0)
+    const moved = selectionBehind(kept, view.state)
+    if (moved) view.dispatch(view.state.tr.setSelection(moved))
+    else if (kept.key === 'Backspace' && empty && $from.parentOffset > 0)
       view.dispatch(view.state.tr.delete(from - 1, from))
+    else if (kept.key === 'Delete' && empty && $from.parentOffset < $from.parent.content.size)
+      view.dispatch(view.state.tr.delete(from, from + 1))
     else if (kept.key.length > 1 || kept.ctrlKey || kept.metaKey || kept.altKey) return
     else if (!view.someProp('handleTextInput', (handle) => handle(view, from, to, kept.key, insert)))
       view.dispatch(insert())
