@@ -1,7 +1,9 @@
 /** Building trees: what shelf items and the demo are written with. */
 
 import { generateNKeysBetween } from 'fractional-indexing'
+import type { Node } from '../document/document'
 import type { NodeTree, View } from '../document/schema'
+import type { Edit } from '../edits/edit'
 import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Kind } from '../properties/kinds'
 import type { Props } from '../properties/table'
@@ -122,12 +124,21 @@ export class Builder {
 /** What the shelf offers: a thing to place. */
 export type ShelfItem = {
   id: string
-  shelf: 'sections' | 'blocks'
+  shelf: 'sections' | 'blocks' | 'icons'
   category: string
   name: string
   /** More words it is found by. */
   words: string
   build: (b: Builder) => Draft
+  /**
+   * Puts it beside a button's words instead, where it can lie there. @param words their size and height, px
+   * @returns the edits, and the id of what stands in the button's place then
+   */
+  inButton?: (
+    button: Node,
+    words: { fontSize: number; height: number },
+    makeId: () => string,
+  ) => { edits: Edit[]; row: string }
 }
 
 const clean = (props: Props): Props =>

@@ -3,6 +3,7 @@ import { box, lay } from '../arrange/test-page'
 import type { Props } from '../properties/table'
 import type { Draft } from './build'
 import { firstSize } from './first-size'
+import { inkedFor } from './ink-beside'
 import { foundOnShelf } from './search'
 
 const draft = (kind: Draft['kind'], props: Props = {}, children: Draft[] = []): Draft => ({
@@ -61,5 +62,32 @@ describe('the first size', () => {
     expect(firstSize(draft('picture'), layout.boxes.get('s'), 12)).toEqual({
       width: { kind: 'columns', span: 6 },
     })
+  })
+})
+
+describe('a line placed among words', () => {
+  const words = (id: string, color?: string) => ({
+    ...box(id, color ? { color } : {}),
+    kind: 'text' as const,
+  })
+  const line = draft('shape', { stroke: { width: 2, color: '{color.ink}' } })
+  const colorAt = (blocks: Parameters<typeof lay>[1], parent: string, index: number, placed = line) => {
+    const { doc } = lay({ flow: 'column' }, blocks)
+    return inkedFor(doc, placed, parent, index).props.stroke?.color
+  }
+  const blocks = () => [words('a', '#111111'), { ...box('b', {}), children: [] }, words('c', '#222222')]
+  test('has the colour of those before it, or else behind it', () => {
+    expect(colorAt(blocks(), 's', 2)).toBe('#111111')
+    expect(colorAt(blocks(), 's', 3)).toBe('#222222')
+    expect(colorAt(blocks(), 's', 0)).toBe('#111111')
+  })
+  test('in a box without words, of those around the box', () =>
+    expect(colorAt(blocks(), 'b', 0)).toBe('#111111'))
+  test('stays plain where no words have a colour, and what is coloured or painted stays so', () => {
+    expect(colorAt([words('a')], 's', 1)).toBe('{color.ink}')
+    const red = draft('shape', { stroke: { width: 2, color: '#ff0000' } })
+    expect(colorAt(blocks(), 's', 1, red)).toBe('#ff0000')
+    const painted = draft('shape', { paint: '#ffffff', stroke: { width: 2, color: '{color.ink}' } })
+    expect(colorAt(blocks(), 's', 1, painted)).toBe('{color.ink}')
   })
 })

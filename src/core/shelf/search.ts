@@ -2,24 +2,32 @@
 import type { ShelfItem } from './build'
 import { SHELF } from './items'
 
-/** How well an item answers what was typed, 0 the best; undefined: not at all. */
-function rankOf({ name, words, category }: ShelfItem, typed: string): number | undefined {
+/** What is looked for by what it is called and by more words. */
+export type Named = { name: string; words: string }
+
+/** How well something answers what was typed, 0 the best; undefined: not at all. */
+function rankOf({ name, words }: Named, typed: string): number | undefined {
   const called = name.toLowerCase()
   if (called === typed) return 0
   if (called.startsWith(typed)) return 1
   if (called.split(/\s+/).some((word) => word.startsWith(typed))) return 2
   if (called.includes(typed)) return 3
   if (words.split(/\s+/).some((word) => word.startsWith(typed))) return 4
-  return `${words} ${category}`.toLowerCase().includes(typed) ? 5 : undefined
+  return words.toLowerCase().includes(typed) ? 5 : undefined
 }
 
-/** Items that answer to what was typed; equals stand as on the shelf. */
-export function foundOnShelf(typed: string): ShelfItem[] {
+/** What answers to what was typed, the best first; equals stand as they stood. */
+export function found<T>(all: readonly T[], named: (each: T) => Named, typed: string): T[] {
   const words = typed.trim().toLowerCase()
-  return SHELF.flatMap((item) => {
-    const rank = rankOf(item, words)
-    return rank === undefined ? [] : [{ item, rank }]
-  })
+  return all
+    .flatMap((each) => {
+      const rank = rankOf(named(each), words)
+      return rank === undefined ? [] : [{ each, rank }]
+    })
     .sort((a, b) => a.rank - b.rank)
-    .map(({ item }) => item)
+    .map(({ each }) => each)
 }
+
+/** Items that answer to what was typed. */
+export const foundOnShelf = (typed: string): ShelfItem[] =>
+  found(SHELF, ({ name, words, category }) => ({ name, words: `${words} ${category}` }), typed)

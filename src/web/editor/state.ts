@@ -53,7 +53,9 @@ export class EditorState {
   panels: Panels = { ledger: true, spec: true, shelf: false }
   /** The panels as they stand beside the board, while the window is too narrow for any beside it. */
   panelsBeside: Panels | undefined
-  shelfPart: 'sections' | 'blocks' | 'pictures' = 'sections'
+  shelfPart: 'sections' | 'blocks' | 'icons' | 'pictures' = 'sections'
+  /** What new icons are: px of their side and of their line. */
+  iconLook = { size: 24, line: 2 }
   dialog:
     | 'page'
     | 'palette'

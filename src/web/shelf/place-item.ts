@@ -2,6 +2,7 @@
 
 import { endOfPage } from '../../core/arrange/budget'
 import { orderAt, ordersAt, sectionOf } from '../../core/arrange/order'
+import type { Node } from '../../core/document/document'
 import type { Asset, NodeTree } from '../../core/document/schema'
 import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
@@ -10,6 +11,7 @@ import { linkFrom } from '../../core/properties/links'
 import type { ShelfItem } from '../../core/shelf/build'
 import { Builder, belowTitle, type Draft, plant } from '../../core/shelf/build'
 import { firstSize } from '../../core/shelf/first-size'
+import { inkedFor } from '../../core/shelf/ink-beside'
 import { type Editor, makeId } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 
@@ -62,7 +64,8 @@ export function placing(
   const { layout } = editor
   const columns = layout?.usedFor(parent).columns ?? 1
   const size = firstSize(draft, layout?.boxes.get(parent), columns)
-  const sized = { ...draft, props: { ...draft.props, ...size } }
+  const inked = inkedFor(editor.doc, draft, parent, index)
+  const sized = { ...inked, props: { ...inked.props, ...size } }
   const tree = planted(editor, sized, orderAt(editor.doc, parent, index))
   return { edits: [{ op: 'insert', parent, tree }], tree }
 }
@@ -76,7 +79,21 @@ export function placeItem(editor: Editor, item: ShelfItem) {
     insert(editor, edits, tree, `Place ${item.name}`)
     return
   }
+  const { selected } = editor
+  if (item.inButton && selected?.kind === 'button')
+    return placeInButton(editor, selected, item.inButton, item.name)
   placeBlock(editor, draft, `Place ${item.name}`)
+}
+
+function placeInButton(editor: Editor, button: Node, put: NonNullable<ShelfItem['inButton']>, name: string) {
+  const { fontSize } = editor.resolved(button)
+  const box = editor.layout?.boxes.get(button.id)
+  const height = box ? box.height - box.padT - box.padB - box.borT - box.borB : fontSize
+  const { edits, row } = put(button, { fontSize, height }, makeId)
+  if (!editor.commit(edits, `${name} into ${button.name}`)) return
+  editor.select(row)
+  goHome(editor)
+  editor.announce(`${name} is before the words of ${button.name}`)
 }
 
 /** Places a picture; one that the project does not have yet is added in the same step. */

@@ -1,6 +1,6 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
-import { Image, LayoutPanelTop, Search, Shapes } from 'lucide-react'
-import { useState } from 'react'
+import { Image, LayoutPanelTop, Search, Shapes, Smile } from 'lucide-react'
+import { lazy, Suspense, useState } from 'react'
 import type { ShelfItem } from '../../core/shelf/build'
 import { SHELF } from '../../core/shelf/items'
 import { foundOnShelf } from '../../core/shelf/search'
@@ -14,13 +14,19 @@ import { draftOf, placeItem } from './place-item'
 import { Snapping } from './snapping'
 import { Thumbnail } from './thumbnail'
 import { TracingList } from './tracing-list'
+import { useIcons } from './use-icons'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
 const PARTS = [
   { id: 'sections', word: 'Sections', icon: <LayoutPanelTop {...ICON} /> },
   { id: 'blocks', word: 'Blocks', icon: <Shapes {...ICON} /> },
+  { id: 'icons', word: 'Icons', icon: <Smile {...ICON} /> },
   { id: 'pictures', word: 'Pictures', icon: <Image {...ICON} /> },
 ] as const
+
+const IconTray = lazy(() => import('./icon-tray').then((part) => ({ default: part.IconTray })))
+/** Most icons that a search of the whole shelf shows. */
+const MOST_ICONS = 24
 
 /** The panels that lie over the board in a narrow window, one at a time. */
 function OverBoard() {
@@ -53,12 +59,17 @@ export function Shelf() {
     editor.showPanel('shelf', !close)
   }
   const words = search.trim()
+  const icons = useIcons(words !== '')
   const found = words === '' ? SHELF.filter((item) => item.shelf === shelfPart) : foundOnShelf(words)
+  if (icons)
+    for (const { name, drawing } of icons.foundIcons(icons.ICONS, words).slice(0, MOST_ICONS))
+      found.push(icons.iconItem(name, drawing, editor.iconLook))
   const categories = [...new Set(found.map((item) => item.category))]
   const items = found.filter((item) => category === undefined || item.category === category)
   /** What Enter places. */
   const marked = words === '' ? undefined : items[Math.min(mark, items.length - 1)]
   const count = (part: string) => {
+    if (part === 'icons' && words === '') return ''
     if (part === 'pictures') return words === '' ? editor.doc.assets.size : 0
     return (words === '' ? SHELF : found).filter((item) => item.shelf === part).length
   }
@@ -152,6 +163,10 @@ export function Shelf() {
         <div className="flex h-36.5 max-h-[45vh] gap-4 overflow-auto px-3 pt-1 pb-3">
           {shelfPart === 'pictures' && words === '' ? (
             <PictureTray />
+          ) : shelfPart === 'icons' && words === '' ? (
+            <Suspense>
+              <IconTray place={place} />
+            </Suspense>
           ) : (
             <>
               <div

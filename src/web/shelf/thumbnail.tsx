@@ -7,6 +7,10 @@ import type { ShelfItem } from '../../core/shelf/build'
 import { Builder, plant } from '../../core/shelf/build'
 import { library, paragraphs } from '../session/fonts'
 
+/** What a block is shown on, near its own size: px, and how far from the edges. */
+const STAGE = { width: 460, across: 60, down: 40 }
+const ICON_STAGE = { width: 86, across: 31, down: 12 }
+
 const cache = new Map<string, string>()
 
 async function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): Promise<string> {
@@ -16,6 +20,7 @@ async function draw(item: ShelfItem, views: View[], tokens: Record<string, unkno
   let count = 0
   const builder = new Builder(views)
   const draft = item.build(builder)
+  const stage = item.shelf === 'icons' ? ICON_STAGE : STAGE
   const root =
     draft.kind === 'section'
       ? draft
@@ -23,18 +28,17 @@ async function draw(item: ShelfItem, views: View[], tokens: Record<string, unkno
           'Stage',
           {
             flow: 'column',
-            paddingTop: 40,
-            paddingBottom: 40,
+            paddingTop: stage.down,
+            paddingBottom: stage.down,
             fullBleed: true,
-            paddingLeft: 60,
-            paddingRight: 60,
+            paddingLeft: stage.across,
+            paddingRight: stage.across,
           },
           [draft],
         )
-  // A block is shown on a narrow stage, near its own size.
   // Headers and footers are low: on a narrower window they are readable here.
   const low = draft.props.tag === 'header' || draft.props.tag === 'footer'
-  const width = draft.kind !== 'section' ? 460 : low ? 820 : views[0].width
+  const width = draft.kind !== 'section' ? stage.width : low ? 820 : views[0].width
   const doc = Document.fromFile({
     format: FORMAT,
     version: VERSION,

@@ -57,11 +57,12 @@ export const formWords = (form: Form): string => {
 }
 
 export function FormPicture({ form, size = 16 }: { form: Form; size?: number }) {
-  const isLine = form.form === 'line'
+  const path = pathOfForm(form)
+  const isLine = path.some(({ closed }) => !closed)
   return (
     <svg aria-hidden viewBox="-4 -4 108 108" width={size} height={size} className="flex-none">
       <path
-        d={pathData(pathOfForm(form))}
+        d={pathData(path)}
         fillRule="evenodd"
         fill={isLine ? 'none' : 'currentColor'}
         stroke={isLine ? 'currentColor' : 'none'}
