@@ -117,6 +117,16 @@ const STATES: State[] = [
     },
   ],
   [
+    'icons',
+    async (page) => {
+      await page.getByRole('button', { name: /^Icons/ }).click()
+      await page.getByRole('option', { name: 'Search', exact: true }).waitFor()
+    },
+    async (page) => {
+      await page.getByRole('button', { name: /^Icons/ }).click()
+    },
+  ],
+  [
     'filler and a list of families',
     async (page) => {
       await onSheet(page, 'desktop', 'Take home heirloom').click()
