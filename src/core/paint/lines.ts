@@ -1,6 +1,7 @@
 /** Where the lines of a text are drawn. */
 import { textOffset } from '../layout/baseline'
 import type { LayoutBox } from '../layout/box'
+import type { Rect } from '../layout/rect'
 import type { Marker } from '../text/marker'
 import type { Line, Paragraph } from '../text/paragraph'
 import { holdsLinks } from '../words/parts'
@@ -65,3 +66,10 @@ export function showsLinks(box: LayoutBox): boolean {
   for (let at = box.parent; at; at = at.parent) if (at.node.props.tag === 'a') return false
   return holdsLinks(box.node.kind, box.node.props.tag)
 }
+
+/** Where a block's lines of words lie, px from its border edge. */
+export const wordAreas = (box: LayoutBox): Rect[] =>
+  placedLines(box).flatMap(({ line, x, top, spread, paragraph }) => {
+    const spaces = paragraph.text.slice(line.start, line.end).match(SPACES)?.length ?? 0
+    return line.width > 0 ? [{ x, y: top, width: line.width + spread * spaces, height: line.height }] : []
+  })

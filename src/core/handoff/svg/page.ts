@@ -5,6 +5,7 @@ import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
 import { Flow, type LayoutBox } from '../../layout/box'
 import type { PageLayout } from '../../layout/page'
+import type { Rect } from '../../layout/rect'
 import { type Layer, layersOf } from '../../paint/layers'
 import { num } from '../../properties/css-text'
 import { shownItems } from '../../properties/items'
@@ -28,7 +29,11 @@ class PageWriter {
     private readonly svg: SvgWriter,
     private readonly size: { width: number; height: number },
     readonly isSmall: boolean,
+    /** What is drawn last, and without its words. */
+    private readonly last?: LayoutBox,
   ) {}
+
+  private isDone = false
 
   /** Where a block stands, px from the page's top left as if nothing were turned; what is turned begins on a whole px. */
   private spot(box: LayoutBox): Spot {
@@ -79,13 +84,14 @@ class PageWriter {
       open = clips
     }
     for (const item of items) {
+      if (this.isDone) break
       within('layer' in item ? [] : item.clips)
       if ('layer' in item) this.layer(item.layer, item.clips)
       else this.box(item.box)
     }
     // Outlines lie over everything in their layer (CSS 2.2 appendix E, step 10).
     for (const item of items) {
-      if ('layer' in item || !item.box.resolved.outline?.width) continue
+      if (this.isDone || 'layer' in item || !item.box.resolved.outline?.width) continue
       within(item.clips)
       this.around(item.box, item.box.resolved.outline)
     }
@@ -119,6 +125,7 @@ class PageWriter {
   }
 
   private box(box: LayoutBox) {
+    this.isDone ||= box === this.last
     const { svg } = this
     const { resolved } = box
     const outer = this.outline(box)
@@ -127,7 +134,7 @@ class PageWriter {
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
     if (box.node.kind === 'shape') return this.shape(box)
     const inWords = resolved.fillsIn === 'words' && shownItems(resolved.fills).length > 0
-    if (inWords && this.isOff(outer)) return
+    if (inWords && (box === this.last || this.isOff(outer))) return
     if (inWords)
       svg.draw(
         `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
@@ -145,7 +152,7 @@ class PageWriter {
       })),
     )
     if (box.flow === Flow.Picture) this.picture(box, outer)
-    else if (box.typeset && !inWords) this.words(box)
+    else if (box.typeset && !inWords && box !== this.last) this.words(box)
   }
 
   private isOff({ left, top, right, bottom }: Shape): boolean {
@@ -220,5 +227,20 @@ export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: 
   const { width } = layout.root
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
   new PageWriter(doc, blobs, svg, { width, height }, crop !== undefined).layer(layersOf(layout))
-  return svg.document(width, height, htmlAttribute(doc.pages.get(layout.page)?.name ?? ''))
+  const title = htmlAttribute(doc.pages.get(layout.page)?.name ?? '')
+  return svg.document({ x: 0, y: 0, width, height }, title)
+}
+
+/** What lies behind a block's words: all that is drawn before them, in an area of the page. */
+export function groundSvg(
+  doc: Document,
+  layout: PageLayout,
+  blobs: Blobs,
+  box: LayoutBox,
+  area: Rect,
+): string {
+  const svg = new SvgWriter(layout.tokens)
+  const size = { width: layout.root.width, height: Math.max(1, layout.height) }
+  new PageWriter(doc, blobs, svg, size, false, box).layer(layersOf(layout))
+  return svg.document(area, '')
 }

@@ -1,6 +1,7 @@
 /** The text of an SVG document: what is defined once, and what is drawn. */
 import { colorIn } from '../../document/resolve'
 import type { Tokens } from '../../document/tokens'
+import type { Rect } from '../../layout/rect'
 import { num } from '../../properties/css-text'
 import { cssColor } from '../escape'
 
@@ -42,13 +43,14 @@ export class SvgWriter {
     return id
   }
 
-  document(width: number, height: number, title: string): string {
+  /** @param seen what of what was drawn is shown, px */
+  document({ x, y, width, height }: Rect, title: string): string {
     const size = `width="${num(width)}" height="${num(height)}"`
     return (
-      `<svg xmlns="http://www.w3.org/2000/svg" ${size} viewBox="0 0 ${num(width)} ${num(height)}">` +
+      `<svg xmlns="http://www.w3.org/2000/svg" ${size} viewBox="${num(x)} ${num(y)} ${num(width)} ${num(height)}">` +
       `<title>${title}</title><defs>${this.defs.join('')}</defs>` +
       // Nothing of a page blends with the paper that it lies on.
-      `<rect ${size} fill="#ffffff"/><g style="isolation:isolate">${this.body.join('')}</g></svg>`
+      `<rect x="${num(x)}" y="${num(y)}" ${size} fill="#ffffff"/><g style="isolation:isolate">${this.body.join('')}</g></svg>`
     )
   }
 }
