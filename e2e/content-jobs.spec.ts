@@ -68,6 +68,34 @@ test('text that reads on a photograph, in at most 24 gestures', async ({ page })
   }).toPass()
 })
 
+test('words on a photograph are read on its pixels: marked where they read worst, mended by a veil', async ({
+  page,
+}) => {
+  const hand = new Hand(page)
+  await hand.place('heading')
+  await hand.write('Open until the lanterns go out')
+  await hand.click(page.getByRole('treeitem').first())
+  await hand.click(button(page, 'Another fill on top'))
+  await hand.click(option(page, 'A picture'))
+  await hand.click(page.locator('[data-sheet="desktop"]').getByText('Open until').first())
+  await hand.click(button(page, /^Ink/))
+  const reading = page.locator('[data-reading]')
+  await expect(reading).toContainText(/: 1 where it is worst: reads badly, 3 is needed/)
+  const mark = page.locator('[data-worst-place]')
+  await expect(mark).toContainText(/: 1 here, too little/)
+  const words = (await page.locator('[data-sheet="desktop"]').getByText('Open until').first().boundingBox())!
+  const marked = (await mark.boundingBox())!
+  expect(marked.y).toBeGreaterThan(words.y - marked.height)
+  expect(marked.y).toBeLessThan(words.y + words.height)
+  await button(page, /^Lay white over the picture/).click()
+  await expect(reading).toContainText(/[3-9]\.\d : 1 where it is worst: reads well/)
+  await expect(mark).toContainText(/: 1 here$/)
+  await hand.key('Escape')
+  await expect(mark).toHaveCount(0)
+  await saved(page)
+  expect(JSON.stringify((await stored(page)).pages)).toMatch(/"color":"#ffffff[0-9a-f]{2}"/)
+})
+
 test('a page in two themes, in at most 8 gestures', async ({ page }) => {
   const hand = new Hand(page)
   await hand.place('hero')

@@ -23,6 +23,9 @@ export function laidOver(hex: string, ground: string): string {
 /** WCAG 2.2, 1.4.3: 1 to 21. What lets the ground through is taken as it is seen. */
 export const contrastOf = (ink: string, ground: string): number => wcagContrast(laidOver(ink, ground), ground)
 
+/** `4.4 : 1`: never more than it is, so that what falls short is not said to reach. */
+export const ratioWords = (ratio: number) => `${(Math.floor(ratio * 10 + 1e-9) / 10).toFixed(1)} : 1`
+
 /** What WCAG 2.2 asks for at least (AA): 3 for large words, 24 px or 18.66 px bold, else 4.5. */
 export const neededFor = (fontSize: number, fontWeight: number): number =>
   fontSize >= 24 || (fontSize >= 18.66 && fontWeight >= 700) ? 3 : 4.5

@@ -29,6 +29,7 @@ import { Sheet } from './sheet'
 import { RULER } from './sheet-place'
 import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
+import { WorstPlace } from './worst-place'
 
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
@@ -304,6 +305,7 @@ export function Board() {
         // Over every sheet's edges: what is said beside one may reach the next.
         <div key={place.id}>
           <MissingMarks {...place} />
+          <WorstPlace {...place} />
           <FramingLayer {...place} />
           <DragMarks {...place} />
           <Gauge {...place} />

@@ -2,6 +2,7 @@
 import type { LookOf } from '../../core/arrange/look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
 import type { Misfit } from '../../core/lattice/fit'
+import type { Rect } from '../../core/layout/rect'
 import type { Drag, SheetPoint } from '../board/drag'
 import type { Typing } from '../text/typing'
 import type { Camera } from './camera'
@@ -54,6 +55,8 @@ export class EditorState {
   /** The panels as they stand beside the board, while the window is too narrow for any beside it. */
   panelsBeside: Panels | undefined
   shelfPart: 'sections' | 'blocks' | 'icons' | 'pictures' = 'sections'
+  /** Where the words that are looked at read worst, px on the sheet. */
+  worstPlace: { view: string; rect: Rect; words: string } | undefined
   /** What new icons are: px of their side and of their line. */
   iconLook = { size: 24, line: 2 }
   dialog:

@@ -1,6 +1,6 @@
 /** Colours: changed where they stand, one for each theme, and all that has them follows; below, those that meet on the open page. */
 import { useState } from 'react'
-import { nearestThatReads } from '../../core/color/contrast'
+import { nearestThatReads, ratioWords } from '../../core/color/contrast'
 import { writeColor } from '../../core/color/formats'
 import type { Theme } from '../../core/document/schema'
 import { valueAt } from '../../core/document/token-variants'
@@ -158,7 +158,7 @@ function PairRow({ pair: { ink, ground, ratio, needed, nodes }, mends }: { pair:
     <li className="rule-b flex min-h-10 items-center gap-3 py-1">
       <Sample ink={ink} ground={ground} />
       <span className="flex-1 tabular-nums">
-        <b className={reads ? '' : 'text-error'}>{ratio.toFixed(1)} : 1</b>{' '}
+        <b className={reads ? '' : 'text-error'}>{ratioWords(ratio)}</b>{' '}
         <span className="soft">
           {ink} on {ground}, {reads ? `${needed} is enough` : `${needed} is needed`}
         </span>
