@@ -97,3 +97,51 @@ test('of several blocks each takes what its kind has', async ({ desk }) => {
   await expect.poll(() => style(desk, 'font-size')).toBe('21px')
   expect((await propsOf(desk)).props.fontSize).toBe(21)
 })
+
+test('a gradient is pulled on the block while the spec says it: its way, a colour, one more, its centre', async ({
+  desk,
+}) => {
+  await row(desk, 'Hero').click()
+  await desk.getByRole('button', { name: 'Another fill on top' }).click()
+  await desk.getByRole('option', { name: 'A gradient' }).click()
+  await desk.getByRole('button', { name: /^Gradient:/ }).click()
+  const fill = async () => {
+    await saved(desk)
+    const { fills } = findNode((await stored(desk)).pages[0].sections, 'Hero')!.props as {
+      fills: Record<
+        string,
+        { kind: string; angle: number; x?: number; stops: { at: number }[]; shape?: string }
+      >
+    }
+    return Object.values(fills).find(({ kind }) => kind === 'gradient')!
+  }
+  const middle = async (selector: string) => {
+    const box = (await desk.locator(selector).boundingBox())!
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  }
+  const drag = async (selector: string, to: { x: number; y: number }) => {
+    const from = await middle(selector)
+    await desk.mouse.move(from.x, from.y)
+    await desk.mouse.down()
+    await desk.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2)
+    await desk.mouse.move(to.x, to.y)
+    await desk.mouse.up()
+  }
+  const hero = (await onSheet(desk, 'desktop', 'Borrow a packet.').boundingBox())!
+  const block = (await desk.locator('[data-pulls]').boundingBox())!
+  const centre = { x: block.x + block.width / 2, y: block.y + block.height / 2 }
+  // From downwards to the right, and the panel stays open.
+  await drag('[data-gradient-way]', { x: block.x + block.width - 4, y: centre.y })
+  await expect(desk.getByRole('button', { name: /^Angle of the gradient: 90/ })).toBeVisible()
+  await drag('[data-gradient-stop="0"]', { x: block.x + block.width / 4, y: hero.y })
+  expect((await fill()).stops[0].at).toBeCloseTo(25, 0)
+  await desk.mouse.click(block.x + block.width * 0.6, centre.y)
+  expect((await fill()).stops.map(({ at }) => Math.round(at))).toEqual([25, 60, 100])
+  await choose(desk, 'Shape of the gradient', 'out of a point')
+  await drag('[data-gradient-centre]', { x: block.x + block.width * 0.2, y: centre.y })
+  expect((await fill()).x).toBeCloseTo(20, 0)
+  await desk.keyboard.press('Escape')
+  await expect(desk.locator('[data-pulls]')).toHaveCount(0)
+  for (let i = 0; i < 5; i++) await desk.keyboard.press('ControlOrMeta+z')
+  expect(await fill()).toMatchObject({ angle: 180, stops: [{ at: 0 }, { at: 100 }] })
+})

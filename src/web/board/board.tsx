@@ -1,6 +1,6 @@
 /** The board: a page's sheets side by side, panned and zoomed with one transform. */
 
-import { useEffect, useLayoutEffect, useRef } from 'react'
+import { lazy, Suspense, useEffect, useLayoutEffect, useRef } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
 import { isText } from '../../core/properties/kinds'
@@ -30,6 +30,8 @@ import { RULER } from './sheet-place'
 import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
+
+const GradientPull = lazy(() => import('./gradient-pull').then((part) => ({ default: part.GradientPull })))
 
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
@@ -306,6 +308,11 @@ export function Board() {
         <div key={place.id}>
           <MissingMarks {...place} />
           <WorstPlace {...place} />
+          {editor.pulling && (
+            <Suspense>
+              <GradientPull {...place} />
+            </Suspense>
+          )}
           <FramingLayer {...place} />
           <DragMarks {...place} />
           <Gauge {...place} />

@@ -74,6 +74,7 @@ export function FillLines({ node }: { node: Node }) {
           <span className="w-8.5 flex-none">{i === 0 ? 'Fill' : 'over'}</span>
           <FillChip
             fill={fill}
+            on={{ node: node.id, fill: id }}
             number={i}
             onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
           />
@@ -119,10 +120,12 @@ export function FillLines({ node }: { node: Node }) {
 
 function FillChip({
   fill,
+  on,
   number,
   onChange,
 }: {
   fill: Fill
+  on: { node: string; fill: string }
   number: number
   onChange: (fill: Fill | null, gesture?: string) => void
 }) {
@@ -137,7 +140,7 @@ function FillChip({
         />
       )
     case 'gradient':
-      return <GradientChip label={label('Gradient')} gradient={fill} onChange={onChange} />
+      return <GradientChip label={label('Gradient')} gradient={fill} on={on} onChange={onChange} />
     case 'picture':
       return <PictureFillChip label={label('Picture behind')} fill={fill} onChange={onChange} />
     case 'pattern':

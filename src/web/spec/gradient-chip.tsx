@@ -1,21 +1,23 @@
 /** A gradient as a chip: its shape, its way, its colours. */
+import { useEffect } from 'react'
+import type { Gradient } from '../../core/arrange/gradient-pull'
 import { colorIn } from '../../core/document/resolve'
-import type { Fill } from '../../core/properties/items'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
 
-export type Gradient = Extract<Fill, { kind: 'gradient' }>
-
 export function GradientChip({
   label,
   gradient,
+  on,
   onChange,
 }: {
   label: string
   gradient: Gradient
+  /** The fill that it is: on the board it is pulled while it is said here. */
+  on?: { node: string; fill: string }
   onChange: (gradient: Gradient, gesture?: string) => void
 }) {
   const editor = useEditor()
@@ -45,6 +47,7 @@ export function GradientChip({
     >
       {() => (
         <div className="grid gap-1 p-1">
+          {on && <Pulled {...on} />}
           <div className="flex flex-wrap items-center gap-2">
             <Choice
               label="Shape of the gradient"
@@ -124,6 +127,15 @@ export function GradientChip({
       )}
     </Popover>
   )
+}
+
+function Pulled({ node, fill }: { node: string; fill: string }) {
+  const editor = useEditor()
+  useEffect(() => {
+    editor.set({ pulling: { node, fill } })
+    return () => editor.set({ pulling: undefined })
+  }, [editor, node, fill])
+  return <p className="soft">Pull it on the block, or say it here.</p>
 }
 
 type Shape = NonNullable<Gradient['shape']> | 'linear'

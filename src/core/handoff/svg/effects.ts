@@ -1,9 +1,10 @@
 /** Filters, and what a block is cut to, on a group of everything that is drawn of it. */
 import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
+import { gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import { type Cut, type Filters, filtersIn } from '../../properties/effects'
-import { gradientLine, linearGradient } from './gradient-line'
+import { linearGradient } from './gradients'
 import { elementOf, type Shape } from './shapes'
 import type { SvgWriter } from './writer'
 

@@ -1,11 +1,11 @@
 /** What a block is filled with, bottom to top. */
 import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
+import { beginningOf, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import { type Fill, type Items, shownItems } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
-import { beginningOf, gradientLine, linearGradient } from './gradient-line'
-import { drawGradient } from './gradients'
+import { drawGradient, linearGradient } from './gradients'
 import { fitPicture, imageOf } from './pictures'
 import { elementOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'

@@ -1,11 +1,20 @@
 /** Gradients as CSS draws them: along a line, out of a point, round one. */
+import { type GradientLine, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import type { Fill } from '../../properties/items'
-import { gradientLine, linearGradient } from './gradient-line'
 import { elementOf, pathOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 type Gradient = Extract<Fill, { kind: 'gradient' }>
+
+/** @param stops `stop` elements @param more attributes */
+export const linearGradient = (
+  id: string,
+  { x1, y1, x2, y2 }: GradientLine,
+  stops: string,
+  more = '',
+): string =>
+  `<linearGradient id="${id}" gradientUnits="userSpaceOnUse"${more} x1="${num(x1)}" y1="${num(y1)}" x2="${num(x2)}" y2="${num(y2)}">${stops}</linearGradient>`
 
 type Rgba = readonly [number, number, number, number]
 const rgba = (hex: string): Rgba => [

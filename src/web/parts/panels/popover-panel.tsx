@@ -25,7 +25,14 @@ export function PopoverPanel({
     options.at((now + (event.key === 'ArrowDown' ? 1 : -1)) % options.length)?.focus()
   }
   return (
-    <Base.Root open={open} onOpenChange={setOpen}>
+    <Base.Root
+      open={open}
+      onOpenChange={(next, { event }) => {
+        // What is pulled on the board belongs to what is said here.
+        const isPull = event.target instanceof Element && event.target.closest('[data-pulls]')
+        if (next || !isPull) setOpen(next)
+      }}
+    >
       <Base.Trigger className={className} title={title} aria-label={label} disabled={disabled}>
         {button}
       </Base.Trigger>

@@ -1,11 +1,10 @@
 /** The line that colours of a gradient lie along, in a box (CSS Images 3 §3.1.1). */
-import { num } from '../../properties/css-text'
-import type { Shape } from './shapes'
+import type { Bounds } from '../forms/path'
 
 export type GradientLine = { x1: number; y1: number; x2: number; y2: number }
 
 /** Through the middle of a box, as long as it takes for the corners to have the colours of its ends. @param degrees clockwise from upwards */
-export function gradientLine({ left, top, right, bottom }: Shape, degrees: number): GradientLine {
+export function gradientLine({ left, top, right, bottom }: Bounds, degrees: number): GradientLine {
   const angle = (degrees * Math.PI) / 180
   const [width, height] = [right - left, bottom - top]
   const half = (Math.abs(width * Math.sin(angle)) + Math.abs(height * Math.cos(angle))) / 2
@@ -19,12 +18,3 @@ export function beginningOf({ x1, y1 }: GradientLine, degrees: number, length: n
   const angle = (degrees * Math.PI) / 180
   return { x1, y1, x2: x1 + Math.sin(angle) * length, y2: y1 - Math.cos(angle) * length }
 }
-
-/** @param stops `stop` elements @param more attributes */
-export const linearGradient = (
-  id: string,
-  { x1, y1, x2, y2 }: GradientLine,
-  stops: string,
-  more = '',
-): string =>
-  `<linearGradient id="${id}" gradientUnits="userSpaceOnUse"${more} x1="${num(x1)}" y1="${num(y1)}" x2="${num(x2)}" y2="${num(y2)}">${stops}</linearGradient>`
