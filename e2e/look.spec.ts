@@ -98,6 +98,41 @@ test('of several blocks each takes what its kind has', async ({ desk }) => {
   expect((await propsOf(desk)).props.fontSize).toBe(21)
 })
 
+test('corners are pulled on the block once the spec says them: all, or with Alt one', async ({ desk }) => {
+  await desk.locator('[data-sheet="desktop"] img').first().click()
+  await desk.getByRole('button', { name: /^Corners:/ }).click()
+  const drag = async (corner: string, dx: number, dy: number) => {
+    const box = (await desk.locator(`[data-corner="${corner}"]`).boundingBox())!
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    await desk.mouse.move(x, y)
+    await desk.mouse.down()
+    await desk.mouse.move(x + dx / 2, y + dy / 2)
+    await desk.mouse.move(x + dx, y + dy)
+    await desk.mouse.up()
+  }
+  const radii = async () => {
+    await saved(desk)
+    const { props } = findNode((await stored(desk)).pages[0].sections, 'Picture')!
+    return ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(
+      (corner) => props[`radius${corner}`] as number,
+    )
+  }
+  await drag('radiusTopLeft', 20, 20)
+  const [all, ...others] = await radii()
+  expect(all).toBeGreaterThan(20)
+  expect(others).toEqual([all, all, all])
+  // The field that is open says what was pulled.
+  await expect(desk.getByRole('textbox', { name: 'Corners' })).toHaveValue(String(all))
+  await desk.keyboard.down('Alt')
+  await drag('radiusBottomRight', -10, -10)
+  await desk.keyboard.up('Alt')
+  const [first, second, third, fourth] = await radii()
+  expect([first, second, fourth]).toEqual([all, all, all])
+  expect(third).toBeGreaterThan(all)
+  await desk.keyboard.press('Escape')
+  await expect(desk.locator('[data-pulls]')).toHaveCount(0)
+})
+
 test('a gradient is pulled on the block while the spec says it: its way, a colour, one more, its centre', async ({
   desk,
 }) => {

@@ -31,7 +31,7 @@ import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
-const GradientPull = lazy(() => import('./gradient-pull').then((part) => ({ default: part.GradientPull })))
+const Pulls = lazy(() => import('./pulls').then((part) => ({ default: part.Pulls })))
 
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
@@ -310,7 +310,7 @@ export function Board() {
           <WorstPlace {...place} />
           {editor.pulling && (
             <Suspense>
-              <GradientPull {...place} />
+              <Pulls {...place} />
             </Suspense>
           )}
           <FramingLayer {...place} />

@@ -31,8 +31,8 @@ export class EditorState {
   breaking: string | undefined
   /** The picture being slid inside its box. */
   framing: { id: string; view: string } | undefined
-  /** The fill whose gradient is pulled on its block. */
-  pulling: { node: string; fill: string } | undefined
+  /** What is pulled on its block: a fill's gradient, or else its corners. */
+  pulling: { node: string; fill?: string } | undefined
   /** The text being edited in place. */
   editing: { id: string; view: string } | undefined
   /** What is written in it, once it is on its sheet. */

@@ -53,6 +53,13 @@ export function NumberChip({
     else if (keyed.current) chip.current?.focus({ preventScroll: true })
     keyed.current = false
   }, [open])
+  // What was not typed over follows the value: pulled on the board, changed by others.
+  const before = useRef(value)
+  useEffect(() => {
+    const untouched = before.current === undefined ? '' : formatPx(before.current)
+    before.current = value
+    setText((typed) => (typed === untouched && value !== undefined ? formatPx(value) : typed))
+  }, [value])
   const editor = useContext(EditorContext)
   // Columns mean the lattice that what is selected stands on.
   const columns = (count: number) => {

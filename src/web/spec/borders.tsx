@@ -1,9 +1,11 @@
 /** Borders and corners: all four alike, or each by itself. */
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { CORNERS } from '../../core/arrange/corners'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import type { Border, Outline } from '../../core/properties/look'
 import type { PropKey } from '../../core/properties/table'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -16,12 +18,6 @@ const SIDES = [
   ['borderRight', 'right'],
   ['borderBottom', 'bottom'],
   ['borderLeft', 'left'],
-] as const
-const CORNERS = [
-  ['radiusTopLeft', 'top left'],
-  ['radiusTopRight', 'top right'],
-  ['radiusBottomRight', 'bottom right'],
-  ['radiusBottomLeft', 'bottom left'],
 ] as const
 type SideKey = (typeof SIDES)[number][0]
 
@@ -177,34 +173,60 @@ export function OutlineLine({ node }: { node: Node }) {
 export function CornerLines({ node }: { node: Node }) {
   const editor = useEditor()
   const resolved = editor.resolved(node)
-  const differ = CORNERS.some(([key]) => resolved[key] !== resolved.radiusTopLeft)
+  const differ = CORNERS.some(({ key }) => resolved[key] !== resolved.radiusTopLeft)
   const [opened, setOpened] = useState(false)
   const apart = differ || opened
   const setAll = (radius: number) =>
-    editor.setProps(Object.fromEntries(CORNERS.map(([key]) => [key, radius])), `Corners of ${node.name}`)
+    editor.setProps(Object.fromEntries(CORNERS.map(({ key }) => [key, radius])), `Corners of ${node.name}`)
+  const line = useCornerPull(editor, node)
   return (
-    <Line node={node} keys={CORNERS.map(([key]) => key)}>
-      <span>Corners</span>
-      {apart ? (
-        CORNERS.map(([key, words]) => (
-          <LengthChip key={key} node={node} prop={key} label={`Corner ${words}`} />
-        ))
-      ) : (
-        <NumberChip
-          label="Corners"
-          value={resolved.radiusTopLeft}
-          context={{ min: 0, max: 100_000 }}
-          onChange={setAll}
+    <Line node={node} keys={CORNERS.map(({ key }) => key)}>
+      <div ref={line} className="contents" onFocus={() => editor.set({ pulling: { node: node.id } })}>
+        <span>Corners</span>
+        {apart ? (
+          CORNERS.map(({ key, words }) => (
+            <LengthChip key={key} node={node} prop={key} label={`Corner ${words}`} />
+          ))
+        ) : (
+          <NumberChip
+            label="Corners"
+            value={resolved.radiusTopLeft}
+            context={{ min: 0, max: 100_000 }}
+            onChange={setAll}
+          />
+        )}
+        <Apart
+          label="Which corners"
+          apart={apart}
+          onChoose={(next) => {
+            setOpened(next)
+            if (!next && differ) setAll(resolved.radiusTopLeft)
+          }}
         />
-      )}
-      <Apart
-        label="Which corners"
-        apart={apart}
-        onChoose={(next) => {
-          setOpened(next)
-          if (!next && differ) setAll(resolved.radiusTopLeft)
-        }}
-      />
+      </div>
     </Line>
   )
+}
+
+/** Once they are said here they are pulled on the block, too, until something else is pressed or Escape. @returns what says them */
+function useCornerPull(editor: Editor, { id }: Node) {
+  const line = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const isOurs = () => editor.pulling?.node === id && editor.pulling.fill === undefined
+    const leave = () => isOurs() && editor.set({ pulling: undefined })
+    const press = ({ target }: Event) => {
+      const stays =
+        target instanceof Element && (target.closest('[data-pulls]') || line.current?.contains(target))
+      if (!stays) leave()
+    }
+    const key = ({ key }: KeyboardEvent) => key === 'Escape' && leave()
+    addEventListener('pointerdown', press, true)
+    addEventListener('keydown', key, true)
+    return () => {
+      removeEventListener('pointerdown', press, true)
+      removeEventListener('keydown', key, true)
+      leave()
+    }
+  }, [editor, id])
+  return line
 }
