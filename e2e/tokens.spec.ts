@@ -160,3 +160,33 @@ test('what is in use is counted, and what is no token is one press away', async 
   await expect(dialog(desk)).toHaveCount(0)
   await expect(desk.locator('[role=treeitem][aria-selected=true][data-name=Hero]')).toBeVisible()
 })
+
+test('a colour is taken from a sheet: the project’s where it is one, else as it is seen', async ({
+  desk,
+}) => {
+  await row(desk, 'Hero').click()
+  await desk.getByRole('button', { name: /^Fill: / }).click()
+  const take = desk.getByRole('button', { name: 'Take a colour from a sheet' })
+  await take.click()
+  const layer = desk.locator('[data-color-picking]')
+  await expect(layer).toBeVisible()
+  const button = (await onSheet(desk, 'desktop', 'Browse the catalogue').boundingBox())!
+  await desk.mouse.move(button.x + 3, button.y + 3)
+  await expect(layer).toContainText('pine')
+  await desk.mouse.down()
+  await desk.mouse.up()
+  await expect(desk.getByRole('button', { name: 'Fill: pine' })).toBeVisible()
+  // The panel is still there; a picture's colour is none of the project's.
+  await take.click()
+  const picture = (await desk.locator('[data-sheet="desktop"] img').first().boundingBox())!
+  await desk.mouse.click(picture.x + 6, picture.y + 6)
+  await expect(desk.getByRole('button', { name: /^Fill: #/ })).toBeVisible()
+  await take.click()
+  await desk.keyboard.press('Escape')
+  await expect(layer).toHaveCount(0)
+  await expect(take).toBeVisible()
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  const { fills } = findNode((await stored(desk)).pages[0].sections, 'Hero')!.props
+  expect(JSON.stringify(fills)).toMatch(/"color":"#[0-9a-f]{6}"/)
+})

@@ -31,6 +31,7 @@ import { ScalingPoints } from './tracings'
 import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
+const ColorPicking = lazy(() => import('./color-picking').then((part) => ({ default: part.ColorPicking })))
 const Pulls = lazy(() => import('./pulls').then((part) => ({ default: part.Pulls })))
 
 /** At a side of the window the pointer brings hidden tools back, px. */
@@ -318,6 +319,11 @@ export function Board() {
           <Gauge {...place} />
         </div>
       ))}
+      {editor.picking && (
+        <Suspense>
+          <ColorPicking />
+        </Suspense>
+      )}
       <Description />
       <ScalingBar />
       <BreakagesBar />

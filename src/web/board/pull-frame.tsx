@@ -16,11 +16,14 @@ export type Pullable = {
   pointAt: (event: { clientX: number; clientY: number }) => Point
 }
 
-/** What is let go is no press on whatever lies there. */
-function leaveNoClick() {
+/** What is let go next is no press on whatever lies there then. */
+export function leaveNoClick() {
   const stop = (event: Event) => event.stopImmediatePropagation()
   addEventListener('click', stop, { capture: true, once: true })
-  setTimeout(() => removeEventListener('click', stop, true))
+  addEventListener('pointerdown', () => removeEventListener('click', stop, true), {
+    capture: true,
+    once: true,
+  })
 }
 
 /** Follows a press on a handle as one step of the history. */

@@ -2,6 +2,7 @@
 import { picturesOf } from '../../core/document/picture-uses'
 import { ApiError, api } from '../api'
 import { busyWith } from './busy'
+import { canvasOf } from './drawn'
 import type { Editor } from './editor-state'
 
 /** Gives a file to whoever sits here. */
@@ -37,7 +38,12 @@ export const saveProject = (editor: Editor, name: string) =>
     return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(doc.assets.values()))]
   })
 
-async function svgOf({ doc, session, layout }: Editor): Promise<string> {
+/** A sheet as vectors. @throws ApiError when a picture on it cannot be had */
+export async function svgOf({
+  doc,
+  session,
+  layout,
+}: Pick<Editor, 'doc' | 'session' | 'layout'>): Promise<string> {
   const { pageSvg } = await import('../../core/handoff/svg/page')
   const shown = [...layout!.visible()].flatMap(({ resolved }) =>
     picturesOf(resolved).flatMap((id) => doc.assets.get(id) ?? []),
@@ -65,20 +71,9 @@ export async function savePng(editor: Editor, name: string, scale: number) {
 }
 
 async function drawn(svg: string, width: number, height: number, scale: number): Promise<Uint8Array> {
-  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
-  try {
-    const image = new Image()
-    image.src = url
-    await image.decode()
-    const canvas = document.createElement('canvas')
-    canvas.width = Math.round(width * scale)
-    canvas.height = Math.round(height * scale)
-    canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
-    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
-    return new Uint8Array(await blob!.arrayBuffer())
-  } finally {
-    URL.revokeObjectURL(url)
-  }
+  const canvas = await canvasOf(svg, Math.round(width * scale), Math.round(height * scale))
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  return new Uint8Array(await blob!.arrayBuffer())
 }
 
 /** The active sheet on paper of its size, printed by the server from what it has. */

@@ -31,6 +31,8 @@ export class EditorState {
   breaking: string | undefined
   /** The picture being slid inside its box. */
   framing: { id: string; view: string } | undefined
+  /** Takes a colour from the sheets: is told it, or that there is none. */
+  picking: ((color: string | undefined) => void) | undefined
   /** What is pulled on its block: a fill's gradient, or else its corners. */
   pulling: { node: string; fill?: string } | undefined
   /** The text being edited in place. */

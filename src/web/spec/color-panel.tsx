@@ -1,5 +1,6 @@
 /** Choosing a colour: the project's, or one of its own in any way that CSS writes one; with how words in it read, and its steps. */
-import { useState } from 'react'
+import { Pipette } from 'lucide-react'
+import { useEffect, useState } from 'react'
 import { HexAlphaColorPicker } from 'react-colorful'
 import { FORMATS, type Format, readColor, writeColor } from '../../core/color/formats'
 import { stepsOf } from '../../core/color/steps'
@@ -73,13 +74,39 @@ export function ColorPanel({ label, value, none = true, isInk, onChange, close }
             onPointerUp={() => setGesture(makeId())}
           />
         </div>
-        <ColorField label={label} now={now} onChange={onChange} />
+        <div className="flex items-start gap-1">
+          <ColorField label={label} now={now} onChange={onChange} />
+          <FromSheet onChange={onChange} />
+        </div>
         {now && <Steps now={now} onChange={onChange} />}
         {now && tokenIn(value) === undefined && (
           <MakeToken now={now} onMade={(name) => onChange(`{${name}}`)} />
         )}
       </div>
     </div>
+  )
+}
+
+/** Takes a colour that is seen on a sheet: the project's name for it, where it has one. */
+function FromSheet({ onChange }: { onChange: (value: string) => void }) {
+  const editor = useEditor()
+  const isOn = editor.picking !== undefined
+  const end = (color: string | undefined) => {
+    editor.set({ picking: undefined })
+    if (color) onChange(color)
+  }
+  useEffect(() => () => editor.set({ picking: undefined }), [editor])
+  return (
+    <button
+      type="button"
+      className="icon-button size-8 flex-none aria-pressed:bg-secondary"
+      aria-label="Take a colour from a sheet"
+      title="Take a colour from a sheet: press where it is seen"
+      aria-pressed={isOn}
+      onClick={() => editor.set({ picking: isOn ? undefined : end })}
+    >
+      <Pipette size={16} strokeWidth={1.75} aria-hidden />
+    </button>
   )
 }
 
@@ -105,7 +132,7 @@ function ColorField({
     setTyped(undefined)
   }
   return (
-    <div>
+    <div className="min-w-0 flex-1">
       <div className="flex gap-1">
         <input
           className="text-field min-w-0 flex-1 tabular-nums"
@@ -122,7 +149,7 @@ function ColorField({
         />
         <button
           type="button"
-          className="plain-button w-14 px-1 text-small"
+          className="plain-button w-11 flex-none px-1 text-small"
           title="Write it another way"
           aria-label={`Written as ${format}: write it another way`}
           onClick={next}

@@ -6,6 +6,7 @@ import { groundSvg } from '../../core/handoff/svg/page'
 import type { LayoutBox } from '../../core/layout/box'
 import { bounds, type Rect, seenRect } from '../../core/layout/rect'
 import { wordAreas } from '../../core/paint/lines'
+import { canvasOf, pixelsIn } from '../editor/drawn'
 import type { Editor } from '../editor/editor-state'
 
 /** How words read where they read worst. `place`: that, px on the sheet; `grounds`: from the darkest to the lightest. */
@@ -35,23 +36,6 @@ function areasOf(editor: Editor, box: LayoutBox): Rect[] {
   return wordAreas(box).map((area) => ({ ...area, x: area.x + rect.x, y: area.y + rect.y }))
 }
 
-async function pixelsOf(svg: string, width: number, height: number) {
-  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
-  try {
-    const image = new Image()
-    image.src = url
-    await image.decode()
-    const canvas = document.createElement('canvas')
-    canvas.width = width
-    canvas.height = height
-    const context = canvas.getContext('2d', { willReadFrequently: true })!
-    context.drawImage(image, 0, 0, width, height)
-    return context.getImageData(0, 0, width, height)
-  } finally {
-    URL.revokeObjectURL(url)
-  }
-}
-
 /** @returns undefined: there are no words @throws ApiError when a picture behind them cannot be had */
 export async function seenUnder(editor: Editor, box: LayoutBox): Promise<Seen | undefined> {
   const { doc, layout, session } = editor
@@ -66,7 +50,8 @@ export async function seenUnder(editor: Editor, box: LayoutBox): Promise<Seen | 
   const blobs = await session.pictures.bytesOf(pictures)
   const scale = Math.min(1, Math.sqrt(MOST / Math.max(1, area.width * area.height)))
   const [width, height] = [area.width, area.height].map((side) => Math.max(1, Math.round(side * scale)))
-  const pixels = await pixelsOf(groundSvg(doc, layout, blobs, box, area), width, height)
+  const svg = groundSvg(doc, layout, blobs, box, area)
+  const pixels = pixelsIn(await canvasOf(svg, width, height))
   const drawn = lines.map((line) => ({
     x: (line.x - area.x) * scale,
     y: (line.y - area.y) * scale,
