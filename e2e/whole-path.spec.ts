@@ -145,7 +145,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Hand off' }).click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: /Website/ }).click(),
+    page.getByRole('button', { name: /Website/ }).click(),
   ])
   const files = unzipSync(await readFile(await download.path()))
   const text = (name: string) => new TextDecoder().decode(files[name])
@@ -157,7 +157,12 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(Object.keys(files).some((name) => name.endsWith('.woff2'))).toBe(true)
   const viewer = await SiteViewer.open()
   await viewer.show(
-    { text: new Map(Object.keys(files).map((name) => [name, text(name)])), pictures: new Map(), fonts: [] },
+    {
+      text: new Map(Object.keys(files).map((name) => [name, text(name)])),
+      pictures: new Map(),
+      renditions: new Map(),
+      fonts: [],
+    },
     'market-day/index.html',
     1512,
     900,

@@ -16,6 +16,7 @@ import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
 import { Prints } from './prints'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
+import { RenditionMaker } from './renditions'
 import { fontRoutes, projectRoutes } from './routes'
 import { knownHosts, sameOrigin } from './same-origin'
 import { Streams } from './stream'
@@ -91,6 +92,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   const streams = new Streams(projects)
   const covers = new Covers(projects)
   const prints = new Prints(projects, options.printer)
+  const renditions = new RenditionMaker()
   const isUp = shared(() => pool.query('SELECT 1'))
   app.disable('x-powered-by')
   app.use(knownHosts(options.hosts))
@@ -106,7 +108,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   )
   app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
   app.use('/api/blobs', blobRoutes(projects.blobs))
-  app.use('/api', projectRoutes(projects, streams, covers, prints))
+  app.use('/api', projectRoutes(projects, streams, { covers, prints, renditions }))
   app.use(pageHeaders)
   app.use('/fonts', fontRoutes())
   if (existsSync(WEB)) {
@@ -138,6 +140,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
       streams.end()
       covers.end()
       prints.end()
+      renditions.end()
     },
   }
 }

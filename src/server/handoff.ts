@@ -8,14 +8,23 @@ import { buildSite, type SiteOptions } from '../core/handoff/site'
 import { fontFile } from '../core/text/fonts'
 import { cleanPicture } from './clean-svg'
 import { licenceOf, woff2 } from './fonts'
+import { renditionsOf } from './renditions'
+import { type Photograph, webp } from './webp'
 
-/** Every file by path, as bytes. */
+export type Making = SiteOptions & {
+  /** How photographs are made smaller: here, or in a process beside. */
+  make?: (hash: string, photograph: Photograph) => Promise<Uint8Array>
+  signal?: AbortSignal
+}
+
+/** Every file by path, as bytes. @throws the signal's reason */
 export async function siteBytes(
   doc: Document,
   blobs: Blobs,
-  options: SiteOptions = {},
+  { make = (_, photograph) => webp(photograph), signal, ...options }: Making = {},
 ): Promise<Map<string, Uint8Array>> {
-  const site = buildSite(doc, blobs, options)
+  const smaller = await renditionsOf(doc, blobs, make, signal)
+  const site = buildSite(doc, blobs, { ...options, renditions: smaller?.renditions })
   const files = new Map<string, Uint8Array>()
   for (const [path, text] of site.text) files.set(path, new TextEncoder().encode(text))
   for (const [path, bytes] of site.pictures) {
@@ -25,6 +34,8 @@ export async function siteBytes(
       : bytes
     files.set(path, clean)
   }
+  for (const [path, { asset, width }] of site.renditions)
+    files.set(path, smaller!.made.get(asset)!.get(width)!)
   files.set('project.lattice', projectArchive(doc, blobs))
   const licences = new Map<string, URL>()
   for (const id of site.fonts) {
@@ -35,8 +46,8 @@ export async function siteBytes(
   return files
 }
 
-export async function siteZip(doc: Document, blobs: Blobs): Promise<Uint8Array> {
-  const files = await siteBytes(doc, blobs)
+export async function siteZip(doc: Document, blobs: Blobs, making: Making): Promise<Uint8Array> {
+  const files = await siteBytes(doc, blobs, making)
   // A fixed date: the same project gives the same bytes.
   return zipSync(Object.fromEntries(files), { level: 6, mtime: new Date('2026-01-01T00:00:00Z') })
 }

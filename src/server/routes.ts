@@ -22,9 +22,11 @@ import { MOST_BATCH, MOST_FILE } from './limits'
 import type { Prints } from './prints'
 import { Problem } from './problem'
 import type { Projects } from './projects'
+import type { RenditionMaker } from './renditions'
 import { body, idOf } from './requests'
 import { SPEAKER } from './same-origin'
 import type { Streams } from './stream'
+import type { Photograph } from './webp'
 
 const Name = v.pipe(
   v.string(),
@@ -65,7 +67,14 @@ const listed = ({ id, name, revision, changed_at: changed }: ProjectRow) => ({
   changed: changed.toISOString(),
 })
 
-export function projectRoutes(projects: Projects, streams: Streams, covers: Covers, prints: Prints): Router {
+/** What is made in processes of their own. */
+export type Makers = { covers: Covers; prints: Prints; renditions: RenditionMaker }
+
+export function projectRoutes(
+  projects: Projects,
+  streams: Streams,
+  { covers, prints, renditions }: Makers,
+): Router {
   const router = Router()
   const small = json({ limit: MOST_BATCH })
 
@@ -199,7 +208,14 @@ export function projectRoutes(projects: Projects, streams: Streams, covers: Cove
 
   router.get('/projects/:id/handoff.zip', async (request, response) => {
     const { doc, blobs, name } = await projects.whole(idOf(request))
-    const zip = await siteZip(doc, blobs)
+    // Whoever gave it up waits for nothing more.
+    const gone = new AbortController()
+    response.on('close', () => gone.abort(new Error('nobody waits for it')))
+    const make = (hash: string, photograph: Photograph) => renditions.make(hash, photograph)
+    const zip = await siteZip(doc, blobs, { make, signal: gone.signal }).catch((error) => {
+      if (!gone.signal.aborted) throw error
+    })
+    if (!zip) return
     response.setHeader('Content-Disposition', `attachment; filename="${slug(name, 'project')}.zip"`)
     response.type('application/zip').send(Buffer.from(zip))
   })

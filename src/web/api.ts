@@ -139,7 +139,8 @@ export const api = {
     )
     return new Uint8Array(await (await request(path, 'GET', undefined, signal)).arrayBuffer())
   },
-  handoffUrl: (id: string) => at(id, '/handoff.zip'),
+  handoff: async (id: string, signal: AbortSignal) =>
+    new Uint8Array(await (await request(at(id, '/handoff.zip'), 'GET', undefined, signal)).arrayBuffer()),
   streamUrl: (id: string, since: number, head: string) =>
     at(id, `/stream?since=${since}&head=${encodeURIComponent(head)}`),
 

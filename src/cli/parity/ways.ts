@@ -79,7 +79,12 @@ export class Ways {
   }
 
   private async asSvg(svg: string, layout: PageLayout): Promise<Uint8Array> {
-    const files = { text: new Map([['page.svg', svg]]), pictures: new Map<string, Uint8Array>(), fonts: [] }
+    const files = {
+      text: new Map([['page.svg', svg]]),
+      pictures: new Map<string, Uint8Array>(),
+      renditions: new Map(),
+      fonts: [],
+    }
     const size = sizeOf(layout)
     await this.viewer.show(files, 'page.svg', size.width, size.height)
     return this.viewer.page.screenshot({ clip: { x: 0, y: 0, ...size } })

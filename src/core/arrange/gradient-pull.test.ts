@@ -44,9 +44,13 @@ const some = fc
 describe('where a gradient can be taken hold of', () => {
   test('along a line: its ends and its colours', () => {
     const { from, to, way, centre, along } = gradientHandles(gradient(), SIZE)
-    expect(from.x).toBeCloseTo(0)
-    expect([from.y, to.x]).toEqual([100, 400])
-    expect(to.y).toBeCloseTo(100)
+    for (const [is, px] of [
+      [from.x, 0],
+      [from.y, 100],
+      [to.x, 400],
+      [to.y, 100],
+    ])
+      expect(is).toBeCloseTo(px)
     expect(way).toEqual(to)
     expect(centre).toBeUndefined()
     expect(along).toEqual([from, to])

@@ -3,6 +3,9 @@
 export const PICTURE_TYPES = ['image/svg+xml', 'image/png', 'image/jpeg', 'image/webp'] as const
 export type PictureType = (typeof PICTURE_TYPES)[number]
 
+/** Made of pixels, not of lines. */
+export const isPhotograph = ({ type }: { type: string }) => type !== 'image/svg+xml'
+
 const begins = (bytes: Uint8Array, with_: readonly number[], at = 0) =>
   with_.every((byte, i) => bytes[at + i] === byte)
 const ascii = (text: string) => [...text].map((character) => character.charCodeAt(0))

@@ -1,4 +1,6 @@
 /** The CSS of one block in one view: the right-hand side of the document's meaning. */
+
+import { isPhotograph } from '../blobs/picture-type'
 import type { Document, Node } from '../document/document'
 import { cascaded, resolve, resolved as withValues } from '../document/resolve'
 import type { Instances } from '../expand/instances'
@@ -352,4 +354,9 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
   const frame = shapesHeight(node.kind, resolved.ratio, resolved.width, height) && !holdsFlow(place, node)
   if (frame || (picture && resolved.ratio !== undefined)) writer.set('aspect-ratio', num(resolved.ratio!))
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
+  else if (picture) {
+    // Made smaller, a photograph is whole px high, and not quite of its own ratio.
+    const asset = place.doc.assets.get(resolved.asset!)
+    if (asset && isPhotograph(asset)) writer.set('aspect-ratio', `${num(asset.width)} / ${num(asset.height)}`)
+  }
 }

@@ -58,3 +58,6 @@ export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string,
   for (const name of noisesShown(doc)) files.set(name, `pictures/${slug(name)}.png`)
   return files
 }
+
+/** Of a picture made so many px wide, beside its own file. */
+export const renditionPath = (path: string, width: number) => path.replace(/\.[a-z]+$/, `-${width}.webp`)

@@ -17,7 +17,8 @@ import { looksIn } from '../words/words'
 import { type Element, pageElements } from './elements'
 import { htmlAddress, htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
-import { pictureFiles } from './pictures'
+import { pictureFiles, renditionPath } from './pictures'
+import type { Renditions } from './renditions'
 import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
 import { wordsHtml } from './words'
@@ -28,11 +29,18 @@ export type SiteFiles = {
   text: Map<string, string>
   /** Pictures by path. */
   pictures: Map<string, Uint8Array>
+  /** Pictures that are another, made smaller: by path. */
+  renditions: Map<string, Rendition>
   /** Font files to be put at `fonts/<id>.woff2`. */
   fonts: string[]
 }
 
+/** WebP of a picture of the project, so many px wide. */
+export type Rendition = { asset: string; width: number }
+
 export type SiteOptions = {
+  /** Sizes of photographs beside their own. */
+  renditions?: Renditions
   /** Write `data-node="id"` on every element. */
   mark?: boolean
   /** Show pages in this theme whatever the visitor prefers; an id. */
@@ -180,16 +188,34 @@ class PageWriter {
     // Seen after scrolling: fetched when it is nearly there.
     const later = this.isFirst ? '' : ' loading="lazy"'
     const img = `<img${this.attributes(node)} src="${address}" alt="${htmlAttribute(props.alt ?? '')}"${size}${later} decoding="async">`
-    const others = picturesByView(this.doc, node)
-    if (others.length === 0) {
-      this.lines.push(pad + img)
-      return
-    }
-    const sources = others.map(({ breakpoint, asset }) => {
+    const sources = picturesByView(this.doc, node).flatMap(({ breakpoint, asset }) => {
       const { address, size } = image(asset)
-      return `${pad}  <source media="(max-width: ${px(breakpoint)})" srcset="${address}"${size}>`
+      const media = ` media="(max-width: ${px(breakpoint)})"`
+      return [...this.smaller(node, asset, media), `<source${media} srcset="${address}"${size}>`]
     })
-    this.lines.push(`${pad}<picture>`, ...sources, `${pad}  ${img}`, `${pad}</picture>`)
+    sources.push(...this.smaller(node, props.asset, ''))
+    if (sources.length === 0) this.lines.push(pad + img)
+    else
+      this.lines.push(
+        `${pad}<picture>`,
+        ...[...sources, img].map((line) => `${pad}  ${line}`),
+        `${pad}</picture>`,
+      )
+  }
+
+  /** A photograph in several sizes, for whoever reads WebP. */
+  private smaller(node: Node, id: string | undefined, media: string): string[] {
+    const { renditions } = this.options
+    const widths = (id && renditions?.widths.get(id)) || []
+    const sizes = renditions?.sizes.get(this.page.id)?.get(node.id)
+    const path = id && this.pictures.get(id)
+    const asset = id && this.doc.assets.get(id)
+    if (!path || !asset || !sizes || widths.length === 0) return []
+    const each = widths.map((width) => `${rootOf(this.page.path)}${renditionPath(path, width)} ${width}w`)
+    const size = ` width="${asset.width}" height="${asset.height}"`
+    return [
+      `<source${media} type="image/webp" srcset="${each.join(', ')}" sizes="${htmlAttribute(sizes)}"${size}>`,
+    ]
   }
 
   /** Drawn in its box, whatever its size; the line along it is as wide everywhere. Its colours come from its class. */
@@ -265,10 +291,13 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
   text.set('styles.css', site.css)
   text.set('tokens.json', writeTokensFile(doc))
   const bytes = new Map<string, Uint8Array>()
+  const renditions = new Map<string, Rendition>()
   for (const [id, path] of pictures) {
+    for (const width of options.renditions?.widths.get(id) ?? [])
+      renditions.set(renditionPath(path, width), { asset: id, width })
     const noise = noiseNamed(id)
     const blob = noise ? noiseTile(noise) : blobs.get(doc.assets.get(id)!.hash)
     if (blob) bytes.set(path, blob)
   }
-  return { text, pictures: bytes, fonts: site.fonts.map((file) => file.id) }
+  return { text, pictures: bytes, renditions, fonts: site.fonts.map((file) => file.id) }
 }

@@ -1,8 +1,7 @@
 /** What is handed off, and as what. */
 import { Download, FileDown } from 'lucide-react'
 import { slug } from '../../core/handoff/names'
-import { api } from '../api'
-import { savePdf, savePicture, savePng, saveProject } from './save-file'
+import { savePdf, savePicture, savePng, saveProject, saveSite } from './save-file'
 import { useEditor } from './use-editor'
 
 const ICON = { size: 16, strokeWidth: 1.75, 'aria-hidden': true } as const
@@ -14,13 +13,15 @@ export function HandOff({ close }: { close: () => void }) {
   const row = 'flex w-full items-start gap-2.5 rounded-field px-2 py-2 text-left hover:bg-base-200'
   return (
     <div>
-      <a
+      <button
+        type="button"
         className={row}
         data-option
-        href={waiting ? undefined : api.handoffUrl(editor.session.id)}
-        download={`${name}.zip`}
-        aria-disabled={waiting}
-        onClick={close}
+        disabled={waiting}
+        onClick={() => {
+          void saveSite(editor, `${name}.zip`)
+          close()
+        }}
       >
         <Download {...ICON} className="mt-0.5 flex-none" />
         <span>
@@ -28,10 +29,10 @@ export function HandOff({ close }: { close: () => void }) {
           <span className="block text-small leading-4 soft">
             {waiting
               ? 'Waits until your changes are saved.'
-              : 'HTML and CSS with tokens, pictures and fonts. It lays out exactly as you see it here.'}
+              : 'HTML and CSS with tokens, fonts, and photographs in the sizes that they are shown in. It lays out exactly as you see it here.'}
           </span>
         </span>
-      </a>
+      </button>
       <button
         type="button"
         data-option

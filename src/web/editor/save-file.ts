@@ -76,6 +76,10 @@ async function drawn(svg: string, width: number, height: number, scale: number):
   return new Uint8Array(await blob!.arrayBuffer())
 }
 
+/** The website, made by the server from what it has. */
+export const saveSite = (editor: Editor, name: string) =>
+  make(editor, name, async (signal) => ['application/zip', await api.handoff(editor.session.id, signal)])
+
 /** The active sheet on paper of its size, printed by the server from what it has. */
 export const savePdf = (editor: Editor, name: string) =>
   make(editor, name, async (signal) => [

@@ -6,9 +6,10 @@ import type { ShelfItem } from '../../core/shelf/build'
 import { useEditor } from '../editor/use-editor'
 import { FindField } from '../parts/find-field'
 import { NumberChip } from '../parts/number-chip'
+import type { Icons } from './icons'
 import { followPlacing } from './place-gesture'
 import { draftOf } from './place-item'
-import { type Icons, useIcons } from './use-icons'
+import { useIcons } from './use-icons'
 
 /** A side of what an icon is pressed on, px. */
 const CELL = 38
@@ -36,9 +37,9 @@ export function IconTray({ place }: { place: (item: ShelfItem) => void }) {
   const icons = useIcons(true)
   const [sought, setSought] = useState('')
   const { iconLook } = editor
-  const found = icons?.foundIcons(icons.ICONS, sought) ?? []
+  const found = icons?.find(sought) ?? []
   const setLook = (part: Partial<typeof iconLook>) => editor.set({ iconLook: { ...iconLook, ...part } })
-  const itemOf = ({ name, drawing }: Icon) => icons!.iconItem(name, drawing, iconLook)
+  const itemOf = ({ name, drawing }: Icon) => icons!.item(name, drawing, iconLook)
   return (
     <>
       <div className="flex w-52 flex-none flex-col items-start gap-2">
@@ -168,8 +169,8 @@ function IconGrid({
                 tabIndex={-1}
                 role="option"
                 aria-selected={place === at}
-                aria-label={icons.iconWords(icon.name)}
-                title={icons.iconWords(icon.name)}
+                aria-label={icons.words(icon.name)}
+                title={icons.words(icon.name)}
                 className={`absolute grid place-items-center rounded-field hover:bg-base-200 ${place === at ? 'bg-base-200' : ''}`}
                 style={{ left: i * CELL, top: start, width: CELL - 2, height: CELL - 2 }}
                 onPointerDown={(event) => {

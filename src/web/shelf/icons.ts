@@ -1,9 +1,16 @@
 /** The icons that ship with the app: fetched when they are asked for. */
 import drawings from 'lucide-static/icon-nodes.json'
 import meanings from 'lucide-static/tags.json'
-import { iconSet } from '../../core/icons/find'
+import { foundIcons, iconSet } from '../../core/icons/find'
+import { iconWords } from '../../core/icons/icon'
+import { iconItem } from '../../core/icons/on-shelf'
 
-export const ICONS = iconSet(drawings, meanings)
-export { foundIcons, type Icon } from '../../core/icons/find'
-export { iconWords } from '../../core/icons/icon'
-export { iconItem } from '../../core/icons/on-shelf'
+const set = iconSet(drawings, meanings)
+
+export const icons = {
+  /** All of them where nothing was typed. */
+  find: (typed: string) => foundIcons(set, typed),
+  item: iconItem,
+  words: iconWords,
+}
+export type Icons = typeof icons

@@ -62,8 +62,8 @@ export function Shelf() {
   const icons = useIcons(words !== '')
   const found = words === '' ? SHELF.filter((item) => item.shelf === shelfPart) : foundOnShelf(words)
   if (icons)
-    for (const { name, drawing } of icons.foundIcons(icons.ICONS, words).slice(0, MOST_ICONS))
-      found.push(icons.iconItem(name, drawing, editor.iconLook))
+    for (const { name, drawing } of icons.find(words).slice(0, MOST_ICONS))
+      found.push(icons.item(name, drawing, editor.iconLook))
   const categories = [...new Set(found.map((item) => item.category))]
   const items = found.filter((item) => category === undefined || item.category === category)
   /** What Enter places. */

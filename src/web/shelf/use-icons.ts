@@ -1,8 +1,7 @@
 /** The set of icons, once it is wanted. */
 import { useEffect, useState } from 'react'
 import { useEditor } from '../editor/use-editor'
-
-export type Icons = typeof import('./icons')
+import type { Icons } from './icons'
 
 let kept: Icons | undefined
 
@@ -15,8 +14,8 @@ export function useIcons(wanted: boolean): Icons | undefined {
     let isGone = false
     import('./icons').then(
       (part) => {
-        kept = part
-        if (!isGone) setIcons(part)
+        kept = part.icons
+        if (!isGone) setIcons(kept)
       },
       () => isGone || editor.session.showNotice('the icons cannot be fetched just now; try again'),
     )
