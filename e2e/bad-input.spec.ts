@@ -1,5 +1,6 @@
 /** What cannot be right is said where it was given, and changes nothing. */
 import { readFile } from 'node:fs/promises'
+import sharp from 'sharp'
 import { DEMO_FILE } from '../src/cli/serve'
 import { writeArchive } from '../src/core/blobs/archive'
 import { openProject } from '../src/core/document/open'
@@ -83,4 +84,34 @@ test('a file that is no picture is refused with its name', async ({ desk }) => {
     ),
   })
   await expect(desk.getByTitle('Place leaf')).toBeVisible()
+})
+
+test('a picture that ends in the middle, and one that would fill the memory, are refused before they are unpacked', async ({
+  desk,
+}) => {
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  const give = (name: string, mimeType: string, buffer: Buffer) =>
+    desk.getByLabel('Picture files').setInputFiles({ name, mimeType, buffer })
+  const plain = sharp({ create: { width: 600, height: 400, channels: 3, background: '#888888' } })
+  const whole = await plain.clone().jpeg().toBuffer()
+  await give('half.jpg', 'image/jpeg', whole.subarray(0, whole.length / 2))
+  await expect(desk.getByRole('alert')).toContainText('“half.jpg” ends in the middle')
+  // Some hundred bytes that say they are 60,000 px a side.
+  const bomb = Buffer.from(await plain.clone().png().toBuffer())
+  bomb.writeUInt32BE(60_000, 16)
+  bomb.writeUInt32BE(60_000, 20)
+  await give('bomb.png', 'image/png', bomb)
+  await expect(desk.getByRole('alert')).toContainText('“bomb.png” is 60000 × 60000 px; at most 20,000 a side')
+  // A script in front of a picture's name.
+  await give('page.png', 'image/png', Buffer.from('<html><script>alert(1)</script></html>'))
+  await expect(desk.getByRole('alert')).toContainText('“page.png” cannot be read as a picture')
+  await saved(desk)
+  expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('half')
+  await give('whole.jpg', 'image/jpeg', whole)
+  await expect(desk.getByTitle('Place whole')).toBeVisible()
+  // What moves is taken in as its first picture, what only some browsers show as what all do.
+  await give('wave.gif', 'image/gif', await plain.clone().gif().toBuffer())
+  await expect(desk.getByTitle(/place wave \(PNG/)).toBeVisible()
+  await give('field.avif', 'image/avif', await plain.clone().avif({ effort: 0 }).toBuffer())
+  await expect(desk.getByTitle(/place field \(WEBP/)).toBeVisible()
 })

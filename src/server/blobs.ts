@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto'
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import { type Blobs, MOST_BLOB, PART, partsOf } from '../core/blobs/blobs'
+import { sizeInHead, sizeProblem } from '../core/blobs/picture-head'
 import { type PictureType, typeOfPicture } from '../core/blobs/picture-type'
 import { isClean } from './clean-svg'
 import * as sql from './db/blobs.sql'
@@ -109,6 +110,9 @@ async function refusalOf(bytes: Buffer, { hash, type }: Named): Promise<string |
   const found: PictureType | undefined = typeOfPicture(bytes)
   if (found !== type)
     return `what was sent as ${type} is ${found ?? 'none of the kinds of pictures that can be used'}`
+  const size = sizeInHead(bytes, found)
+  const tooLarge = size && sizeProblem(size)
+  if (tooLarge) return `the picture ${tooLarge}`
   if (found === 'image/svg+xml' && !(await isClean(bytes.toString('utf8'))))
     return 'the picture holds scripts, or fetches something from elsewhere; open it here again, so that it is cleaned'
   return undefined

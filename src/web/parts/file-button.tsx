@@ -16,7 +16,11 @@ type Props = {
 }
 
 export const PictureButton = (props: Omit<Props, 'accept'>) => (
-  <FileButton accept="image/svg+xml,image/png,image/jpeg,image/webp" isFirst {...props} />
+  <FileButton
+    accept="image/svg+xml,image/png,image/jpeg,image/webp,image/avif,image/gif"
+    isFirst
+    {...props}
+  />
 )
 
 export function FileButton({ label, accept, multiple = false, isFirst, take, children }: Props) {

@@ -1,6 +1,7 @@
 /** Taking in a picture file: what it is, how large, or why it cannot be used. */
 import { MOST_BLOB } from '../../core/blobs/blobs'
-import { PICTURE_TYPES, typeOfPicture } from '../../core/blobs/picture-type'
+import { isWhole, MOST_SIDE, sizeInHead, sizeProblem } from '../../core/blobs/picture-head'
+import { PICTURE_TYPES, type PictureType, typeOfPicture } from '../../core/blobs/picture-type'
 import type { Asset } from '../../core/document/schema'
 import type { Pictures } from '../session/pictures'
 
@@ -36,16 +37,29 @@ export async function pictureCleaner(): Promise<Clean> {
   }
 }
 
-/** A picture of the project from a file; its bytes are kept in this browser, and sent with the edit that names it. @throws Error with a reason for the user */
-export async function readPicture(file: File, id: string, pictures: Pictures): Promise<Asset> {
-  const type = PICTURE_TYPES.find((each) => each === file.type)
-  if (!type)
-    throw new Error(
-      `“${file.name}” is ${file.type || 'of an unknown kind'}; SVG, PNG, JPEG and WebP can be used`,
-    )
-  if (file.size > MOST_BLOB)
-    throw new Error(`“${file.name}” is ${Math.round(file.size / 1e5) / 10} MB; at most ${MOST_BLOB / 1e6} MB`)
-  const clean = type === 'image/svg+xml' ? await pictureCleaner() : undefined
+/** Kinds that only some browsers show, or that move: taken in as what can be used, their first picture. */
+const OTHERS: Readonly<Record<string, { type: PictureType; quality?: number }>> = {
+  'image/gif': { type: 'image/png' },
+  'image/avif': { type: 'image/webp', quality: 0.92 },
+}
+/** What is taken. */
+const TAKEN_TYPES: readonly string[] = [...PICTURE_TYPES, ...Object.keys(OTHERS)]
+
+/** @throws when this browser cannot read it */
+async function turnedInto(file: File, { type, quality }: (typeof OTHERS)[string]): Promise<Blob> {
+  const picture = await createImageBitmap(file)
+  const canvas = document.createElement('canvas')
+  canvas.width = picture.width
+  canvas.height = picture.height
+  canvas.getContext('2d')!.drawImage(picture, 0, 0)
+  picture.close()
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, type, quality))
+  if (!blob) throw new Error('nothing was drawn')
+  return blob
+}
+
+/** As the browser draws it: turned as its camera was held. @throws when it cannot be read */
+async function seenSize(file: Blob): Promise<{ width: number; height: number }> {
   const url = URL.createObjectURL(file)
   try {
     const image = new Image()
@@ -53,21 +67,45 @@ export async function readPicture(file: File, id: string, pictures: Pictures): P
     await image.decode()
     const { naturalWidth: width, naturalHeight: height } = image
     if (width < 1 || height < 1) throw new Error('no size')
-    const bytes = clean
-      ? new TextEncoder().encode(clean(await file.text()))
-      : new Uint8Array(await file.arrayBuffer())
-    if (typeOfPicture(bytes) !== type) throw new Error('not what it says')
-    return {
-      id,
-      name: file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture',
-      type,
-      width: Math.min(width, 20_000),
-      height: Math.min(height, 20_000),
-      ...(await pictures.add(bytes, type)),
-    }
-  } catch {
-    throw new Error(`“${file.name}” cannot be read as a picture; it may be damaged`)
+    // An SVG picture is as large as it says, and none the worse for being smaller.
+    const shrunk = Math.min(1, MOST_SIDE / Math.max(width, height))
+    return { width: width * shrunk, height: height * shrunk }
   } finally {
     URL.revokeObjectURL(url)
+  }
+}
+
+/** A picture of the project from a file; its bytes are kept in this browser, and sent with the edit that names it. @throws Error with a reason for the user */
+export async function readPicture(file: File, id: string, pictures: Pictures): Promise<Asset> {
+  const refuse = (reason: string) => new Error(`“${file.name}” ${reason}`)
+  if (!TAKEN_TYPES.includes(file.type))
+    throw refuse(
+      `is ${file.type || 'of an unknown kind'}; SVG, PNG, JPEG and WebP can be used, and AVIF and GIF are turned into them`,
+    )
+  if (file.size > MOST_BLOB)
+    throw refuse(`is ${Math.round(file.size / 1e5) / 10} MB; at most ${MOST_BLOB / 1e6} MB`)
+  const damaged = () => refuse('cannot be read as a picture; it may be damaged')
+  const other = OTHERS[file.type]
+  const taken: Blob = other
+    ? await turnedInto(file, other).catch(() => {
+        throw damaged()
+      })
+    : file
+  const type = taken.type as PictureType
+  const raw = new Uint8Array(await taken.arrayBuffer())
+  if (typeOfPicture(raw) !== type) throw damaged()
+  // Before anything of it is unpacked.
+  const head = sizeInHead(raw, type)
+  const tooLarge = head && sizeProblem(head)
+  if (tooLarge) throw refuse(tooLarge)
+  if (!isWhole(raw, type)) throw refuse('ends in the middle: it was not copied whole')
+  const clean = type === 'image/svg+xml' ? await pictureCleaner() : undefined
+  try {
+    const size = await seenSize(taken)
+    const bytes = clean ? new TextEncoder().encode(clean(new TextDecoder().decode(raw))) : raw
+    const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture'
+    return { id, name, type, ...size, ...(await pictures.add(bytes, type)) }
+  } catch {
+    throw damaged()
   }
 }
