@@ -1,4 +1,5 @@
 /** Design tokens in the W3C Design Tokens format: read, followed from one to another, and told what is wrong with them. */
+import { deepEqual } from '../properties/plain-equal'
 import { chosenValue, isFluid, isObject, placesIn, type Where } from './token-variants'
 
 /** Groups nest, a token has `$value`, `$type` is inherited from the group, `{group.name}` refers to another token. */
@@ -77,6 +78,9 @@ function pixels(value: unknown): number | undefined {
   return undefined
 }
 
+/** A colour of which nothing is seen. */
+const isClear = (value: unknown) => /^#[0-9a-f]{6}00$/i.test(String(value))
+
 /** All tokens of a project with aliases followed. Build once per token tree. */
 export class Tokens {
   private readonly raw = new Map<string, { token: Record<string, unknown>; type?: string }>()
@@ -133,6 +137,19 @@ export class Tokens {
   at(views: readonly string[], theme?: string): Tokens {
     if (!this.varies) return this
     return this.kept(`${views.join(' ')}|${theme ?? ''}`, () => new Tokens(this.tree, views, theme))
+  }
+
+  /** Whether nothing but what colours some tokens are differs, and none of them is seen through whole on one side alone. */
+  differInColorOnly(other: Tokens): boolean {
+    if (this.raw.size !== other.raw.size) return false
+    for (const name of this.raw.keys()) {
+      const [a, b] = [this.lookup(name), other.lookup(name)]
+      if (a === b) continue
+      if (!a || !b || a.type !== b.type) return false
+      if (a.type !== 'color' ? !deepEqual(a.value, b.value) : isClear(a.value) !== isClear(b.value))
+        return false
+    }
+    return true
   }
 
   names(type?: ResolvedToken['type']): string[] {

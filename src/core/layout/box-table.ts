@@ -41,6 +41,11 @@ export class BoxTable {
     this.leaves[index][slot % LEAF] = box
   }
 
+  /** All of them, hidden ones too, in no order. */
+  *[Symbol.iterator](): Generator<LayoutBox> {
+    for (const leaf of [this.shared, ...this.leaves]) for (const box of leaf ?? []) if (box) yield box
+  }
+
   /** Takes the box out, unless another lies there by now. */
   drop(box: LayoutBox) {
     const { slot } = box.node

@@ -18,7 +18,11 @@ const WIDTHS = { wide: [1440, 1203, 1920], middle: [834, 700.5], narrow: [390, 3
 
 const snapshot = (layout: PageLayout) =>
   Object.fromEntries(
-    [...layout.visible()].map((box) => [box.id, [layout.rect(box.id), layout.lineTexts(box.id)]]),
+    [...layout.visible()].map((box) => [
+      box.id,
+      // Where it is, what it says, what it is drawn with.
+      [layout.rect(box.id), layout.lineTexts(box.id), Object.entries(box.resolved).sort()],
+    ]),
   )
 
 /** An edit chosen by a number. Most are allowed; a refused one changes nothing. */
@@ -28,7 +32,15 @@ function change(file: ProjectFile, doc: Document, seed: number): Edit {
   if (all.length === 0) throw new EditError('nothing is left')
   const one = all[seed % all.length]
   const other = all[(seed * 7 + 3) % all.length]
+  const colors = doc.tokenTable.names('color')
+  const name = colors[seed % Math.max(1, colors.length)] ?? 'color.one'
+  const alpha = seed % 4 === 0 ? 0 : 1
   const pool: Edit[] = [
+    {
+      op: 'token',
+      name,
+      token: { $type: 'color', $value: { colorSpace: 'srgb', components: [0.5, 0, (seed % 9) / 9], alpha } },
+    },
     { op: 'set', node: one.id, props: { paddingTop: seed % 60 } },
     { op: 'set', node: one.id, props: { width: { kind: 'exact', px: 50 + (seed % 500) } } },
     { op: 'set', node: one.id, props: { height: { kind: 'percent', percent: 10 + (seed % 90) } } },

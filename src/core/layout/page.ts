@@ -73,6 +73,7 @@ export class PageLayout {
   update(width = this.width) {
     const { doc } = this
     const tokens = doc.tokensAt(this.viewId, this.theme, width)
+    if (!this.first && tokens !== this.tokens && tokens.differInColorOnly(this.tokens)) this.recolor(tokens)
     const restyle =
       this.views !== doc.views || this.tokens !== tokens || this.fontVersion !== this.fontsVersion()
     const changed = this.instances.update()
@@ -109,6 +110,13 @@ export class PageLayout {
     this.first = false
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
+  }
+
+  /** What is laid out stays; what is drawn is asked for again. */
+  private recolor(tokens: Tokens) {
+    this.tokens = tokens
+    for (const box of this.boxes) box.resolveWith(this.resolve)
+    this.version++
   }
 
   /** Restyles what follows the window directly; everything else is found by its new width. */

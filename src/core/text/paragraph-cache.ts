@@ -8,11 +8,11 @@ import type { FontLibrary } from './fonts'
 import { seenEnds } from './line-ends'
 import { Typeset } from './typeset'
 
-/** Everything but the words that a text depends on. */
+/** Everything but the words that a text is set by; not what it is drawn in. */
 function styleKey(style: Resolved): string {
   const height = style.lineHeight!
   const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.color}|${style.paragraphGap}|${style.figures}|${style.textWrap}|${seenEnds(style, true)}`
+  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.paragraphGap}|${style.figures}|${style.textWrap}|${seenEnds(style, true)}`
 }
 
 /** Shaped texts by content and style, so that an edit elsewhere never shapes again. */

@@ -209,7 +209,6 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   italic: style.italic!,
   letterSpacing: style.letterSpacing!,
   figures: style.figures,
-  color: style.color,
 })
 
 /** The elements that the words of a span stand in when they are handed off, from the outermost in, but for the last. */
@@ -242,7 +241,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     italic: span.italic ?? base.italic,
     letterSpacing: base.letterSpacing,
     figures: base.figures,
-    color: span.color ?? base.color,
+    color: span.color,
     link: span.link,
     underline: span.underline,
     strike: span.strike,

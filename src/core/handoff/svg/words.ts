@@ -46,7 +46,7 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
       .map((set) => ({ ...set, x: set.x + grown(set.run.cluster[set.index]) }))
   if (marker) {
     const glyphs = marker.runs.flatMap((run) => glyphsIn(run, ALL, spot.left + marker.x))
-    drawGlyphs(svg, glyphs, baseline, svg.ink(marker.style.color), marker.style.italic)
+    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
   }
   for (const piece of paragraph.pieces) {
     const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
@@ -56,15 +56,19 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
     const gap: Gap = [edge(part.start), edge(part.end)]
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     underlines(svg, box, piece, glyphs, baseline, gap)
-    drawGlyphs(svg, glyphs, baseline, svg.ink(piece.style.color), piece.style.italic)
+    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
     strikes(svg, box, piece, glyphs, baseline, gap)
   }
   if (line.hyphen) {
     const { runs, color, width } = line.hyphen
     const glyphs = runs.flatMap((run) => glyphsIn(run, ALL, x + line.width - width))
-    drawGlyphs(svg, glyphs, baseline, svg.ink(color), false)
+    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, color), false)
   }
 }
+
+/** Its own colour, or its block's. */
+const inkOf = (svg: SvgWriter, box: LayoutBox, own: string | undefined): string =>
+  svg.ink(own) ?? box.resolved.color ?? '#000000'
 
 function glyphsIn(run: GlyphRun, part: Part, shift: number): Set[] {
   const list: Set[] = []
@@ -74,13 +78,7 @@ function glyphsIn(run: GlyphRun, part: Part, shift: number): Set[] {
   return list
 }
 
-function drawGlyphs(
-  svg: SvgWriter,
-  sets: readonly Set[],
-  baseline: number,
-  color = '#000000',
-  italic = false,
-) {
+function drawGlyphs(svg: SvgWriter, sets: readonly Set[], baseline: number, color: string, italic = false) {
   for (let from = 0; from < sets.length; ) {
     const { run } = sets[from]
     let to = from
@@ -130,8 +128,8 @@ function underlines(
     underline(svg, glyphs, baseline, [left, right], { thickness, ascent: ascentAt(glyphs, size), color })
   }
   if (textDecoration === 'underline') under(fontSize, color)
-  if (style.underline) under(style.size, svg.ink(style.color) ?? '#000000')
-  if (linked !== undefined && showsLinks(box)) under(style.size, svg.ink(style.color) ?? '#000000')
+  if (style.underline) under(style.size, inkOf(svg, box, style.color))
+  if (linked !== undefined && showsLinks(box)) under(style.size, inkOf(svg, box, style.color))
 }
 
 /** The lines through a piece: its block's in the block's type and colour, and its own. */
@@ -150,7 +148,7 @@ function strikes(
     bar(svg, gap, baseline - ascent + (2 * ascent) / 3 - Math.floor(thickness / 2), thickness, color)
   }
   if (textDecoration === 'line-through') through(fontSize, color)
-  if (style.strike) through(style.size, svg.ink(style.color) ?? '#000000')
+  if (style.strike) through(style.size, inkOf(svg, box, style.color))
 }
 
 /** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */
