@@ -39,8 +39,8 @@ export function boardProject(count: number): ProjectFile {
           height: { kind: 'exact', px: 96 },
           width: { kind: 'stretch', weight: 1 },
         }),
-        node('text', 'Heading', { fontSize: 18, words: said(words(i)) }),
-        node('text', 'Words', { fontSize: 14, words: said(words(i + 3)) }),
+        node('text', 'Heading', { fontSize: 18, color: '{color.ink}', words: said(words(i)) }),
+        node('text', 'Words', { fontSize: 14, color: '{color.ink}', words: said(words(i + 3)) }),
       ],
     )
   const sections: NodeTree[] = []

@@ -135,6 +135,40 @@ class BoardBench {
     this.add(name, p95(gaps), bar, words, `p95 ${bar.toFixed(1)} ms`)
   }
 
+  /** Types other colours for a token. @returns ms from each until it is painted */
+  async recolor(token: string, colors: readonly string[]): Promise<number[]> {
+    const { page } = this
+    await page.getByRole('button', { name: 'Tokens of the project' }).click()
+    await page.getByRole('button', { name: new RegExp(`^Colour ${token}:`) }).click()
+    const field = page.getByLabel(`Colour ${token} as hex, rgb, hsl or oklch`)
+    const taken: number[] = []
+    for (const color of colors) {
+      const painted = page.evaluate(
+        () =>
+          new Promise<number>((done) => {
+            const sheet = document
+              .querySelector('[data-sheet]')!
+              .shadowRoot!.querySelector<HTMLElement>('.page')!
+            const typed = () => {
+              const begun = performance.now()
+              const before = sheet.style.cssText
+              const look = () => {
+                if (sheet.style.cssText === before) requestAnimationFrame(look)
+                else requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun)))
+              }
+              look()
+            }
+            addEventListener('input', typed, { once: true, capture: true })
+          }),
+      )
+      await field.fill(color)
+      taken.push(await painted)
+    }
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Escape')
+    return taken
+  }
+
   async wheel(name: string, ctrl: boolean, step: (frame: number) => [number, number]) {
     const { mouse, keyboard } = this.page
     await mouse.move(600, 400)
@@ -158,6 +192,9 @@ function idOf(name: string): string {
   }
   throw new Error(`the bench project has no ${name}`)
 }
+
+/** Blocks that have the ink, by name. */
+const countOf = (blocks: number) => JSON.stringify(boardProject(blocks).pages).split('{color.ink}').length - 1
 
 export async function benchBoard(): Promise<Further[]> {
   await buildWeb()
@@ -223,6 +260,11 @@ export async function benchBoard(): Promise<Further[]> {
       `a drag's main-thread work grows ${growth.toFixed(2)}-fold from 2,000 to 10,000 blocks`,
       '1.5-fold: flat',
     )
+    await bench.open(running.address, large)
+    const shades = Array.from({ length: 9 }, (_, i) => `#2${i}302a`)
+    const painted = p95(await bench.recolor('ink', shades))
+    const uses = `a token of ${countOf(10_000).toLocaleString('en')} blocks`
+    bench.add(uses, painted, 100, `p95 ${painted.toFixed(0)} ms until its colour is painted`, '100 ms')
     const used = await heap(cdp)
     bench.add('10,000 blocks: memory', used, 200, `JS heap ${used.toFixed(0)} MB`, '200 MB')
     return bench.results

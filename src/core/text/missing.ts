@@ -1,24 +1,26 @@
 /** Characters that no shipped font has: visitors see what their own system has for them, or a box. */
+import type { LayoutBox } from '../layout/box'
 import type { Resolved } from '../properties/table'
 import { looksIn } from '../words/words'
 import { CODE_FAMILY, fileFor } from './fonts'
+import type { Typeset } from './typeset'
 
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}\p{White_Space}]/u
 
-/** Values do not change once they are resolved, and are asked of with every layout. */
-const known = new WeakMap<Resolved, readonly string[]>()
+/** A text that is set stays as it is, and is asked of with every layout. */
+const known = new WeakMap<Typeset, readonly string[]>()
 
-/** Each once, in the order in which they stand. */
-export function missingCharacters(resolved: Resolved): readonly string[] {
-  let missing = known.get(resolved)
-  if (!missing) {
-    missing = missingIn(resolved)
-    known.set(resolved, missing)
-  }
+/** As below, of a block with words; others have none. */
+export function missingIn(box: LayoutBox): readonly string[] {
+  const { typeset } = box
+  if (!typeset) return []
+  const missing = known.get(typeset) ?? missingCharacters(box.resolved)
+  known.set(typeset, missing)
   return missing
 }
 
-function missingIn({ words, fontFamily, italic }: Resolved): string[] {
+/** Each once, in the order in which they stand. */
+export function missingCharacters({ words, fontFamily, italic }: Resolved): string[] {
   const missing = new Set<string>()
   for (const { text, look } of looksIn(words))
     for (const char of text) {

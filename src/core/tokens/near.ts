@@ -22,12 +22,14 @@ export function* hexesIn(value: unknown): Generator<string> {
     for (const each of Object.values(value)) yield* hexesIn(each)
 }
 
+type Hit = { token: string; off: number }
+
 function nearest<T>(
   known: readonly { name: string; value: T }[],
   off: (value: T) => number,
   reach: number,
-): { token: string; off: number } | undefined {
-  let best: { token: string; off: number } | undefined
+): Hit | undefined {
+  let best: Hit | undefined
   for (const { name, value } of known) {
     const distance = off(value)
     if (distance <= reach && (!best || distance < best.off)) best = { token: name, off: distance }
@@ -43,7 +45,11 @@ export function nearTokens(doc: Document): Near[] {
   const colors = valued('color') as { name: string; value: string }[]
   const spaces = valued('dimension') as { name: string; value: number }[]
   const found = new Map<string, Near>()
-  const note = (value: string | number, hit: { token: string; off: number } | undefined, use: TokenUse) => {
+  /** What each value is nearest to: the same are many. */
+  const hits = new Map<string, Hit | undefined>()
+  const note = (value: string | number, look: () => Hit | undefined, use: TokenUse) => {
+    const hit = hits.has(`${value}`) ? hits.get(`${value}`) : look()
+    hits.set(`${value}`, hit)
     if (!hit) return
     const near = found.get(`${value}`) ?? { value, ...hit, uses: [] }
     near.uses.push(use)
@@ -54,17 +60,9 @@ export function nearTokens(doc: Document): Near[] {
       const use = { ...at, key }
       if (PROPERTIES[key].token === 'color')
         for (const hex of new Set(hexesIn(value)))
-          note(
-            hex,
-            nearest(colors, (each) => differenceOf(each, hex), COLOR_REACH),
-            use,
-          )
+          note(hex, () => nearest(colors, (each) => differenceOf(each, hex), COLOR_REACH), use)
       else if (SPACES.test(key) && typeof value === 'number' && value > 0)
-        note(
-          value,
-          nearest(spaces, (each) => Math.abs(each - value), LENGTH_REACH),
-          use,
-        )
+        note(value, () => nearest(spaces, (each) => Math.abs(each - value), LENGTH_REACH), use)
     }
   return [...found.values()].sort((a, b) => b.uses.length - a.uses.length || a.off - b.off)
 }

@@ -30,29 +30,49 @@ function overlaid(fill: Fill, under: readonly string[]): string[] {
   return [...new Set(colors.flatMap((color) => under.map((ground) => laidOver(color, ground))))]
 }
 
-/** What words in a block stand on. */
-export function groundOf(box: LayoutBox): Ground {
-  const chain: LayoutBox[] = []
-  for (let at: LayoutBox | null = box; at; at = at.parent) chain.push(at)
-  let colors = [WHITE]
-  // From the page inwards, each block's fills from the lowest up.
-  for (const at of chain.reverse()) for (const fill of fillsOf(at).reverse()) colors = overlaid(fill, colors)
-  const isKnown = (at: LayoutBox) => at.pins === null && fillsOf(at).every(({ kind }) => kind !== 'picture')
-  return { colors, isSure: chain.every(isKnown) }
+/** What words in a block stand on. @param known of the blocks around it, found so far */
+export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): Ground {
+  const found = known.get(box)
+  if (found) return found
+  const under = box.parent ? groundOf(box.parent, known) : { colors: [WHITE], isSure: true }
+  const fills = fillsOf(box)
+  let { colors } = under
+  // The lowest first.
+  for (const fill of fills.toReversed()) colors = overlaid(fill, colors)
+  const isKnown = box.pins === null && fills.every(({ kind }) => kind !== 'picture')
+  const ground = { colors, isSure: under.isSure && isKnown }
+  known.set(box, ground)
+  return ground
 }
 
 /** How words read on what is behind them: the worst of it. `ratio`: WCAG 2.2. */
 export type Reading = { ink: string; ground: string; ratio: number; needed: number; isSure: boolean }
 
-export function readingOf(box: LayoutBox): Reading | undefined {
+/** Ratios that were worked out, by ink and ground. */
+type Ratios = Map<string, number>
+
+function ratioOf(ink: string, ground: string, known: Ratios): number {
+  const key = `${ink} ${ground}`
+  const ratio = known.get(key) ?? contrastOf(ink, ground)
+  known.set(key, ratio)
+  return ratio
+}
+
+export function readingOf(
+  box: LayoutBox,
+  grounds = new Map<LayoutBox, Ground>(),
+  ratios: Ratios = new Map(),
+): Reading | undefined {
   const { color: ink, fontSize, fontWeight } = box.resolved
   if (!box.typeset || box.typeset.isEmpty || ink === undefined) return undefined
-  const { colors, isSure } = groundOf(box)
+  const { colors, isSure } = groundOf(box, grounds)
   const needed = neededFor(fontSize, fontWeight as number)
-  const worst = colors
-    .map((ground) => ({ ink, ground, ratio: contrastOf(ink, ground), needed, isSure }))
-    .sort((a, b) => a.ratio - b.ratio)
-  return worst[0]
+  let worst: Reading | undefined
+  for (const ground of colors) {
+    const ratio = ratioOf(ink, ground, ratios)
+    if (!worst || ratio < worst.ratio) worst = { ink, ground, ratio, needed, isSure }
+  }
+  return worst
 }
 
 /** Words of one colour on one ground; `nodes`: the blocks, those that read worst for their size first. */
@@ -61,8 +81,10 @@ export type Pair = Reading & { nodes: string[] }
 /** The pairs of a sheet, those that fall short first. */
 export function pairsOn(layout: PageLayout): Pair[] {
   const pairs = new Map<string, Pair>()
+  const grounds = new Map<LayoutBox, Ground>()
+  const ratios: Ratios = new Map()
   for (const box of layout.visible()) {
-    const reading = readingOf(box)
+    const reading = readingOf(box, grounds, ratios)
     if (!reading) continue
     const key = `${reading.ink} ${reading.ground} ${reading.needed}`
     const pair = pairs.get(key) ?? { ...reading, nodes: [] }

@@ -1,6 +1,6 @@
 /** Marks texts with characters that no font here has: what is seen of them elsewhere is not known. */
 import { useMemo } from 'react'
-import { characterName, missingCharacters } from '../../core/text/missing'
+import { characterName, missingIn } from '../../core/text/missing'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
 
@@ -13,7 +13,7 @@ export function MissingMarks({ layout, left, top, zoom }: SheetPlace) {
   const marked = useMemo(
     () =>
       [...layout.visible()].flatMap((box) => {
-        const missing = box.typeset ? missingCharacters(box.resolved) : []
+        const missing = missingIn(box)
         const rect = missing.length > 0 ? layout.rect(box.id) : undefined
         return rect ? [{ id: box.id, rect, missing }] : []
       }),

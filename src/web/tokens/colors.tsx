@@ -1,5 +1,5 @@
 /** Colours: changed where they stand, one for each theme, and all that has them follows; below, those that meet on the open page. */
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { nearestThatReads, ratioWords } from '../../core/color/contrast'
 import { writeColor } from '../../core/color/formats'
 import type { Theme } from '../../core/document/schema'
@@ -11,6 +11,7 @@ import { storedToken } from '../../core/tokens/instead'
 import { type Pair, pairsOn } from '../../core/tokens/pairs'
 import { useEditor } from '../editor/use-editor'
 import { Pick } from '../parts/pick'
+import { useRested } from '../parts/use-rested'
 import { library, paragraphs } from '../session/fonts'
 import { ColorChip } from '../spec/color-chip'
 import { Sample } from '../spec/swatch'
@@ -99,14 +100,20 @@ function Pairs() {
   const { doc, view, page } = editor
   const [chosen, setChosen] = useState<string>()
   const theme = doc.themes.find(({ id }) => id === chosen) ?? doc.themes[0]
-  if (!page) return null
-  const isShown = editor.layout?.theme === theme?.id || (theme === doc.themes[0] && !editor.layout?.theme)
-  const layout =
-    isShown && editor.layout
-      ? editor.layout
-      : new PageLayout(doc, page.id, view.id, view.width, paragraphs, () => library.version, theme?.id)
-  const pairs = pairsOn(layout)
-  if (pairs.length === 0) return null
+  // What changed is painted before it is read.
+  const version = useRested(editor.session.documentVersion)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
+  const pairs = useMemo(() => {
+    const { layout } = editor
+    if (!page) return []
+    const isShown = layout?.theme === theme?.id || (theme === doc.themes[0] && !layout?.theme)
+    return pairsOn(
+      isShown && layout
+        ? layout
+        : new PageLayout(doc, page.id, view.id, view.width, paragraphs, () => library.version, theme?.id),
+    )
+  }, [doc, page?.id, view, theme?.id, version])
+  if (!page || pairs.length === 0) return null
   const short = pairs.filter(({ ratio, needed }) => ratio < needed).length
   return (
     <section className="mt-5" aria-label="How words read">

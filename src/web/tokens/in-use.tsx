@@ -5,6 +5,7 @@ import { colorsInUse, type InUse, sizesInUse, spacesInUse } from '../../core/tok
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Pick } from '../parts/pick'
+import { useRested } from '../parts/use-rested'
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale)
 Chart.defaults.font.family = 'Hanken Grotesk'
@@ -22,7 +23,7 @@ const themed = (name: string) => getComputedStyle(document.documentElement).getP
 export function InUseChart() {
   const editor = useEditor()
   const { doc } = editor
-  const { documentVersion } = editor.session
+  const documentVersion = useRested(editor.session.documentVersion)
   const [kind, setKind] = useState<Kind>('spaces')
   const { unit, of } = KINDS[kind]
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed

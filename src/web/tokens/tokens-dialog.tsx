@@ -5,6 +5,7 @@ import { nearTokens } from '../../core/tokens/near'
 import { tokenUses } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
 import { Dialog } from '../parts/dialog'
+import { useRested } from '../parts/use-rested'
 import { Colors } from './colors'
 import { InUseChart } from './in-use'
 import { NearValues } from './near-values'
@@ -17,7 +18,8 @@ const TAB = 'plain-button font-semibold data-active:bg-secondary data-active:tex
 export function TokensDialog() {
   const editor = useEditor()
   const { doc } = editor
-  const { documentVersion } = editor.session
+  // What changed is painted before it is counted.
+  const documentVersion = useRested(editor.session.documentVersion)
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
   const uses = useMemo(() => tokenUses(doc), [doc, documentVersion])
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same
