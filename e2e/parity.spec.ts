@@ -11,7 +11,7 @@ test('what is drawn anywhere is what is handed off', async ({ app, request }) =>
   const projects = new Set<string>()
   try {
     const shares: number[] = []
-    for await (const subject of subjects(app, 6, 4200)) {
+    for await (const subject of subjects(app, 4, 4200)) {
       projects.add(subject.project)
       const layout = await drawing.layoutOf(subject)
       const shipped = pixelsOf(await drawing.shipped(subject, layout))

@@ -1,6 +1,6 @@
 /** Writing: marks, paragraphs, lists, links; two people in one paragraph; one history with all else. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, onSheet, row, saved, stored, test } from './app'
+import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 
 type Inline = { type: string; text?: string; marks?: { type: string; attrs?: { value: unknown } }[] }
 type Block = { type: string; content?: (Inline & Block)[] }
@@ -362,4 +362,20 @@ test('a sign is found by name and put where one writes', async ({ desk }) => {
   await desk.keyboard.press('Escape')
   const [{ content }] = await wordsOf(desk, NAME)
   expect(content![0].text).toBe('Seeds → home©')
+})
+
+test('of a paragraph so many lines are shown, then an ellipsis; emptied, all again', async ({ desk }) => {
+  const paragraph = onSheet(desk, 'desktop', 'Take home heirloom')
+  await paragraph.click()
+  const rows = paragraph.locator('.line')
+  const all = await rows.count()
+  expect(all).toBeGreaterThan(1)
+  await setValue(desk, /^Most lines/, '1')
+  await expect(rows).toHaveCount(1)
+  await expect(rows).toHaveText(/^Take home .*…$/)
+  await expect(desk.getByRole('button', { name: 'Most lines: one line, then …' })).toBeVisible()
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.maxLines).toBe(1)
+  await setValue(desk, /^Most lines/, '')
+  await expect(rows).toHaveCount(all)
 })

@@ -43,6 +43,18 @@ const letters = (lines: string[]) =>
     .join('\n')
     .toLowerCase()
 
+/** Where lines are cut off, those that are seen; of the last as much as there is before the ellipsis, which is in no text. */
+function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string[]; browser: string[] } {
+  const core = layout.lineTexts(id)
+  const ellipsis = layout.placed(id).at(-1)?.lines.at(-1)?.ellipsis
+  if (!ellipsis) return { core, browser: lines }
+  const last = core.length - 1
+  core[last] = core[last].slice(0, -ellipsis.text.length)
+  const browser = lines.slice(0, core.length)
+  browser[last] = browser[last]?.slice(0, core[last].length) ?? ''
+  return { core, browser }
+}
+
 export async function compareDocument(
   viewer: SiteViewer,
   file: ProjectFile,
@@ -76,8 +88,7 @@ export async function compareDocument(
     for (const id of texts) {
       if (!visible.has(id) || !measured.boxes[id]) continue
       result.paragraphs++
-      const core = layout.lineTexts(id)
-      const browser = measured.lines[id] ?? []
+      const { core, browser } = asSeen(layout, id, measured.lines[id] ?? [])
       if (letters(core) !== letters(browser)) result.linesOff.push({ node: id, width, core, browser })
     }
   }

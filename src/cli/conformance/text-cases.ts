@@ -2,6 +2,9 @@
 import type { ProjectFile } from '../../core/document/schema'
 import { box, project, px, snug, stretch, text } from './pieces'
 
+const LONG =
+  'What is lent in the spring comes back in the autumn as seed that is saved for whoever sows next year.'
+
 /** By name: the rule, and the smallest document that needs it. */
 export const TEXT_CASES: Record<string, ProjectFile> = {
   'text: kerning that varies with the weight is not whole font units (OpenType GPOS, variation index)':
@@ -30,6 +33,15 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       },
     ),
   ),
+  'text: lines that are too many are cut off where there is one paragraph, and its least width is no word’s (CSS Overflow 4 §5)':
+    project(
+      text(LONG, { width: px(200), maxLines: 2, paddingTop: 8, paddingBottom: 20 }),
+      text(LONG, { tag: 'h2', width: px(200), maxLines: 1, textAlign: 'center' }),
+      text(`${LONG}\n${LONG}`, { width: px(240), maxLines: 5, minHeight: 200 }),
+      text(LONG, { width: px(200), maxLines: 3, maxHeight: 40 }),
+      text(LONG, { width: px(40), maxLines: 2 }),
+      text(LONG, { width: snug, maxLines: 90 }),
+    ),
   'text: lines are as high as their largest span (CSS Inline 3 §5)': project(
     text([{ text: 'small ' }, { text: 'large', size: 2 }, { text: ' small again and again and again' }], {
       width: px(180),

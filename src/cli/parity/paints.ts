@@ -121,6 +121,33 @@ const words = (fill: Bare[], more: Props = {}): NodeTree =>
     ...more,
   })
 
+const LONG =
+  'What is lent in the spring comes back in the autumn as seed that is saved for whoever sows next year.'
+/** Cut off behind some lines. */
+const cutOff = (): NodeTree[] =>
+  (
+    [
+      { textAlign: 'left' },
+      { textAlign: 'center' },
+      { textAlign: 'right' },
+      { textAlign: 'justify' },
+      { maxLines: 1 },
+      { fontFamily: 'Inter Tight', letterSpacing: 2, textCase: 'uppercase', maxLines: 3 },
+      { words: said([{ text: LONG.slice(0, 30), weight: 700, underline: true }, { text: LONG.slice(30) }]) },
+      { words: said([{ text: LONG.slice(0, 18) }, { text: LONG.slice(18), italic: true, size: 1.25 }]) },
+    ] satisfies Props[]
+  ).map((props) =>
+    node('text', {
+      words: said(LONG),
+      fontFamily: 'Fraunces',
+      fontSize: 20,
+      color: '#1c2b24',
+      maxLines: 2,
+      width: { kind: 'exact', px: 220 },
+      ...props,
+    }),
+  )
+
 /** @param assets pictures that it may show */
 export function paintsPage(assets: readonly Asset[]): ProjectFile {
   count = 0
@@ -150,7 +177,7 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
   ]
   const file = starterProject('Paints', 'home')
   file.assets = [...assets]
-  const all = [...boxes, ...framed, ...pictures, ...groups, ...shapes(), ...texts]
+  const all = [...boxes, ...framed, ...pictures, ...groups, ...shapes(), ...texts, ...cutOff()]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }
   file.pages[0].sections = [section]

@@ -14,7 +14,7 @@ import { num, percent, px, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
 import type { PropKey, Props, Resolved } from '../properties/table'
 import type { Pin, Size } from '../properties/values'
-import { holdsParagraphs, isOneParagraph } from '../words/parts'
+import { holdsParagraphs, isOneParagraph, mostLines } from '../words/parts'
 import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { type Addresses, type Writing, writingFor } from './written'
@@ -104,7 +104,12 @@ function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted:
   const { resolved, raw } = writer
   // Its drawing is as large as a cell, which is as large as it.
   if (node.kind === 'shape') writer.set('display', 'grid')
-  else if (flow === Flow.Row || flow === Flow.Column) {
+  else if (node.kind === 'text' && mostLines(resolved) !== undefined) {
+    // The old names are those that every browser knows (CSS Overflow 4 §5.3).
+    writer.set('display', '-webkit-box')
+    writer.set('-webkit-box-orient', 'vertical')
+    writer.set('-webkit-line-clamp', String(resolved.maxLines))
+  } else if (flow === Flow.Row || flow === Flow.Column) {
     writer.set('display', 'flex')
     const direction = flow === Flow.Row ? 'row' : 'column'
     if (direction !== 'row') writer.set('flex-direction', direction)

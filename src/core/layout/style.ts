@@ -10,6 +10,7 @@ import { isText, type Kind } from '../properties/kinds'
 import { defaultsOf, type Props } from '../properties/table'
 import type { Pin, Size } from '../properties/values'
 import { cutToUnit, toUnit } from '../text/unit'
+import { mostLines } from '../words/parts'
 import { Align, COMMON, Flow, type LayoutBox, Sizing, Spread, type Uncommon } from './box'
 
 const SPREAD: Record<string, Spread> = {
@@ -97,7 +98,8 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
     box.padL = toUnit(box.padL + used.left + used.inset)
     box.padR = toUnit(box.padR + used.right + used.inset)
   }
-  box.clip = set.clip === true
+  // Lines that are too many are cut off, and so is all that sticks out.
+  box.clip = set.clip === true || mostLines(set) !== undefined
   const out = box.parent !== null && isLifted(set, parentFlow)
   const held = out ? heldOn(box.node, around.cascade, set) : undefined
   box.uncommon = uncommonOf(kind, set, around, lattice, out, held)

@@ -3,7 +3,7 @@ import { textOffset } from '../layout/baseline'
 import type { LayoutBox } from '../layout/box'
 import type { Rect } from '../layout/rect'
 import type { Marker } from '../text/marker'
-import type { Line, Paragraph } from '../text/paragraph'
+import { type Line, type Paragraph, spacesIn, spreadOf } from '../text/paragraph'
 import { holdsLinks } from '../words/parts'
 
 export type PlacedLine = {
@@ -20,21 +20,13 @@ export type PlacedLine = {
 }
 
 /** What does not fit in its line sticks out at the end, however it is set (CSS Text 3 §7.1). */
-function lineLeft(line: Line, room: number, align: LayoutBox['resolved']['textAlign']): number {
-  if (align === 'center') return Math.max(0, (room - line.width) / 2)
-  return align === 'right' ? Math.max(0, room - line.width) : 0
-}
-
-/** The spaces that grow when a line is stretched (CSS Text 3 §7.4.1). */
-export const SPACES = /[ \u00a0]/g
-
-/** What is left of the room, shared out among the spaces of a line; not of the last, and of none that ends by itself. */
-function spreadOf({ text }: Paragraph, line: Line, lines: readonly Line[], room: number): number {
-  const isLast = line === lines.at(-1)
-  if (isLast || text.slice(line.end).trimStart() === '' || /^ *\n/.test(text.slice(line.end, line.end + 40)))
-    return 0
-  const spaces = text.slice(line.start, line.end).match(SPACES)?.length ?? 0
-  return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
+function lineLeft(
+  { width, whole = width }: Line,
+  room: number,
+  align: LayoutBox['resolved']['textAlign'],
+): number {
+  if (align === 'center') return Math.max(0, (room - whole) / 2)
+  return align === 'right' ? Math.max(0, room - whole) : 0
 }
 
 export function placedLines(box: LayoutBox): PlacedLine[] {
@@ -52,9 +44,10 @@ export function placedLines(box: LayoutBox): PlacedLine[] {
         top: at,
         baseline: at + line.baseline,
         spread:
-          box.resolved.textAlign === 'justify'
-            ? spreadOf(paragraph, line, lines, Math.max(0, room - indent))
-            : 0,
+          line.spread ??
+          (box.resolved.textAlign === 'justify' && line !== lines.at(-1)
+            ? spreadOf(paragraph.text, line, Math.max(0, room - indent))
+            : 0),
         ...(i === 0 && marker ? { marker: { ...marker, x: start - marker.width } } : {}),
       }
     }),
@@ -70,6 +63,7 @@ export function showsLinks(box: LayoutBox): boolean {
 /** Where a block's lines of words lie, px from its border edge. */
 export const wordAreas = (box: LayoutBox): Rect[] =>
   placedLines(box).flatMap(({ line, x, top, spread, paragraph }) => {
-    const spaces = paragraph.text.slice(line.start, line.end).match(SPACES)?.length ?? 0
-    return line.width > 0 ? [{ x, y: top, width: line.width + spread * spaces, height: line.height }] : []
+    // What was cut off is as wide as it says.
+    const grown = line.ellipsis ? 0 : spread * spacesIn(paragraph.text, line.start, line.end)
+    return line.width > 0 ? [{ x, y: top, width: line.width + grown, height: line.height }] : []
   })

@@ -1,5 +1,6 @@
 /** How a block looks: what is drawn of its box. */
 import * as v from 'valibot'
+import { type Limited, mostLines } from '../words/parts'
 import { num, px as pxText } from './css-text'
 import { type Cut, CutSchema, type Filters, FiltersSchema, filterText, maskText } from './effects'
 import { layersOf } from './fill-layers'
@@ -210,7 +211,11 @@ export const LOOK = {
     schema: v.boolean(),
     words: 'clipping',
     initial: false,
-    css: { name: 'overflow', of: ({ resolved }) => (resolved.clip ? 'hidden' : undefined) },
+    css: {
+      name: 'overflow',
+      of: ({ resolved }) =>
+        resolved.clip || mostLines(resolved as Limited) !== undefined ? 'hidden' : undefined,
+    },
   }),
   /** Degrees clockwise about the centre: drawn turned, laid out as if it were not. */
   rotate: property({

@@ -120,6 +120,14 @@ export const TYPE = {
     initial: 'wrap',
     css: { name: 'text-wrap', of: unless('textWrap', 'wrap') },
   }),
+  /** Lines at most: what does not fit on them is cut off, with an ellipsis (CSS Overflow 4 §5). */
+  maxLines: property({
+    ...type,
+    kinds: ['text'],
+    schema: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100)),
+    words: 'most lines',
+    css: { name: '-webkit-line-clamp' },
+  }),
   /** Between paragraphs, a share of the text's size (em). */
   paragraphGap: property({
     ...type,

@@ -18,6 +18,7 @@ export const FEATURES = [
   'tokens',
   'shapes',
   'setting',
+  'clamp',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 
@@ -28,6 +29,7 @@ const OF_TEXT: ReadonlySet<Feature> = new Set<Feature>([
   'breaks',
   'languages',
   'setting',
+  'clamp',
 ])
 /** Documents in which nothing is shaped: every box has to be the browser's. */
 export const WITHOUT_TEXT: ReadonlySet<Feature> = new Set(FEATURES.filter((each) => !OF_TEXT.has(each)))

@@ -9,7 +9,7 @@ import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { type GlyphRun, shapeInto } from './shape'
-import { holding, type Piece } from './shaped-text'
+import { baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
 
 export type Line = {
@@ -24,14 +24,21 @@ export type Line = {
   /** px from the line's top to its baseline. */
   baseline: number
   /** Shown at the line's end where it breaks at a soft hyphen. */
-  hyphen?: Hyphen
+  hyphen?: Ending
+  /** Shown at the end of the last of the lines that there may be: in the text's own style. */
+  ellipsis?: Ending
+  /** px that it was before it was cut off for the ellipsis: by that it is aligned. */
+  whole?: number
+  /** px that every space is wider, where it was set flush on both sides before that. */
+  spread?: number
 }
 
-/** `runs` begin at 0, not where the line ends. */
-export type Hyphen = { text: string; width: number; runs: GlyphRun[]; color?: string }
+/** What stands at the end of a line and is not in the text. `runs` begin at 0, not where the line ends. */
+export type Ending = { text: string; width: number; runs: GlyphRun[]; color?: string }
 
 /** The hyphen shown at a soft one, and what stands in where a font has none (CSS Text 3 §5.4.1). */
 const HYPHEN = '\u2010'
+const ELLIPSIS = '\u2026'
 
 /** @param kept whether lines break where that is asked for, and at the end, alone */
 const breaksIn = (text: string, kept: boolean) =>
@@ -40,9 +47,22 @@ const breaksIn = (text: string, kept: boolean) =>
 /** Of the paragraph that was broken last. */
 const found = new FoundLines()
 
+/** The spaces that grow when a line is stretched (CSS Text 3 §7.4.1). */
+const SPACES = /[ \u00a0]/g
+
+export const spacesIn = (text: string, start: number, end: number) =>
+  text.slice(start, end).match(SPACES)?.length ?? 0
+
+/** What is left of the room, px, shared out among the spaces of a line; of one that ends by itself nothing is. */
+export function spreadOf(text: string, line: Line, room: number): number {
+  if (text.slice(line.end).trimStart() === '' || /^ *\n/.test(text.slice(line.end, line.end + 40))) return 0
+  const spaces = spacesIn(text, line.start, line.end)
+  return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
+}
+
 /** The characters of a line as they show: soft hyphens only where the line breaks at one. */
 export const shownText = (text: string, line: Line): string =>
-  text.slice(line.start, line.end).replaceAll('\u00ad', '') + (line.hyphen?.text ?? '')
+  text.slice(line.start, line.end).replaceAll('\u00ad', '') + (line.hyphen?.text ?? line.ellipsis?.text ?? '')
 
 export class Paragraph extends FittingText {
   /** Widest unbreakable stretch, px. */
@@ -65,6 +85,8 @@ export class Paragraph extends FittingText {
   private readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
+  private readonly base: PieceStyle
+  private readonly isFlush: boolean
 
   /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
   constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[], alone = true) {
@@ -73,6 +95,8 @@ export class Paragraph extends FittingText {
     this.size = style.fontSize
     this.anywhere = style.overflowWrap === 'anywhere' && style.textWrap !== 'nowrap'
     this.wrapping = style.textWrap
+    this.base = baseStyle(style)
+    this.isFlush = style.textAlign === 'justify'
     const height = style.lineHeight!
     this.strut = this.extent(height, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
     this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))
@@ -126,15 +150,40 @@ export class Paragraph extends FittingText {
   }
 
   /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */
-  private hyphenAt(at: number): Hyphen {
+  private hyphenAt(at: number): Ending {
     const { style } = this.pieces[holding(this.pieces, at)]
+    return { ...this.ending(HYPHEN, '-', at, { ...style, letterSpacing: 0 }), color: style.color }
+  }
+
+  /** @param instead where the font has no such sign @param at the character whose script it goes with */
+  private ending(sign: string, instead: string, at: number, style: PieceStyle): Ending {
     const face = this.fonts.primary(style.family, style.italic, style.weight)
-    const text = face?.has(HYPHEN.codePointAt(0)!) ? HYPHEN : '-'
-    const advances = new Float64Array(2)
+    const text = face?.has(sign.codePointAt(0)!) ? sign : instead
+    const advances = new Float64Array(text.length + 1)
     const runs: GlyphRun[] = []
-    const scripts = this.scripts.subarray(at, at + 1)
-    shapeInto(this.fonts, text, scripts, { ...style, letterSpacing: 0 }, 0, advances, runs, new Uint8Array(2))
-    return { text, width: advances[1], runs, color: style.color }
+    const scripts = new Uint8Array(text.length).fill(this.scripts[at] ?? 0)
+    shapeInto(this.fonts, text, scripts, style, 0, advances, runs, new Uint8Array(text.length + 1))
+    return { text, width: advances[text.length], runs }
+  }
+
+  /** A line behind which more is cut off, as Chromium ends it: at the last character that leaves room for the ellipsis. */
+  cutOff(line: Line, width: number): Line {
+    const { text, advances } = this
+    const ellipsis = this.ending(ELLIPSIS, '...', line.start, this.base)
+    const room = width - ellipsis.width
+    const spread = this.isFlush ? spreadOf(text, line, width) : 0
+    const until = (at: number) =>
+      advances[at] - advances[line.start] + (spread > 0 ? spread * spacesIn(text, line.start, at) : 0)
+    let { end } = line
+    if (until(end) > room) {
+      end = line.start
+      for (let next = this.graphemeFrom(end + 1); next < line.end; next = this.graphemeFrom(end + 1)) {
+        if (until(next) > room) break
+        end = next
+      }
+    }
+    const { hyphen: _, ...rest } = line
+    return { ...rest, end, width: until(end) + ellipsis.width, ellipsis, whole: line.width, spread }
   }
 
   /** Min-content and max-content (CSS Sizing 3 §5.1), px. */

@@ -22,6 +22,7 @@ export class Typeset {
   /** px */
   readonly minContent: number
   readonly maxContent: number
+  private readonly mostLines: number | undefined
 
   /** @param holds whether it holds paragraphs, and links: without, words are set as if they had none */
   constructor(
@@ -34,6 +35,7 @@ export class Typeset {
     const parts = partsOf(shown, holds.flowing)
     const alone = !holds.flowing || isOneParagraph(shown)
     this.seenEnds = seenEnds(style, alone)
+    this.mostLines = alone ? style.maxLines : undefined
     const step = downToUnit(style.fontSize * INDENT)
     const gap = downToUnit(style.fontSize * style.paragraphGap!)
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({
@@ -61,8 +63,9 @@ export class Typeset {
     return this.sets.map(({ paragraph }) => paragraph.text).join('\n')
   }
 
-  /** Height at a width, px, without making lines. */
+  /** Height at a width, px; mostly without making lines. */
   height(width: number): number {
+    if (this.mostLines !== undefined) return bottomOf(this.placed(width))
     if (this.sets.length === 1) return this.heightOf(this.sets[0], width)
     return this.sets.reduce((sum, set) => sum + set.gap + this.heightOf(set, width), 0)
   }
@@ -71,16 +74,21 @@ export class Typeset {
     return paragraph.height(Math.max(0, width - indent))
   }
 
-  /** Every paragraph with its lines. */
+  /** Every paragraph with its lines, as many as there may be. */
   placed(width: number): SetAt[] {
-    let top = 0
-    return this.sets.map((set) => {
-      const lines = set.paragraph.lines(Math.max(0, width - set.indent))
-      const at = { ...set, top: top + set.gap, lines }
-      const last = lines.at(-1)
-      top = at.top + (last ? last.top + last.height : 0)
-      return at
-    })
+    const placed: SetAt[] = []
+    let left = this.mostLines ?? Number.POSITIVE_INFINITY
+    for (const [i, set] of this.sets.entries()) {
+      const room = Math.max(0, width - set.indent)
+      const all = set.paragraph.lines(room)
+      const lines = all.slice(0, left)
+      left -= lines.length
+      const isCut = lines.length < all.length || (left === 0 && i < this.sets.length - 1)
+      if (isCut) lines[lines.length - 1] = set.paragraph.cutOff(lines[lines.length - 1], room)
+      placed.push({ ...set, top: bottomOf(placed) + set.gap, lines })
+      if (left === 0) break
+    }
+    return placed
   }
 
   /** Baseline of the first line from the text's top, px. */
@@ -88,4 +96,11 @@ export class Typeset {
     const [{ paragraph, indent }] = this.sets
     return paragraph.firstBaseline(Math.max(0, width - indent))
   }
+}
+
+/** Where the last line ends, px from the text's top. */
+function bottomOf(placed: readonly SetAt[]): number {
+  const last = placed.at(-1)
+  const line = last?.lines.at(-1)
+  return last ? last.top + (line ? line.top + line.height : 0) : 0
 }

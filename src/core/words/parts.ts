@@ -83,3 +83,11 @@ function* blockParts(words: Words): Generator<Part> {
 /** Whether the words are one paragraph: they stand in the text's own element. */
 export const isOneParagraph = (words: Words) =>
   words.length === 0 || (words.length === 1 && words[0].type === 'paragraph')
+
+export type Limited = { maxLines?: number; words?: Words; tag?: string }
+
+/** How many lines a text may have: browsers cut off those of one paragraph only (`-webkit-line-clamp`). Undefined: as many as it takes. */
+export const mostLines = ({ maxLines, words, tag }: Limited): number | undefined =>
+  maxLines !== undefined && (!words || !holdsParagraphs('text', tag) || isOneParagraph(words))
+    ? maxLines
+    : undefined

@@ -301,6 +301,7 @@ function fillLine(row: HTMLElement, placed: PlacedLine, ink: Ink, ownLinks: bool
     row.append(span)
   }
   if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
+  if (line.ellipsis) row.append(line.ellipsis.text)
 }
 
 function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, ink: Ink, ownLinks: boolean) {

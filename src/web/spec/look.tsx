@@ -5,10 +5,11 @@ import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import { shortName } from '../../core/document/tokens'
 import { formatPx } from '../../core/lattice/solve'
-import { hasProperty, type PropKey, type Props } from '../../core/properties/table'
+import type { Kind } from '../../core/properties/kinds'
+import { hasProperty, type PropKey, type Props, type Resolved } from '../../core/properties/table'
 import { usedLineHeight } from '../../core/text/line-box'
 import { characterName, missingCharacters } from '../../core/text/missing'
-import { isOneParagraph } from '../../core/words/parts'
+import { isOneParagraph, mostLines } from '../../core/words/parts'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
@@ -177,7 +178,16 @@ export function TypeLines({ node }: { node: Node }) {
       )}
       <Line
         node={node}
-        keys={['color', 'textAlign', 'textCase', 'letterSpacing', 'overflowWrap', 'textWrap', 'figures']}
+        keys={[
+          'color',
+          'textAlign',
+          'textCase',
+          'letterSpacing',
+          'overflowWrap',
+          'textWrap',
+          'maxLines',
+          'figures',
+        ]}
       >
         <span>Ink</span>
         <ColorChip
@@ -225,6 +235,17 @@ export function TypeLines({ node }: { node: Node }) {
           value={resolved.textWrap as string}
           onChoose={(textWrap) => set({ textWrap: textWrap as Props['textWrap'] }, 'Lines')}
         />
+        {mayBeCut(node.kind, resolved) && (
+          <NumberChip
+            label="Most lines"
+            value={resolved.maxLines}
+            shown={mostLinesWords(resolved.maxLines)}
+            context={{ min: 1, max: 100, integer: true }}
+            names={new Map([['all', () => set({ maxLines: null }, 'Most lines')]])}
+            onClear={() => set({ maxLines: null }, 'Most lines')}
+            onChange={(maxLines) => set({ maxLines }, 'Most lines')}
+          />
+        )}
         <Choice
           label="Figures"
           options={[
@@ -321,3 +342,11 @@ export function PictureLines({ node }: { node: Node }) {
     </>
   )
 }
+
+/** Browsers cut off lines of one paragraph; what is set already can be put back. */
+const mayBeCut = (kind: Kind, resolved: Resolved) =>
+  hasProperty(kind, 'maxLines') &&
+  (resolved.maxLines !== undefined || mostLines({ ...resolved, maxLines: 1 }) !== undefined)
+
+const mostLinesWords = (most: number | undefined) =>
+  most === undefined ? 'all lines' : most === 1 ? 'one line, then …' : `${most} lines, then …`

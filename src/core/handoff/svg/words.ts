@@ -1,7 +1,8 @@
 /** Lines of text as glyphs. An outline is in the document once, however often it is set. */
 import type { LayoutBox } from '../../layout/box'
-import { type PlacedLine, placedLines, SPACES, showsLinks } from '../../paint/lines'
+import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
+import { spacesIn } from '../../text/paragraph'
 import type { GlyphRun } from '../../text/shape'
 import type { Piece } from '../../text/shaped-text'
 import { htmlAttribute } from '../escape'
@@ -37,8 +38,7 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
   const exact = spot.top + placed.baseline
   const baseline = spot.level ? Math.round(exact) : exact
   // What a stretched line's spaces have grown by, up to a character.
-  const grown = (at: number) =>
-    spread === 0 ? 0 : spread * (paragraph.text.slice(line.start, at).match(SPACES)?.length ?? 0)
+  const grown = (at: number) => (spread === 0 ? 0 : spread * spacesIn(paragraph.text, line.start, at))
   const sets = (part: Part) =>
     paragraph.runs
       .filter((run) => run.end > part.start && run.start < part.end)
@@ -59,8 +59,9 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
     drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
     strikes(svg, box, piece, glyphs, baseline, gap)
   }
-  if (line.hyphen) {
-    const { runs, color, width } = line.hyphen
+  const ending = line.hyphen ?? line.ellipsis
+  if (ending) {
+    const { runs, color, width } = ending
     const glyphs = runs.flatMap((run) => glyphsIn(run, ALL, x + line.width - width))
     drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, color), false)
   }
