@@ -190,3 +190,23 @@ test('a colour is taken from a sheet: the project’s where it is one, else as i
   const { fills } = findNode((await stored(desk)).pages[0].sections, 'Hero')!.props
   expect(JSON.stringify(fills)).toMatch(/"color":"#[0-9a-f]{6}"/)
 })
+
+test('words on pictures are looked at without being asked, those that read worst first, and selected from there', async ({
+  desk,
+}) => {
+  await row(desk, 'Hero').click()
+  await desk.getByRole('button', { name: 'Another fill on top' }).click()
+  await desk.getByRole('option', { name: 'A picture' }).click()
+  await openTokens(desk)
+  const part = desk.getByRole('region', { name: 'Words on pictures' })
+  await expect(part.getByRole('status')).toHaveText(/^\d of \d read badly where they are worst$/)
+  const [first, second] = await part.getByRole('listitem').allTextContents()
+  const ratio = (words: string) => Number(/([\d.]+) : 1/.exec(words)![1])
+  expect(ratio(first)).toBeLessThan(4.5)
+  expect(second).toBeTruthy()
+  // On the button's own fill words read as they did: that is no picture's matter.
+  await expect(part).not.toContainText('Call to action')
+  await part.getByRole('button', { name: /^Paragraph Take home/ }).click()
+  await expect(dialog(desk)).toHaveCount(0)
+  await expect(desk.getByRole('heading', { name: /^Paragraph Take home/ })).toBeVisible()
+})

@@ -9,7 +9,7 @@ const WHITE = '#ffffff'
 
 /**
  * What lies behind a block: one colour, or those of a gradient's stops. What is lifted under it is not looked at: `isSure` says whether
- * it stands on fills of what it lies in alone, none of them a picture.
+ * it stands on fills of what it lies in alone, none of them a picture, down to one that lets nothing through.
  */
 export type Ground = { colors: string[]; isSure: boolean }
 
@@ -23,6 +23,8 @@ function colorsIn(fill: Fill): string[] {
   if (fill.kind === 'gradient') return fill.stops.map(({ color }) => color)
   return fill.kind === 'pattern' ? [fill.color, '#00000000'] : ['#00000000']
 }
+
+const isOpaque = (color: string) => color.length < 9 || color.toLowerCase().endsWith('ff')
 
 /** The colours of a fill; those that let something through are laid over each of `under`. */
 function overlaid(fill: Fill, under: readonly string[]): string[] {
@@ -39,8 +41,11 @@ export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): 
   let { colors } = under
   // The lowest first.
   for (const fill of fills.toReversed()) colors = overlaid(fill, colors)
-  const isKnown = box.pins === null && fills.every(({ kind }) => kind !== 'picture')
-  const ground = { colors, isSure: under.isSure && isKnown }
+  // Nothing is seen of what lies below a colour that lets nothing through.
+  const cover = fills.findIndex((fill) => fill.kind === 'color' && isOpaque(fill.color) && !fill.blend)
+  const seen = cover < 0 ? fills : fills.slice(0, cover)
+  const isKnown = seen.every(({ kind }) => kind !== 'picture')
+  const ground = { colors, isSure: isKnown && (cover >= 0 || (under.isSure && box.pins === null)) }
   known.set(box, ground)
   return ground
 }
@@ -78,14 +83,26 @@ export function readingOf(
 /** Words of one colour on one ground; `nodes`: the blocks, those that read worst for their size first. */
 export type Pair = Reading & { nodes: string[] }
 
-/** The pairs of a sheet, those that fall short first. */
+/** Texts of which only pixels say what they stand on: a picture, or what they are lifted over. */
+export function onPictures(layout: PageLayout): LayoutBox[] {
+  const grounds = new Map<LayoutBox, Ground>()
+  return [...layout.visible()].filter(
+    (box) =>
+      box.typeset &&
+      !box.typeset.isEmpty &&
+      box.resolved.color !== undefined &&
+      !groundOf(box, grounds).isSure,
+  )
+}
+
+/** The pairs of a sheet, those that fall short first; without those that only pixels tell of. */
 export function pairsOn(layout: PageLayout): Pair[] {
   const pairs = new Map<string, Pair>()
   const grounds = new Map<LayoutBox, Ground>()
   const ratios: Ratios = new Map()
   for (const box of layout.visible()) {
     const reading = readingOf(box, grounds, ratios)
-    if (!reading) continue
+    if (!reading?.isSure) continue
     const key = `${reading.ink} ${reading.ground} ${reading.needed}`
     const pair = pairs.get(key) ?? { ...reading, nodes: [] }
     pair.nodes.push(box.id)

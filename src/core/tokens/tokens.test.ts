@@ -16,7 +16,7 @@ import { setEdit } from './elsewhere'
 import { colorsInUse, sizesInUse, spacesInUse } from './in-use'
 import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from './instead'
 import { bindEdits, nearTokens } from './near'
-import { pairsOn, readingOf } from './pairs'
+import { onPictures, pairsOn, readingOf } from './pairs'
 import { scaleOf } from './scale'
 import { newThemeEdits, removeThemeEdits, turnedColors } from './themes'
 import { type ReadTokens, readTokensFile } from './tokens-file'
@@ -330,6 +330,28 @@ describe('pairs', () => {
     const heading = readingOf(layout.boxes.get('t')!)!
     expect(heading.ratio).toBeGreaterThan(10)
     expect(heading.isSure).toBe(true)
+  })
+  test('on a picture only pixels tell, unless a colour that lets nothing through lies between', () => {
+    const { layout, run } = page()
+    expect(onPictures(layout)).toEqual([])
+    const section = layout.boxes.get('t')!.parent!.id
+    const about = {
+      name: 'One',
+      type: 'image/png' as const,
+      width: 40,
+      height: 30,
+      size: 9,
+      hash: '0'.repeat(64),
+    }
+    const picture = { p: { order: 'Zz', kind: 'picture' as const, asset: 'one', fit: 'cover' as const } }
+    run([{ op: 'asset', id: 'one', asset: { id: 'one', ...about } }])
+    run([{ op: 'set', node: section, props: { fills: picture } }])
+    expect(onPictures(layout).map(({ id }) => id)).toContain('t')
+    expect(pairsOn(layout).flatMap(({ nodes }) => nodes)).not.toContain('t')
+    run([{ op: 'set', node: 't', props: { fills: oneFill('#ffffff80') } }])
+    expect(onPictures(layout).map(({ id }) => id)).toContain('t')
+    run([{ op: 'set', node: 't', props: { fills: oneFill('#ffffff') } }])
+    expect(onPictures(layout).map(({ id }) => id)).not.toContain('t')
   })
 })
 
