@@ -42,6 +42,11 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       text(LONG, { width: px(40), maxLines: 2 }),
       text(LONG, { width: snug, maxLines: 90 }),
     ),
+  'text: words are set apart by spaces, those that do not break too, and not at a line’s end (CSS Text 3 §8.1)':
+    project(
+      text('a\u00a0jar for each kind, and the year', { wordSpacing: 7.5, width: px(150) }),
+      text('a\u00a0jar for each kind, and the year', { wordSpacing: -2.25, letterSpacing: 1, width: snug }),
+    ),
   'text: lines are as high as their largest span (CSS Inline 3 §5)': project(
     text([{ text: 'small ' }, { text: 'large', size: 2 }, { text: ' small again and again and again' }], {
       width: px(180),

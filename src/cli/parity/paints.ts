@@ -132,6 +132,8 @@ const cutOff = (): NodeTree[] =>
       { textAlign: 'right' },
       { textAlign: 'justify' },
       { maxLines: 1 },
+      { wordSpacing: 9, textDecoration: 'underline', maxLines: 3 },
+      { wordSpacing: -2, textAlign: 'justify', maxLines: 20 },
       { fontFamily: 'Inter Tight', letterSpacing: 2, textCase: 'uppercase', maxLines: 3 },
       { words: said([{ text: LONG.slice(0, 30), weight: 700, underline: true }, { text: LONG.slice(30) }]) },
       { words: said([{ text: LONG.slice(0, 18) }, { text: LONG.slice(18), italic: true, size: 1.25 }]) },

@@ -78,6 +78,13 @@ export const TYPE = {
     initial: 0,
     css: { name: 'letter-spacing', style: 'spacing', of: unless('letterSpacing', 0, pxText) },
   }),
+  wordSpacing: property({
+    ...type,
+    schema: px,
+    words: 'word spacing',
+    initial: 0,
+    css: { name: 'word-spacing', of: unless('wordSpacing', 0, pxText) },
+  }),
   textAlign: property({
     ...type,
     schema: v.picklist(['left', 'center', 'right', 'justify']),

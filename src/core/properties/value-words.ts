@@ -43,7 +43,7 @@ const SWITCHED: Partial<Record<PropKey, [string, string]>> = {
   fullBleed: ['full width', 'in the container'],
 }
 
-const LENGTHS = /Gap$|^padding|^min|^max|^radius|^spaceBefore$|^letterSpacing$|^pinCenter/
+const LENGTHS = /Gap$|^padding|^min|^max|^radius|^spaceBefore$|^(letter|word)Spacing$|^pinCenter/
 
 /** A value alone; `null` or undefined: none. */
 export function valueWords(key: PropKey, value: unknown): string {

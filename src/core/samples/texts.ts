@@ -69,6 +69,9 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         fc.constant('normal' as const),
       ),
       letterSpacing: optional(fc.constantFrom(-0.5, 0.25, 1, 2), 1, 4),
+      wordSpacing: features.has('setting')
+        ? optional(fc.constantFrom(-1.5, 0.75, 3, 8), 1, 5)
+        : fc.constant(undefined),
       textAlign: optional(
         fc.constantFrom('center', 'right', ...(features.has('setting') ? ['justify'] : [])) as fc.Arbitrary<
           Props['textAlign']

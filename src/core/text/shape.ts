@@ -13,6 +13,8 @@ export type TextStyle = {
   italic: boolean
   /** px, added after every character */
   letterSpacing: number
+  /** px, added after every space */
+  wordSpacing?: number
   /** Of figures, where the font has them; left out: as it draws them by itself. */
   figures?: Resolved['figures']
 }
@@ -102,6 +104,10 @@ function featuresOf({ letterSpacing, figures = 'normal' }: TextStyle): hb.Featur
   return both
 }
 
+const fixed = (px: number) => Math.trunc(Math.fround(px) * FIXED) / FIXED
+/** What words are set apart by (CSS Text 3 §8.1). */
+const isSpace = (character: string) => character === ' ' || character === '\u00a0'
+
 let buffer: hb.Buffer | undefined
 
 /**
@@ -121,7 +127,8 @@ export function shapeInto(
   buffer ??= new hb.Buffer()
   const features = featuresOf(style)
   // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
-  const spacing = Math.trunc(Math.fround(style.letterSpacing) * FIXED) / FIXED
+  const spacing = fixed(style.letterSpacing)
+  const between = fixed(style.wordSpacing ?? 0)
   let total = advances[offset]
   for (const { start, end, face } of runsByFile(fonts, text, scripts, style)) {
     buffer.clearContents()
@@ -163,6 +170,7 @@ export function shapeInto(
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
       const length = Math.max(1, clusterEnd - cluster)
       if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += spacing
+      if (between !== 0 && isSpace(text[start + cluster])) total += between
       for (let k = 1; k < length; k++) {
         advances[offset + start + cluster + k] = at + (width * k) / length
         safety[offset + start + cluster + k] = INSIDE

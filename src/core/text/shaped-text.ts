@@ -208,6 +208,7 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   weight: style.fontWeight!,
   italic: style.italic!,
   letterSpacing: style.letterSpacing!,
+  wordSpacing: style.wordSpacing,
   figures: style.figures,
 })
 
@@ -240,6 +241,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     weight: span.weight ?? base.weight,
     italic: span.italic ?? base.italic,
     letterSpacing: base.letterSpacing,
+    wordSpacing: base.wordSpacing,
     figures: base.figures,
     color: span.color,
     link: span.link,

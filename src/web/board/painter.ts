@@ -212,14 +212,14 @@ export class SheetPainter {
     for (const placed of lines) {
       const { marker } = placed
       if (marker) {
-        const row = newRow(placed)
+        const row = newRow(placed, box.resolved.wordSpacing ?? 0)
         raiseLine(row, placed)
         const span = row.appendChild(document.createElement('span'))
         span.textContent = marker.text
         styleSpan(span, marker, ink, false)
         element.append(row)
       }
-      const row = newRow(placed)
+      const row = newRow(placed, box.resolved.wordSpacing ?? 0)
       if (box.resolved.textDecoration !== 'none') row.style.textDecoration = box.resolved.textDecoration!
       fillLine(row, placed, ink, showsLinks(box))
       element.append(row)
@@ -267,11 +267,12 @@ function drawForm(element: HTMLElement, { form }: Resolved) {
   svg.firstElementChild!.setAttribute('d', pathData(pathOfForm(form!)))
 }
 
-function newRow({ line, spread }: PlacedLine): HTMLElement {
+/** @param own px between the text's words */
+function newRow({ line, spread }: PlacedLine, own: number): HTMLElement {
   const row = document.createElement('div')
   row.className = 'line'
   row.style.height = `${line.height}px`
-  if (spread > 0) row.style.wordSpacing = `${spread}px`
+  if (spread > 0) row.style.wordSpacing = `${spread + own}px`
   return row
 }
 

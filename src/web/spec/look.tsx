@@ -183,6 +183,7 @@ export function TypeLines({ node }: { node: Node }) {
           'textAlign',
           'textCase',
           'letterSpacing',
+          'wordSpacing',
           'overflowWrap',
           'textWrap',
           'maxLines',
@@ -214,6 +215,17 @@ export function TypeLines({ node }: { node: Node }) {
           step={0.1}
           context={{ min: -100, max: 200 }}
           onChange={(letterSpacing) => set({ letterSpacing }, 'Letter spacing')}
+        />
+        <NumberChip
+          label="Word spacing"
+          value={resolved.wordSpacing ?? 0}
+          shown={resolved.wordSpacing ? undefined : 'words as drawn'}
+          unit=" px between words"
+          step={0.5}
+          context={{ min: -100, max: 400 }}
+          onChange={(wordSpacing) =>
+            set({ wordSpacing: wordSpacing === 0 ? null : wordSpacing }, 'Word spacing')
+          }
         />
         <Choice
           label="Case"

@@ -147,6 +147,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         fontStyle: resolved.italic ? 'italic' : 'normal',
         lineHeight: lineHeightText(resolved.lineHeight!),
         letterSpacing: resolved.letterSpacing || 'normal',
+        wordSpacing: resolved.wordSpacing ? `${resolved.wordSpacing}px` : undefined,
         textAlign: resolved.textAlign,
         textWrap: resolved.textWrap,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,
