@@ -219,7 +219,7 @@ export function TypeLines({ node }: { node: Node }) {
         <NumberChip
           label="Word spacing"
           value={resolved.wordSpacing ?? 0}
-          shown={resolved.wordSpacing ? undefined : 'words as drawn'}
+          shown={resolved.wordSpacing ? undefined : 'word gaps as drawn'}
           unit=" px between words"
           step={0.5}
           context={{ min: -100, max: 400 }}
