@@ -16,14 +16,14 @@ export type Pullable = {
   pointAt: (event: { clientX: number; clientY: number }) => Point
 }
 
-/** What is let go next is no press on whatever lies there then. */
+/** What is let go next is no press on whatever lies there then. Let go outside of the window nothing is pressed: the next input ends the wait. */
 export function leaveNoClick() {
+  const next = new AbortController()
+  const { signal } = next
   const stop = (event: Event) => event.stopImmediatePropagation()
-  addEventListener('click', stop, { capture: true, once: true })
-  addEventListener('pointerdown', () => removeEventListener('click', stop, true), {
-    capture: true,
-    once: true,
-  })
+  addEventListener('click', stop, { capture: true, once: true, signal })
+  for (const input of ['pointerdown', 'keydown'])
+    addEventListener(input, () => next.abort(), { capture: true, signal })
 }
 
 /** Follows a press on a handle as one step of the history. */
