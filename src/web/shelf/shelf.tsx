@@ -1,6 +1,6 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
 import { Image, LayoutPanelTop, Search, Shapes, Smile } from 'lucide-react'
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import type { ShelfItem } from '../../core/shelf/build'
 import { SHELF } from '../../core/shelf/items'
 import { foundOnShelf } from '../../core/shelf/search'
@@ -8,6 +8,7 @@ import type { Editor } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 import { useBoard, useEditor } from '../editor/use-editor'
 import { GuidesList } from './guides-list'
+import { IconTray } from './icon-tray'
 import { PictureTray } from './picture-tray'
 import { followPlacing } from './place-gesture'
 import { draftOf, placeItem } from './place-item'
@@ -24,7 +25,6 @@ const PARTS = [
   { id: 'pictures', word: 'Pictures', icon: <Image {...ICON} /> },
 ] as const
 
-const IconTray = lazy(() => import('./icon-tray').then((part) => ({ default: part.IconTray })))
 /** Most icons that a search of the whole shelf shows. */
 const MOST_ICONS = 24
 
@@ -164,9 +164,7 @@ export function Shelf() {
           {shelfPart === 'pictures' && words === '' ? (
             <PictureTray />
           ) : shelfPart === 'icons' && words === '' ? (
-            <Suspense>
-              <IconTray place={place} />
-            </Suspense>
+            <IconTray place={place} />
           ) : (
             <>
               <div
