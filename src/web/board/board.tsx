@@ -23,6 +23,7 @@ import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
 import { MissingMarks } from './missing-marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
+import { Pulls } from './pulls'
 import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
@@ -32,7 +33,6 @@ import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
 const ColorPicking = lazy(() => import('./color-picking').then((part) => ({ default: part.ColorPicking })))
-const Pulls = lazy(() => import('./pulls').then((part) => ({ default: part.Pulls })))
 
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
@@ -309,11 +309,7 @@ export function Board() {
         <div key={place.id}>
           <MissingMarks {...place} />
           <WorstPlace {...place} />
-          {editor.pulling && (
-            <Suspense>
-              <Pulls {...place} />
-            </Suspense>
-          )}
+          <Pulls {...place} />
           <FramingLayer {...place} />
           <DragMarks {...place} />
           <Gauge {...place} />
