@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
-import { defineConfig, type Plugin } from 'vite'
+import { defineConfig, type Plugin, type Rolldown } from 'vite'
 
 /** Generated files that are no part of the project. */
 const MADE = join(import.meta.dirname, 'node_modules/.cache/just-lattice')
@@ -31,8 +31,19 @@ function wasmAsFile(): Plugin {
   }
 }
 
-const SHARED =
-  /src\/web\/(api|editor\/theme|parts\/(find-field|rename|popover|floating|when-idle|mark|theme-button))\.tsx?$/
+/** Names the part of the app that a module is in, if it is one that the board cannot be shown without. */
+function boardPart(): Rolldown.CodeSplittingNameFunction {
+  const needed = new Set<string>()
+  return (id, modules) => {
+    const walk = (module: string) => {
+      if (needed.has(module)) return
+      needed.add(module)
+      for (const next of modules.getModuleInfo(module)?.importedIds ?? []) walk(next)
+    }
+    if (needed.size === 0) walk(join(import.meta.dirname, 'src/web/editor/editor.tsx'))
+    return needed.has(id) ? 'board' : null
+  }
+}
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
@@ -43,8 +54,12 @@ export default defineConfig({
     chunkSizeWarningLimit: 2000,
     assetsInlineLimit: 0,
     rolldownOptions: {
-      // What both screens share is little: in files of their own each would cost more to ask for than it weighs.
-      output: { codeSplitting: { groups: [{ name: 'shared', test: SHARED }] } },
+      // What is always fetched together is one file: in many each costs more to ask for than it weighs, and packs worse.
+      output: {
+        codeSplitting: {
+          groups: [{ name: 'app', tags: ['$initial'] }, { name: boardPart() }],
+        },
+      },
     },
   },
   worker: { format: 'es', plugins: () => [wasmAsFile()] },

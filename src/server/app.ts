@@ -145,12 +145,19 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   }
 }
 
+/**
+ * ms that a connection nobody speaks on is kept: longer than browsers, proxies and test runners keep theirs. Who closes first
+ * must be the one that asks, or a request may be sent into a connection that is just being closed.
+ */
+const KEPT_OPEN = 310_000
+
 /** Listens on loopback. Port 0: any free one. */
 export function listen(app: Express, port: number): Promise<{ server: Server; port: number }> {
   return new Promise((resolve, reject) => {
     const server = app.listen(port, '127.0.0.1', () =>
       resolve({ server, port: (server.address() as AddressInfo).port }),
     )
+    server.keepAliveTimeout = KEPT_OPEN
     server.on('error', reject)
   })
 }

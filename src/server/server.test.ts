@@ -79,6 +79,12 @@ describe('projects', () => {
   })
 })
 
+test('a connection is closed by who asks, not by the server: a request is never sent into one that just ends', async () => {
+  const kept = (await fetch(`http://127.0.0.1:${running.port}/api/health`)).headers.get('keep-alive')
+  // Browsers leave one idle for 300 s at most.
+  expect(Number(/timeout=(\d+)/.exec(kept ?? '')?.[1])).toBeGreaterThan(300)
+})
+
 describe('the log', () => {
   test('appends raise the revision; the same key again changes nothing', async () => {
     const id = await create()

@@ -1,15 +1,21 @@
-/** ms until a screen has been seen: what it shows first has the line to itself. */
+/** ms from when a screen stands in its own fonts until something else is asked for: what it shows first has the line to itself. */
 const SEEN = 400
 
 /** Runs `then` once a screen has been seen and there is nothing else to do. @returns stops waiting */
 export function whenIdle(then: () => void): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined
   let idle = 0
-  const timer = setTimeout(() => {
-    // Where the browser does not say when it is idle, now is as good as later.
-    if ('requestIdleCallback' in globalThis) idle = requestIdleCallback(then)
-    else then()
-  }, SEEN)
+  let stopped = false
+  void document.fonts.ready.then(() => {
+    if (stopped) return
+    timer = setTimeout(() => {
+      // Where the browser does not say when it is idle, now is as good as later.
+      if ('requestIdleCallback' in globalThis) idle = requestIdleCallback(then)
+      else then()
+    }, SEEN)
+  })
   return () => {
+    stopped = true
     clearTimeout(timer)
     if (idle !== 0) cancelIdleCallback(idle)
   }
