@@ -14,9 +14,9 @@ test('what is drawn anywhere is what is handed off', async ({ app, request }) =>
     for await (const subject of subjects(app, 4, 4200)) {
       projects.add(subject.project)
       const layout = await drawing.layoutOf(subject)
-      const shipped = pixelsOf(await drawing.shipped(subject, layout))
+      const shipped = await pixelsOf(await drawing.shipped(subject, layout))
       for (const way of ['board', 'svg', 'png'] as const) {
-        const { share, flat } = compare(shipped, pixelsOf(await drawing.drawn(way, subject, layout)))
+        const { share, flat } = compare(shipped, await pixelsOf(await drawing.drawn(way, subject, layout)))
         shares.push(share)
         expect(share, `${way} of ${subject.name}`).toBeLessThanOrEqual(BAR.page)
         expect(flat, `flat areas, ${way} of ${subject.name}`).toBeLessThanOrEqual(BAR.flat)

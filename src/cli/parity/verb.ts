@@ -39,7 +39,10 @@ async function keep(folder: string, name: string, pictures: readonly Pixels[]) {
     x += picture.width
   }
   await mkdir(folder, { recursive: true })
-  await writeFile(join(folder, `${name.replace(/[^a-z0-9]+/gi, '-')}.png`), pngOf({ width, height, data }))
+  await writeFile(
+    join(folder, `${name.replace(/[^a-z0-9]+/gi, '-')}.png`),
+    await pngOf({ width, height, data }),
+  )
 }
 
 export async function parity(args: string[]): Promise<number> {
@@ -62,11 +65,11 @@ export async function parity(args: string[]): Promise<number> {
     let count = 0
     for await (const subject of subjects(app, documents, seed)) {
       const layout = await drawing.layoutOf(subject)
-      const shipped = pixelsOf(await drawing.shipped(subject, layout))
+      const shipped = await pixelsOf(await drawing.shipped(subject, layout))
       for (const way of ways) {
         const page =
-          scaleOf(way, layout) === 1 ? shipped : pixelsOf(await drawing.shipped(subject, layout, way))
-        const drawn = pixelsOf(await drawing.drawn(way, subject, layout))
+          scaleOf(way, layout) === 1 ? shipped : await pixelsOf(await drawing.shipped(subject, layout, way))
+        const drawn = await pixelsOf(await drawing.drawn(way, subject, layout))
         const { share, flat, picture } = compare(page, drawn)
         findings.get(way)!.push({ page: subject.name, share, flat })
         if (values.keep && (share > BAR.page || flat > BAR.flat))
