@@ -173,7 +173,8 @@ const pages: { name: string; path: string; description: string; sections: Draft[
 async function nightFall(doc: Document) {
   const pairs = []
   for (const { id } of doc.pagesInOrder())
-    for (const { width } of doc.views) pairs.push(...pairsOn(await layoutPage(doc, id, width)))
+    for (const { width } of doc.views)
+      pairs.push(...pairsOn(await layoutPage({ doc, blobs: new Map() }, id, width)))
   const ids = { id: 'dark', first: 'light' }
   applyAll(doc, newThemeEdits(doc, ids, { name: 'Dark', scheme: 'dark' }, turnedColors(doc, pairs)))
 }

@@ -67,7 +67,7 @@ test('a photograph is fetched as large as it is shown, and boxes are as on the b
   const viewer = await SiteViewer.open()
   for (const width of [1440, 900, 390]) {
     await viewer.show(site, 'index.html', width, 900)
-    const layout = await layoutPage(doc, 'home', width)
+    const layout = await layoutPage({ doc, blobs }, 'home', width)
     for (const id of ['a', 'b']) {
       const img = viewer.page.locator(`[data-node="${id}"]`)
       await expect.poll(() => img.evaluate((each: HTMLImageElement) => each.complete)).toBe(true)

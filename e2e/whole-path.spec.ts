@@ -162,6 +162,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
       pictures: new Map(),
       renditions: new Map(),
       fonts: [],
+      ownFonts: new Map(),
     },
     'market-day/index.html',
     1512,

@@ -73,6 +73,8 @@ export class SiteViewer {
       if (text !== undefined) return route.fulfill({ body: text, contentType })
       const picture = viewer.files?.pictures.get(path)
       if (picture !== undefined) return route.fulfill({ body: Buffer.from(picture), contentType })
+      const own = viewer.files?.ownFonts.get(path)
+      if (own !== undefined) return route.fulfill({ body: Buffer.from(own), contentType })
       const font = /^fonts\/(.+)\.woff2$/.exec(path)
       if (font) return route.fulfill({ body: await woff2(font[1]), contentType })
       return route.fulfill({ status: 404, body: '' })

@@ -45,7 +45,7 @@ async function eachView(
   const { document: doc, blobs } = await withCleanPictures(given, harmless)
   for (const page of doc.pagesInOrder()) {
     for (const view of doc.viewsOf(page)) {
-      const layout = await layoutPage(doc, page.id, view.width, theme)
+      const layout = await layoutPage({ doc, blobs }, page.id, view.width, theme)
       const name = pageFileName(page.path).replace(/(\/)?index\.html$/, '') || 'home'
       files.set(`${name}-${view.width}.${ending}`, await make({ doc, blobs, layout }))
     }

@@ -7,7 +7,7 @@ import { numberOption, openFile, Refusal, readArgs } from './refusal'
 
 export async function layout(args: string[]): Promise<number> {
   const { values, positionals } = readArgs(args, { page: { type: 'string' }, width: { type: 'string' } }, 1)
-  const { document: doc } = await openFile(positionals[0])
+  const { document: doc, blobs } = await openFile(positionals[0])
   const pages = doc.pagesInOrder()
   const page =
     values.page === undefined
@@ -20,7 +20,7 @@ export async function layout(args: string[]): Promise<number> {
       `there is no page ${values.page ?? ''}; there are ${pages.map((each) => each.name).join(', ') || 'none'}`,
     )
   const width = numberOption('width', values.width, { min: 100, max: 10_000 }) ?? doc.views[0].width
-  const result = await layoutPage(doc, page.id, width)
+  const result = await layoutPage({ doc, blobs }, page.id, width)
   const boxes: Record<string, Rect> = {}
   const lines: Record<string, string[]> = {}
   for (const box of result.visible()) {

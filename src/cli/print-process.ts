@@ -10,6 +10,6 @@ let printer: Promise<Printer> | undefined
 answering<PrintRequest>(async ({ file, blobs, page, view, theme }) => {
   printer ??= openPrinter()
   const doc = Document.fromFile(file)
-  const layout = await layoutPage(doc, page, doc.view(view).width, theme)
+  const layout = await layoutPage({ doc, blobs }, page, doc.view(view).width, theme)
   return (await printer).pdf({ doc, blobs, layout })
 })

@@ -6,6 +6,7 @@ import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
+import { namedBlobs } from '../core/document/named-blobs'
 import { openProject } from '../core/document/open'
 import { createApp, listen } from '../server/app'
 import { migrate } from '../server/db/migrate'
@@ -155,10 +156,7 @@ async function loadDemo(
   if (mark && existsSync(mark)) return
   for (const [key, file] of both ? DEMOS : DEMOS.slice(-1)) {
     const { document, blobs } = openProject(await readFile(file))
-    await projects.blobs.add(
-      blobs,
-      new Map([...document.assets.values()].map(({ hash, type }) => [hash, type])),
-    )
+    await projects.blobs.add(blobs, new Map(namedBlobs(document).map(({ hash, type }) => [hash, type])))
     await projects.create(document.toFile(), key)
   }
   if (mark) await writeFile(mark, `${new Date().toISOString()}\n`)

@@ -4,8 +4,9 @@
  */
 import type { Pool, PoolConnection } from 'mysql2/promise'
 import type { Document } from '../core/document/document'
+import { calledBlob } from '../core/document/named-blobs'
 import { type Draft, readEdit, rehearse } from '../core/edits/apply'
-import { picturesIn } from '../core/edits/asset'
+import { broughtBy } from '../core/edits/brought'
 import { type Edit, EditError } from '../core/edits/edit'
 import { EDITS_VERSION } from '../core/edits/stored'
 import type { SavedBatch } from '../core/replica/replica'
@@ -89,7 +90,7 @@ export class Appends {
   private readyAsHeld({ id, batch, edits }: Job): Verdict | undefined {
     const held = this.held.peek(id)
     if (!held || held.revision !== batch.base || held.head !== batch.head) return undefined
-    if (picturesIn(edits).length > 0) return undefined
+    if (broughtBy(edits).length > 0) return undefined
     const { draft, refused } = rehearse(held.doc, edits)
     return refused.length > 0 ? undefined : verdictOf(batch, edits, held.doc, draft, held.revision)
   }
@@ -176,16 +177,14 @@ export class Appends {
 
   /** @throws Problem 422 when the bytes of a picture are not here */
   private async checkPictures(db: PoolConnection, edits: readonly Edit[]) {
-    const pictures = picturesIn(edits)
+    const brought = broughtBy(edits)
     const missing = await this.blobs.missing(
       db,
-      pictures.map(({ asset }) => asset.hash),
+      brought.map(({ blob }) => blob.hash),
     )
     if (missing.length === 0) return
-    const refused = pictures.flatMap(({ index, asset }) =>
-      missing.includes(asset.hash)
-        ? [{ index, reason: `the picture “${asset.name}” has not been sent` }]
-        : [],
+    const refused = brought.flatMap(({ index, blob }) =>
+      missing.includes(blob.hash) ? [{ index, reason: `${calledBlob(blob)} has not been sent` }] : [],
     )
     throw new Problem(422, 'Pictures missing', refused[0].reason, { refused, missing })
   }
@@ -209,7 +208,7 @@ export class Appends {
       })),
     )
     const uses = written.flatMap(({ id, saved }) =>
-      picturesIn(saved.edits).map(({ asset }) => [id, asset.hash] as const),
+      broughtBy(saved.edits).map(({ blob }) => [id, blob.hash] as const),
     )
     await noteUses(db, uses)
     const moved = await sql.advanceProjects(

@@ -3,14 +3,14 @@ import { json, Router, raw } from 'express'
 import * as v from 'valibot'
 import { MOST_BLOB, PART } from '../core/blobs/blobs'
 import { PICTURE_TYPES } from '../core/blobs/picture-type'
-import { HashSchema } from '../core/document/schema'
+import { FONT_TYPE, HashSchema } from '../core/document/schema'
 import type { BlobStore } from './blobs'
 import { Problem } from './problem'
 import { body, param } from './requests'
 
 const BeginBody = v.strictObject({
-  type: v.picklist(PICTURE_TYPES),
-  size: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(MOST_BLOB, 'a picture of at most 40 MB')),
+  type: v.picklist([...PICTURE_TYPES, FONT_TYPE]),
+  size: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(MOST_BLOB, 'at most 40 MB')),
 })
 const PartNumber = v.pipe(v.string(), v.regex(/^\d{1,4}$/), v.transform(Number))
 

@@ -3,7 +3,13 @@ import { Resvg } from '@resvg/resvg-js'
 import type { RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { hashOf, nameOf, PART } from '../core/blobs/blobs'
+import type { NodeTree } from '../core/document/schema'
+import { applyAll } from '../core/edits/apply'
+import { readFont } from '../core/text/font-file'
+import { said } from '../core/words/words'
+import { openType, woff2 } from './fonts'
 import { collect } from './housekeeping'
+import { cover } from './pictures'
 import { type TestServer, testServer } from './test-server'
 
 let running: TestServer
@@ -145,6 +151,61 @@ describe('naming', () => {
     await running.sendBlob(bytes, 'image/svg+xml')
     expect((await running.append(id, 'first', 0, [assetEdit('pic', bytes)])).status).toBe(200)
     expect((await running.ask('/projects', 'POST', { file: withPicture })).status).toBe(201)
+  })
+
+  test('a font of one’s own is checked, kept as long as it is named, and shown on the cover', async () => {
+    const id = await running.create()
+    const bytes = new Uint8Array(await woff2('caveat-latin-wght-normal'))
+    const { weights, ranges } = readFont(await openType('caveat-latin-wght-normal'))
+    const fontEdit = (of: Uint8Array) => ({
+      op: 'font',
+      id: 'own',
+      font: {
+        id: 'own',
+        family: 'Hedgerow',
+        category: 'hand',
+        files: [{ weights, ranges, ...nameOf(of) }],
+      },
+    })
+    const junk = bytes.slice(0, 500)
+    const refused = await running.sendBlob(junk, 'font/woff2')
+    expect(refused.answer).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('cut off') },
+    })
+    expect((await running.append(id, 'junk', 0, [fontEdit(junk)])).body).toMatchObject({
+      refused: [{ index: 0, reason: 'the font “Hedgerow” has not been sent' }],
+    })
+    const { hash } = await running.sendBlob(bytes, 'font/woff2')
+    expect((await running.append(id, 'font', 0, [fontEdit(bytes)])).status).toBe(200)
+    expect((await get(hash)).headers.get('content-type')).toBe('font/woff2')
+    await collect(running.pool, { uses: 0, blobs: 0 })
+    expect((await get(hash)).status).toBe(200)
+    const { doc, blobs } = await running.projects.whole(id)
+    const set = { op: 'set', node: 'text', props: { fontFamily: 'own' } } as const
+    const section: NodeTree = {
+      id: 'band',
+      kind: 'section',
+      name: 'Band',
+      order: 'a0',
+      props: {},
+      children: [],
+    }
+    const text = {
+      id: 'text',
+      kind: 'text',
+      name: 'Text',
+      order: 'a0',
+      props: { words: said('Hedge') },
+    } as const
+    const [{ id: page }] = doc.pagesInOrder()
+    applyAll(doc, [
+      { op: 'insert', parent: page, tree: section },
+      { op: 'insert', parent: 'band', tree: text },
+    ])
+    const plain = await cover({ doc, blobs })
+    applyAll(doc, [set])
+    expect(Buffer.from(await cover({ doc, blobs })).equals(plain)).toBe(false)
   })
 
   test('a 4 MB picture replaced 60 times leaves a small log', async () => {

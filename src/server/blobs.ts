@@ -4,6 +4,8 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { type Blobs, MOST_BLOB, PART, partsOf } from '../core/blobs/blobs'
 import { sizeInHead, sizeProblem } from '../core/blobs/picture-head'
 import { type PictureType, typeOfPicture } from '../core/blobs/picture-type'
+import { FONT_TYPE, MOST_FONT } from '../core/document/schema'
+import { unpackedSize } from '../core/text/font-file'
 import { isClean } from './clean-svg'
 import * as sql from './db/blobs.sql'
 import { Problem } from './problem'
@@ -60,7 +62,7 @@ export class BlobStore {
     const reason = await refusalOf(bytes, { hash, type, size })
     if (reason) {
       await sql.dropIncomplete(this.pool, hash)
-      throw new Problem(422, 'Not that picture', reason)
+      throw new Problem(422, 'Not what was said', reason)
     }
     await sql.completeBlob(this.pool, hash)
   }
@@ -104,9 +106,20 @@ export class BlobStore {
   }
 }
 
+function fontRefusal(bytes: Buffer): string | undefined {
+  if (bytes.length > MOST_FONT) return `a font may be ${MOST_FONT / 1_000_000} MB, this one is larger`
+  try {
+    unpackedSize(bytes)
+  } catch (error) {
+    return (error as Error).message
+  }
+  return undefined
+}
+
 async function refusalOf(bytes: Buffer, { hash, type }: Named): Promise<string | undefined> {
   if (createHash('sha256').update(bytes).digest('hex') !== hash)
-    return 'the picture was damaged on its way: its bytes are not those that were announced; send it again'
+    return 'it was damaged on its way: its bytes are not those that were announced; send it again'
+  if (type === FONT_TYPE) return fontRefusal(bytes)
   const found: PictureType | undefined = typeOfPicture(bytes)
   if (found !== type)
     return `what was sent as ${type} is ${found ?? 'none of the kinds of pictures that can be used'}`

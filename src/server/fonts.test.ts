@@ -1,6 +1,6 @@
 /** The font files that ship. */
 import { expect, test } from 'vitest'
-import { FAMILIES } from '../core/text/fonts'
+import { FAMILIES } from '../core/text/families'
 import { woff2 } from './fonts'
 
 test('every file named is there to be fetched', async () => {

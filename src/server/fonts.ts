@@ -1,18 +1,21 @@
 /** Font files from the installed packages: as they ship (WOFF2), and uncompressed for shaping. */
 import { readFile } from 'node:fs/promises'
 import decompress from 'woff2-encoder/decompress'
+import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
-import { FontLibrary, fontFile } from '../core/text/fonts'
+import { type FontFile, fontFile } from '../core/text/families'
+import { unpackedSize } from '../core/text/font-file'
+import { FontLibrary } from '../core/text/fonts'
 import { fontsOf } from '../core/text/needed'
 
 const packages = new URL('../../node_modules/@fontsource-variable/', import.meta.url)
 const shipped = new URL('../../fonts/shipped/', import.meta.url)
 const uncompressed = new Map<string, Promise<Uint8Array>>()
 
-/** @throws when there is no such font file */
+/** @throws when no such font file is shipped */
 export async function woff2(id: string): Promise<Buffer> {
   const file = fontFile(id)
-  if (!file) throw new Error(`there is no font file ${id}`)
+  if (!file || file.hash) throw new Error(`there is no font file ${id}`)
   return readFile(
     file.isShipped ? new URL(`${id}.woff2`, shipped) : new URL(`${file.slug}/files/${id}.woff2`, packages),
   )
@@ -33,10 +36,25 @@ export function openType(id: string): Promise<Uint8Array> {
   return bytes
 }
 
+/** A file of a project's own. @throws when its bytes did not come along, or are no font */
+async function ownOpenType({ family, hash }: FontFile, blobs: Blobs): Promise<Uint8Array> {
+  const packed = blobs.get(hash!)
+  if (!packed)
+    throw new Error(`the font “${family}” did not come along; use the .lattice file, which holds it`)
+  unpackedSize(packed)
+  return decompress(packed)
+}
+
+const NO_BLOBS: Blobs = new Map()
+
 export const library = new FontLibrary()
 
-/** Loads what a document needs into the process's library. */
-export async function loadFonts(doc: Document): Promise<FontLibrary> {
-  for (const id of fontsOf(doc)) if (!library.has(id)) library.add(id, await openType(id))
+/** Loads what a document needs into the process's library. @param blobs hold its own fonts */
+export async function loadFonts(doc: Document, blobs: Blobs = NO_BLOBS): Promise<FontLibrary> {
+  for (const id of fontsOf(doc)) {
+    if (library.has(id)) continue
+    const file = fontFile(id)!
+    library.add(id, await (file.hash ? ownOpenType(file, blobs) : openType(id)))
+  }
   return library
 }

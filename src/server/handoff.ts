@@ -5,7 +5,7 @@ import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { projectArchive } from '../core/document/save'
 import { buildSite, type SiteOptions } from '../core/handoff/site'
-import { fontFile } from '../core/text/fonts'
+import { fontFile } from '../core/text/families'
 import { cleanPicture } from './clean-svg'
 import { licenceOf, woff2 } from './fonts'
 import { renditionsOf } from './renditions'
@@ -36,6 +36,7 @@ export async function siteBytes(
   }
   for (const [path, { asset, width }] of site.renditions)
     files.set(path, smaller!.made.get(asset)!.get(width)!)
+  for (const [path, bytes] of site.ownFonts) files.set(path, bytes)
   files.set('project.lattice', projectArchive(doc, blobs))
   const licences = new Map<string, URL>()
   for (const id of site.fonts) {

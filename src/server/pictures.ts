@@ -11,14 +11,14 @@ export type Drawable = { doc: Document; blobs: Blobs }
 
 let paragraphs: ParagraphCache | undefined
 
-/** Lays out a page with every font it needs loaded. @param theme left out: the first */
+/** Lays out a page with every font it needs loaded. @param blobs hold the project's own fonts @param theme left out: the first */
 export async function layoutPage(
-  doc: Document,
+  { doc, blobs }: Drawable,
   pageId: string,
   width?: number,
   theme?: string,
 ): Promise<PageLayout> {
-  const fonts = await loadFonts(doc)
+  const fonts = await loadFonts(doc, blobs)
   paragraphs ??= new ParagraphCache(fonts)
   const view = width === undefined ? doc.views[0] : doc.viewAt(width)
   return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs, undefined, theme)
@@ -29,7 +29,7 @@ const COVER_WIDTH = 560
 /** The first page's first screen, as PNG. */
 export async function cover({ doc, blobs }: Drawable): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
-  const layout = page && (await layoutPage(doc, page.id))
+  const layout = page && (await layoutPage({ doc, blobs }, page.id))
   const { width, fold } = layout?.view ?? doc.views[0]
   const drawn = layout ? pageSvg(doc, layout, blobs, fold) : ''
   // As high as the first screen, however little there is on the page.

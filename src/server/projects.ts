@@ -4,6 +4,7 @@ import type { Pool, PoolConnection } from 'mysql2/promise'
 import { nanoid } from 'nanoid'
 import { checkProject } from '../core/document/check'
 import { Document } from '../core/document/document'
+import { calledBlob, namedBlobs } from '../core/document/named-blobs'
 import { bodyOf, loadedFirst, type Outline, outlineOf, type PageBody } from '../core/document/outline'
 import type { ProjectFile } from '../core/document/schema'
 import type { SavedBatch } from '../core/replica/replica'
@@ -65,11 +66,12 @@ export class Projects {
   }
 
   private async createIn(db: PoolConnection, id: string, file: ProjectFile) {
-    const hashes = [...new Set(file.assets.map((asset) => asset.hash))]
+    const named = namedBlobs(file)
+    const hashes = [...new Set(named.map(({ hash }) => hash))]
     const missing = await this.blobs.missing(db, hashes)
     if (missing.length > 0) {
-      const { name } = file.assets.find((asset) => asset.hash === missing[0])!
-      throw new Problem(422, 'Pictures missing', `the picture “${name}” has not been sent`, { missing })
+      const blob = named.find(({ hash }) => hash === missing[0])!
+      throw new Problem(422, 'Pictures missing', `${calledBlob(blob)} has not been sent`, { missing })
     }
     await sql.insertProject(db, id, file.name)
     await writeSnapshot(db, id, 0, Document.fromFile(file))
@@ -138,7 +140,7 @@ export class Projects {
   /** A copy of the document as it is now, with its pictures. */
   async whole(id: string): Promise<{ name: string; doc: Document; blobs: Map<string, Uint8Array> }> {
     const { name, file } = await this.read(id)
-    return { name, doc: Document.fromFile(file), blobs: await this.blobs.read(file.assets) }
+    return { name, doc: Document.fromFile(file), blobs: await this.blobs.read(namedBlobs(file)) }
   }
 
   /** What draws the first page, and as of when. */
@@ -155,7 +157,7 @@ export class Projects {
       revision,
       head,
       page,
-      drawable: { file, blobs: await this.blobs.read(assets) } satisfies PageFile,
+      drawable: { file, blobs: await this.blobs.read(namedBlobs(file)) } satisfies PageFile,
     }
   }
 

@@ -59,9 +59,9 @@ function halved(doc: Document): Document {
 }
 
 /** What a project's photographs are to be; undefined: it shows none. */
-async function plan(doc: Document): Promise<Renditions | undefined> {
+async function plan(doc: Document, blobs: Blobs): Promise<Renditions | undefined> {
   if (![...doc.assets.values()].some(isPhotograph)) return undefined
-  const paragraphs = new ParagraphCache(await loadFonts(doc))
+  const paragraphs = new ParagraphCache(await loadFonts(doc, blobs))
   const layer = (of: Document): LayAt => {
     const known = new Map<string, PageLayout>()
     return (page, width) => {
@@ -84,7 +84,7 @@ export async function renditionsOf(
   make: (hash: string, photograph: Photograph) => ReturnType<Make>,
   signal?: AbortSignal,
 ): Promise<{ renditions: Renditions; made: Made } | undefined> {
-  const planned = await plan(doc)
+  const planned = await plan(doc, blobs)
   if (!planned) return undefined
   const made = new Map<string, Map<number, Uint8Array>>()
   for (const [id, widths] of planned.widths) {

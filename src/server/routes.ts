@@ -5,12 +5,13 @@ import { nanoid } from 'nanoid'
 import * as v from 'valibot'
 import { HASH } from '../core/blobs/blobs'
 import { withCleanPictures } from '../core/document/cleaned'
+import { namedBlobs } from '../core/document/named-blobs'
 import { FormatError, openProject } from '../core/document/open'
 import type { ProjectFile } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { IdSchema } from '../core/properties/values'
 import { starterProject } from '../core/shelf/starter'
-import { fontFile } from '../core/text/fonts'
+import { fontFile } from '../core/text/families'
 import { harmless } from './clean-svg'
 import type { Covers } from './covers'
 import { noteUses } from './db/blobs.sql'
@@ -55,8 +56,7 @@ const ParkedBody = v.record(v.string(), v.unknown())
 /** A project file that was sent as text; pictures that lay in it are put into the store. @throws FormatError */
 async function opened(projects: Projects, text: string): Promise<ProjectFile> {
   const { document, blobs } = await withCleanPictures(openProject(text), harmless)
-  const assets = [...document.assets.values()]
-  await projects.blobs.add(blobs, new Map(assets.map((asset) => [asset.hash, asset.type])))
+  await projects.blobs.add(blobs, new Map(namedBlobs(document).map(({ hash, type }) => [hash, type])))
   return document.toFile()
 }
 

@@ -6,9 +6,11 @@ import { newMisfits } from '../core/lattice/fit'
 import type { WidthRange } from '../core/lattice/shown-width'
 import { PageLayout } from '../core/layout/page'
 import type { Rect } from '../core/layout/rect'
+import { fontFile } from '../core/text/families'
 import { FontLibrary } from '../core/text/fonts'
 import { fontsOf } from '../core/text/needed'
 import { ParagraphCache } from '../core/text/paragraph-cache'
+import { fontAddress } from './font-address'
 import { fontBytes } from './font-bytes'
 
 export type LayoutRequest =
@@ -24,7 +26,7 @@ async function loadFonts(file: ProjectFile) {
   const missing = [...fontsOf(Document.fromFile(structuredClone(file)))].filter((id) => !fonts.has(id))
   await Promise.all(
     missing.map(async (id) => {
-      fonts.add(id, new Uint8Array((await fontBytes(id)).openType))
+      fonts.add(id, new Uint8Array((await fontBytes(fontAddress(fontFile(id)!))).openType))
     }),
   )
 }

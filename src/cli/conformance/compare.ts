@@ -1,5 +1,6 @@
 /** Core boxes and lines against Chromium's for one document. */
 
+import type { Blobs } from '../../core/blobs/blobs'
 import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
 import type { ProjectFile } from '../../core/document/schema'
@@ -55,16 +56,18 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   return { core, browser }
 }
 
+/** @param blobs of its own fonts; pictures are stood in for */
 export async function compareDocument(
   viewer: SiteViewer,
   file: ProjectFile,
   widths: number[],
   pageIndex = 0,
+  blobs: Blobs = new Map(),
 ): Promise<Comparison> {
   const doc = Document.fromFile(checkProject(structuredClone(file)))
-  const fonts = await loadFonts(doc)
+  const fonts = await loadFonts(doc, blobs)
   const page = doc.pagesInOrder()[pageIndex]
-  const files = buildSite(doc, standIns(doc), { mark: true })
+  const files = buildSite(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0 }
   const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)
   const paragraphs = new ParagraphCache(fonts)

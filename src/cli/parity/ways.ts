@@ -56,8 +56,8 @@ export class Ways {
     await this.viewer.browser.close()
   }
 
-  layoutOf({ doc, page, view }: Subject): Promise<PageLayout> {
-    return layoutPage(doc, page, doc.view(view).width)
+  layoutOf({ doc, blobs, page, view }: Subject): Promise<PageLayout> {
+    return layoutPage({ doc, blobs }, page, doc.view(view).width)
   }
 
   /** The handed-off page, without what sticks out of it, as sharp as a way is looked at. */
@@ -84,6 +84,7 @@ export class Ways {
       pictures: new Map<string, Uint8Array>(),
       renditions: new Map(),
       fonts: [],
+      ownFonts: new Map<string, Uint8Array>(),
     }
     const size = sizeOf(layout)
     await this.viewer.show(files, 'page.svg', size.width, size.height)

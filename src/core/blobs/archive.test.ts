@@ -48,11 +48,11 @@ describe('a project file', () => {
   })
   test.each([
     ['without a project', { [`blobs/${asset.hash}`]: svg }, /zip without a project\.json/],
-    ['without a picture', { 'project.json': json() }, /^blobs\/[0-9a-f]{64}: the picture "Plan" is not in/],
+    ['without a picture', { 'project.json': json() }, /^blobs\/[0-9a-f]{64}: the picture “Plan” is not in/],
     [
       'with another picture under the name',
       { 'project.json': json(), [`blobs/${asset.hash}`]: bytes('other') },
-      /"Plan" is damaged/,
+      /“Plan” is damaged/,
     ],
     ['with broken JSON', { 'project.json': bytes('{') }, /cut short/],
     ['with JSON that is no text', { 'project.json': new Uint8Array([0xff, 0xfe, 0]) }, /UTF-8/],

@@ -4,6 +4,7 @@ import { type Kind, mayHoldKind } from '../properties/kinds'
 import { linkFrom } from '../properties/links'
 import { inOrder } from '../properties/order-keys'
 import { FormatError } from './format-error'
+import { problemOfFamily } from './own-families'
 import { tidyPath } from './paths'
 import { picturesOf } from './picture-uses'
 import { checkPlain } from './plain'
@@ -152,6 +153,11 @@ export function checkProject(value: unknown): ProjectFile {
     shownBy(preview, `pages[${i}].preview`)
   })
   once(project.themes ?? [], 'themes')
+  once(project.fonts ?? [], 'fonts')
+  project.fonts?.forEach((own, i) => {
+    const problem = problemOfFamily(own, project.fonts!.slice(0, i))
+    if (problem) throw new FormatError(`fonts[${i}]`, problem)
+  })
   const tokens = problemOfTokens(project.tokens)
   if (tokens) throw tokens
   const reader = new TreeReader(assets, views)

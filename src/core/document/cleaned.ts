@@ -1,6 +1,7 @@
 /** Cleaning what came with a project file before anybody shows it. */
 import { nameOf } from '../blobs/blobs'
 import { Document } from './document'
+import { fontBlobs } from './named-blobs'
 import type { Opened } from './open'
 
 /**
@@ -13,6 +14,10 @@ export async function withCleanPictures(
 ): Promise<Opened> {
   const file = document.toFile()
   const kept = new Map<string, Uint8Array>()
+  for (const { hash } of file.fonts?.flatMap(fontBlobs) ?? []) {
+    const bytes = blobs.get(hash)
+    if (bytes) kept.set(hash, bytes)
+  }
   const assets = await Promise.all(
     file.assets.map(async (asset) => {
       const bytes = blobs.get(asset.hash)

@@ -3,7 +3,7 @@
  * says whether a node changed. It changes in one way only: a next version that was made beside it takes its place.
  */
 import { Draft } from './draft'
-import type { About, Asset, ProjectFile, Theme, View } from './schema'
+import type { About, Asset, OwnFamily, ProjectFile, Theme, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Node, type Page, Tree } from './tree'
 
@@ -22,6 +22,7 @@ export class Document extends Tree {
   readonly tokens: TokenTree = {}
   readonly tokenTable: Tokens = new Tokens({})
   readonly themes: readonly Theme[] = []
+  readonly fonts: readonly OwnFamily[] = []
   readonly absent: ReadonlySet<string> = new Set()
   /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
   private journal: string[] = []
@@ -50,7 +51,16 @@ export class Document extends Tree {
     if (next.base !== this || next.tick !== this.tick)
       throw new Error('this version was made from another document, or from one that has moved on')
     // What seldom changes is not written when it did not: engines take it for constant as long as nobody does.
-    for (const key of ['name', 'about', 'views', 'tokens', 'tokenTable', 'themes', 'absent'] as const)
+    for (const key of [
+      'name',
+      'about',
+      'views',
+      'tokens',
+      'tokenTable',
+      'themes',
+      'fonts',
+      'absent',
+    ] as const)
       if (this[key] !== next[key]) Object.assign(this, { [key]: next[key] })
     next.pages.writeTo(this.pages as Map<string, Page>)
     next.assets.writeTo(this.assets as Map<string, Asset>)

@@ -5,7 +5,7 @@ import { differing, ofKind } from '../properties/table'
 import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
-import type { About, Asset, NodeTree, PageFile, ProjectFile, Theme, View } from './schema'
+import type { About, Asset, NodeTree, OwnFamily, PageFile, ProjectFile, Theme, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Base, type Node, type Page, Tree } from './tree'
 
@@ -14,6 +14,7 @@ const NO_CHILDREN: Node['children'] = []
 const NO_SLOTS: Node['childSlots'] = []
 const NO_OVERRIDES: Node['overrides'] = {}
 const NO_THEMES: readonly Theme[] = []
+const NO_FONTS: readonly OwnFamily[] = []
 
 /** As of today. Before, a block also took properties that its kind, or a view, does not have: they said nothing, and go. */
 function ownProps(tree: NodeTree, views: readonly View[]): Pick<Node, 'props' | 'overrides'> {
@@ -35,6 +36,7 @@ export class Draft extends Tree {
   readonly pages: Overlay<Page>
   readonly assets: Overlay<Asset>
   themes: readonly Theme[]
+  fonts: readonly OwnFamily[]
   private tokenTree: TokenTree
   private tokenIndex: Tokens
   absent: ReadonlySet<string>
@@ -55,6 +57,7 @@ export class Draft extends Tree {
     this.pages = new Overlay(base.pages)
     this.assets = new Overlay(base.assets)
     this.themes = base.themes
+    this.fonts = base.fonts
     this.tokenTree = base.tokens
     this.tokenIndex = base.tokenTable
     this.absent = base.absent
@@ -81,6 +84,7 @@ export class Draft extends Tree {
     this.views = file.views
     this.tokens = file.tokens
     this.themes = file.themes ?? NO_THEMES
+    this.fonts = file.fonts ?? NO_FONTS
     for (const asset of file.assets) this.assets.set(asset.id, asset)
     const paths = new Set<string>()
     for (const page of inOrder(file.pages)) {

@@ -1,11 +1,11 @@
 /** Opening a project file: from bytes to a document and its blobs, or a message that names the place and the reason. */
 import { type Archive, isArchive, MOST_JSON, readArchive } from '../blobs/archive'
 import { type Blobs, hashOf } from '../blobs/blobs'
-import { checkProject, shown } from './check'
+import { checkProject } from './check'
 import { Document } from './document'
 import { upToDate } from './earlier'
 import { FormatError } from './format-error'
-import type { Asset } from './schema'
+import { calledBlob, type NamedBlob, namedBlobs } from './named-blobs'
 
 export { FormatError } from './format-error'
 
@@ -33,34 +33,34 @@ function openArchive(source: Uint8Array): Opened {
   const blobs = new Map(archive.blobs)
   const document = documentOf(archive.json, blobs)
   const [missing] = missingFrom({ document, blobs })
-  if (missing)
-    throw new FormatError(`blobs/${missing.hash}`, `the picture ${shown(missing.name)} is not in the file`)
+  if (missing) throw new FormatError(`blobs/${missing.hash}`, `${calledBlob(missing)} is not in the file`)
   return { document, blobs }
 }
 
-/** The pictures whose bytes did not come along. */
-export const missingFrom = ({ document, blobs }: Opened): Asset[] =>
-  [...document.assets.values()].filter((asset) => !blobs.has(asset.hash))
+/** The pictures and font files whose bytes did not come along. */
+export const missingFrom = ({ document, blobs }: Opened): NamedBlob[] =>
+  namedBlobs(document).filter(({ hash }) => !blobs.has(hash))
 
 /** @param blobs those that came along; gets those that were in the text, and loses those that it does not name */
 function documentOf(source: Uint8Array | string, blobs: Map<string, Uint8Array>): Document {
   const document = Document.fromFile(checkProject(upToDate(parsed(source), blobs)))
-  const named = new Map([...document.assets.values()].map((asset) => [asset.hash, asset]))
+  const named = new Map(namedBlobs(document).map((blob) => [blob.hash, blob]))
   for (const [hash, bytes] of blobs) {
-    const asset = named.get(hash)
-    if (!asset) blobs.delete(hash)
-    else checkBlob(asset, bytes)
+    const blob = named.get(hash)
+    if (!blob) blobs.delete(hash)
+    else checkBlob(blob, bytes)
   }
   return document
 }
 
 /** Whether bytes are those that a document names; what they show is for who keeps or draws them. @throws FormatError */
-export function checkBlob({ name, size, hash }: Asset, bytes: Uint8Array) {
+export function checkBlob(blob: NamedBlob, bytes: Uint8Array) {
+  const { size, hash } = blob
   const where = `blobs/${hash}`
   if (hashOf(bytes) !== hash)
-    throw new FormatError(where, `the picture ${shown(name)} is damaged: these are not its bytes`)
+    throw new FormatError(where, `${calledBlob(blob)} is damaged: these are not its bytes`)
   if (bytes.length !== size)
-    throw new FormatError(where, `expected ${size} bytes for ${shown(name)}, found ${bytes.length}`)
+    throw new FormatError(where, `expected ${size} bytes for ${calledBlob(blob)}, found ${bytes.length}`)
 }
 
 function parsed(source: Uint8Array | string): unknown {

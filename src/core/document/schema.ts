@@ -92,6 +92,50 @@ export const AssetSchema = v.strictObject({
   hash: HashSchema,
 })
 
+/** How a font file is kept and handed off. */
+export const FONT_TYPE = 'font/woff2'
+/** Largest font file, bytes. */
+export const MOST_FONT = 10_000_000
+/** Most families of a project's own, and most files of one. */
+export const MAX_FAMILIES = 50
+export const MAX_FONT_FILES = 40
+
+const weight = v.pipe(finite, v.minValue(1), v.maxValue(1000))
+
+/** One file of a family: a style, at one weight or a range of them. */
+export const FontFileSchema = v.strictObject({
+  /** Left out: upright. */
+  italic: v.optional(v.literal(true)),
+  /** The least and the most; of a file that does not vary both are the same. */
+  weights: v.pipe(
+    v.tuple([weight, weight]),
+    v.check(([least, most]) => least <= most, 'the least weight, then the most'),
+  ),
+  /** The characters that it draws, as CSS says them (`unicode-range`): `U+20-7E,U+A9`. */
+  ranges: v.pipe(
+    v.string(),
+    v.maxLength(40_000),
+    v.regex(
+      /^U\+[0-9A-F]{1,6}(-[0-9A-F]{1,6})?(,U\+[0-9A-F]{1,6}(-[0-9A-F]{1,6})?)*$/,
+      'ranges such as U+20-7E,U+A9',
+    ),
+  ),
+  /** Bytes of the WOFF2 file, which lies outside the document. */
+  size: v.pipe(finite, v.integer(), v.minValue(1), v.maxValue(MOST_FONT)),
+  /** SHA-256 of the file. */
+  hash: HashSchema,
+})
+
+/** A family of the project's own. Texts and type styles name it by its id. */
+export const OwnFamilySchema = v.strictObject({
+  id: IdSchema,
+  /** As it is called in CSS; no shipped family's name. */
+  family: v.pipe(v.string(), v.regex(/^[^\p{C}"\\]{1,100}$/u, 'a name of 1 to 100 characters')),
+  /** Says what stands in for it. */
+  category: v.picklist(['sans', 'serif', 'mono', 'hand']),
+  files: v.pipe(v.array(FontFileSchema), v.minLength(1, 'at least one file'), v.maxLength(MAX_FONT_FILES)),
+})
+
 /** What helps to draw a page at one view and is never handed off. Lengths px on the sheet. */
 export const AidSchema = v.variant('kind', [
   /** A line to line things up with: upright at a distance from the left (x), or level at one from the top (y). */
@@ -186,6 +230,8 @@ export const ProjectSchema = v.strictObject({
   themes: v.optional(v.pipe(v.array(ThemeSchema), v.maxLength(MAX_THEMES))),
   views: v.pipe(v.array(ViewSchema), v.minLength(1, 'at least one view'), v.maxLength(MAX_VIEWS)),
   assets: v.array(AssetSchema),
+  /** Families of its own beside the shipped ones. */
+  fonts: v.optional(v.pipe(v.array(OwnFamilySchema), v.maxLength(MAX_FAMILIES))),
   pages: v.array(PageOwnSchema),
 })
 
@@ -194,6 +240,8 @@ export type ViewLattice = v.InferOutput<typeof ViewLatticeSchema>
 export type About = v.InferOutput<typeof AboutSchema>
 export type Theme = v.InferOutput<typeof ThemeSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
+export type OwnFamily = v.InferOutput<typeof OwnFamilySchema>
+export type OwnFontFile = OwnFamily['files'][number]
 export type Aid = v.InferOutput<typeof AidSchema>
 /** What a page shows otherwise of one block of its template. */
 export type Change = NonNullable<v.InferOutput<typeof PageOwnSchema>['changes']>[string]

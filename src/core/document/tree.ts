@@ -4,7 +4,7 @@ import type { Kind } from '../properties/kinds'
 import { byOrder } from '../properties/order-keys'
 import type { Props } from '../properties/table'
 import { FLUID, type FluidPart, type Knots, knotsOf, valueAtWidth } from './fluid'
-import type { About, Asset, NodeTree, PageFile, ProjectFile, Theme, View } from './schema'
+import type { About, Asset, NodeTree, OwnFamily, PageFile, ProjectFile, Theme, View } from './schema'
 import { FORMAT, VERSION } from './schema'
 import type { Tokens, TokenTree, Typography } from './tokens'
 
@@ -42,6 +42,8 @@ export abstract class Tree {
   abstract readonly tokenTable: Tokens
   /** The first is the one that tokens' own values are of; none: a project of one world. */
   abstract readonly themes: readonly Theme[]
+  /** Families of the project's own. */
+  abstract readonly fonts: readonly OwnFamily[]
   /** Pages of which only the outline is here: nothing is known of what is on them. */
   abstract readonly absent: ReadonlySet<string>
 
@@ -189,6 +191,7 @@ export abstract class Tree {
       tokens: this.tokens,
       ...(this.themes.length > 0 ? { themes: [...this.themes] } : {}),
       views: this.views,
+      ...(this.fonts.length > 0 ? { fonts: [...this.fonts] } : {}),
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
       pages: this.allPages(),
     }

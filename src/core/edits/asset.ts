@@ -2,15 +2,11 @@
 
 import * as v from 'valibot'
 import { pictureUses } from '../document/picture-uses'
-import { type Asset, AssetSchema } from '../document/schema'
+import { AssetSchema } from '../document/schema'
 import { IdSchema } from '../properties/values'
-import type { AssetEdit, Edit } from './edit'
+import type { AssetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
-
-/** The pictures that edits bring, each with the place of its edit among them. */
-export const picturesIn = (edits: readonly Edit[]): { index: number; asset: Asset }[] =>
-  edits.flatMap((edit, index) => (edit.op === 'asset' && edit.asset ? [{ index, asset: edit.asset }] : []))
 
 export const asset: EditModule<AssetEdit> = {
   op: 'asset',

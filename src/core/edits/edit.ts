@@ -4,7 +4,7 @@
  * are all these. What they are stands here; everything else about one of them in the module of its name.
  */
 
-import type { About, Aid, Asset, NodeTree, PageFile, Theme, View } from '../document/schema'
+import type { About, Aid, Asset, NodeTree, OwnFamily, PageFile, Theme, View } from '../document/schema'
 import type { Page } from '../document/tree'
 import type { PropKey } from '../properties/table'
 
@@ -68,6 +68,9 @@ export type ThemeEdit = { op: 'theme'; id: string; at?: number; theme: Omit<Them
 /** `asset` null: takes it out. */
 export type AssetEdit = { op: 'asset'; id: string; asset: Asset | null }
 
+/** `font` null: takes it out. */
+export type FontEdit = { op: 'font'; id: string; font: OwnFamily | null }
+
 /** `null` puts one back. */
 export type ProjectEdit = { op: 'project'; name?: string; about?: { [K in keyof About]: About[K] | null } }
 
@@ -86,4 +89,5 @@ export type Edit =
   | TokenEdit
   | ThemeEdit
   | AssetEdit
+  | FontEdit
   | ProjectEdit

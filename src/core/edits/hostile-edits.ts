@@ -126,6 +126,8 @@ const OPS = [
   'views',
   'token',
   'asset',
+  'font',
+  'theme',
   'project',
 ]
 
@@ -150,6 +152,8 @@ export const hostileEdit: fc.Arbitrary<unknown> = fc.oneof(
         change: record(fc.oneof(fc.constantFrom('desktop', 'mobile', 'watch'), name)),
         token: fc.oneof(value, fc.record({ $type: scalar, $value: value })),
         asset: value,
+        font: value,
+        theme: value,
         aid: value,
         locked: scalar,
       })
@@ -178,6 +182,8 @@ const FIELDS = new Map(
     views: ['change'],
     token: ['name', 'token'],
     asset: ['id', 'asset'],
+    font: ['id', 'font'],
+    theme: ['id', 'theme'],
     project: ['name'],
   }),
 )

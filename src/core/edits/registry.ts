@@ -4,6 +4,7 @@ import { asset } from './asset'
 import { change } from './change'
 import type { Edit } from './edit'
 import type { EditModule } from './edit-module'
+import { font } from './font'
 import { insert } from './insert'
 import { meta } from './meta'
 import { move } from './move'
@@ -32,6 +33,7 @@ const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, 
   token,
   theme,
   asset,
+  font,
   project,
 }
 const BY_OP = new Map<string, EditModule<Edit>>(Object.entries(ALL) as never)

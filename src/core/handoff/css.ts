@@ -1,6 +1,6 @@
 /** CSS values as text: numbers, lengths, font stacks, and what each property is when nothing sets it. */
 import { DEFAULT_FAMILY } from '../properties/type'
-import { FALLBACK, familyNamed } from '../text/fonts'
+import { FALLBACK, familyNamed } from '../text/families'
 import { cssString } from './escape'
 
 /** What a declaration goes back to when a narrower view drops it. */
@@ -82,12 +82,14 @@ export const INITIAL: Record<string, string> = {
   'object-position': '50% 50%',
 }
 
-/** Quoted families with the fallbacks that the text engine uses, then a generic one. */
+const GENERIC: Record<string, string> = { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }
+
+/** Quoted families with the fallbacks that the text engine uses, then a generic one. @param family a name, or the id of one of the project's own */
 export function fontStack(family: string): string {
-  const generic =
-    { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }[
-      familyNamed(family)?.category ?? ''
-    ] ?? 'sans-serif'
-  const own = familyNamed(family) ? family : DEFAULT_FAMILY
-  return [own, ...FALLBACK.filter((each) => each !== own)].map(cssString).concat(generic).join(', ')
+  const known = familyNamed(family)
+  const own = known?.family ?? DEFAULT_FAMILY
+  return [own, ...FALLBACK.filter((each) => each !== own)]
+    .map(cssString)
+    .concat(GENERIC[known?.category ?? ''] ?? 'sans-serif')
+    .join(', ')
 }

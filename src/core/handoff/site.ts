@@ -10,7 +10,7 @@ import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import { noiseNamed, noiseTile } from '../properties/noise'
 import type { Props } from '../properties/table'
-import { filesNeeded } from '../text/fonts'
+import { filesNeeded, learnFamilies } from '../text/families'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
@@ -31,8 +31,10 @@ export type SiteFiles = {
   pictures: Map<string, Uint8Array>
   /** Pictures that are another, made smaller: by path. */
   renditions: Map<string, Rendition>
-  /** Font files to be put at `fonts/<id>.woff2`. */
+  /** Shipped font files to be put at `fonts/<id>.woff2`. */
   fonts: string[]
+  /** The project's own by path. */
+  ownFonts: Map<string, Uint8Array>
 }
 
 /** WebP of a picture of the project, so many px wide. */
@@ -131,7 +133,10 @@ class PageWriter {
     const visit = (node: Node) => {
       const resolved = resolve(this.doc, node, view.id)
       if (resolved.hidden) return
-      if (isText(node.kind)) filesNeeded(resolved.fontFamily, resolved.italic!, '', files)
+      if (isText(node.kind)) {
+        const { fontFamily: family, italic, fontWeight: weight } = resolved
+        filesNeeded({ family, italic: italic!, weight: weight! }, '', files)
+      }
       for (const id of node.children) visit(this.instances.node(id))
     }
     for (const section of this.first) visit(section)
@@ -280,8 +285,9 @@ const POLICY =
 export const PLACEHOLDER =
   'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22300%22 height=%22200%22%3E%3Crect width=%22300%22 height=%22200%22 fill=%22%23d8d4ca%22/%3E%3C/svg%3E'
 
-/** Builds every file of the site. Pure; fonts are named, not read. @param blobs the project's pictures */
+/** Builds every file of the site. Pure; fonts are named, not read. @param blobs the project's pictures and fonts */
 export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}): SiteFiles {
+  learnFamilies(doc.fonts)
   const pages = doc.pagesInOrder()
   const pictures = pictureFiles(doc, pages)
   const site = styleSite(doc, pages, (id) => pictures.get(id))
@@ -299,5 +305,11 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
     const blob = noise ? noiseTile(noise) : blobs.get(doc.assets.get(id)!.hash)
     if (blob) bytes.set(path, blob)
   }
-  return { text, pictures: bytes, renditions, fonts: site.fonts.map((file) => file.id) }
+  const ownFonts = new Map<string, Uint8Array>()
+  for (const { id, hash } of site.fonts) {
+    const blob = hash && blobs.get(hash)
+    if (blob) ownFonts.set(`fonts/${id}.woff2`, blob)
+  }
+  const fonts = site.fonts.filter(({ hash }) => !hash).map(({ id }) => id)
+  return { text, pictures: bytes, renditions, fonts, ownFonts }
 }

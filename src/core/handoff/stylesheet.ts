@@ -10,7 +10,7 @@ import { px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
-import { declaredOrder, type FontFile, fontFile } from '../text/fonts'
+import { declaredOrder, type FontFile, fontFile } from '../text/families'
 import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
@@ -224,10 +224,9 @@ function fontFace(file: FontFile): string {
   return `@font-face {
   font-family: ${cssString(file.family)};
   font-style: ${file.italic ? 'italic' : 'normal'};
-  font-weight: ${file.weights[0]} ${file.weights[1]};
+  font-weight: ${[...new Set(file.weights)].join(' ')};
   font-display: swap;
-  src: url("fonts/${file.id}.woff2") format("woff2");
-  unicode-range: ${file.ranges};
+  src: url("fonts/${file.id}.woff2") format("woff2");${file.ranges ? `\n  unicode-range: ${file.ranges};` : ''}
 }`
 }
 
@@ -253,6 +252,9 @@ export const RESET = `*,
 
 html {
   text-rendering: geometricPrecision;
+  /* Weights and shapes are those that the files have. */
+  font-synthesis-weight: none;
+  font-optical-sizing: none;
   -webkit-text-size-adjust: none;
   text-size-adjust: none;
 }

@@ -1,6 +1,6 @@
 /** Words as HTML: paragraphs, lists, and elements for marks that mean something; classes for those that only look. */
 import { num } from '../properties/css-text'
-import { CODE_FAMILY } from '../text/fonts'
+import { CODE_FAMILY } from '../text/families'
 import { collapseSpaces } from '../text/spans'
 import { INDENT } from '../text/typeset'
 import { BULLET, isOneParagraph, partsOf } from '../words/parts'

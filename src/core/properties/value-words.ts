@@ -1,4 +1,5 @@
 /** Values as they are said to people: “font size 38”, “width 4 columns”, “hidden”. */
+import { familyNamed } from '../text/families'
 import { plainText, type Words } from '../words/words'
 import { num } from './css-text'
 import { PROPERTIES, type PropKey, type Props } from './table'
@@ -51,6 +52,7 @@ export function valueWords(key: PropKey, value: unknown): string {
   if (key === 'width' || key === 'height') return sizeWords(value as Size)
   if (key === 'words') return `“${cut(plainText(value as Words), 40)}”`
   if (key === 'asset') return 'another picture'
+  if (key === 'fontFamily') return familyNamed(value as string)?.family ?? cut(value as string, 40)
   if (key === 'opacity') return `${num((value as number) * 100)} %`
   if (key === 'rotate') return `${num(value as number)}°`
   if (typeof value === 'boolean') return SWITCHED[key]?.[value ? 0 : 1] ?? (value ? 'on' : 'off')

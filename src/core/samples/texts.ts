@@ -2,7 +2,7 @@
 
 import fc from 'fast-check'
 import type { Props } from '../properties/table'
-import { FAMILIES } from '../text/fonts'
+import { FAMILIES } from '../text/families'
 import { type Item, list, paragraph, type Span, said, type Words } from '../words/words'
 import type { Feature } from './features'
 

@@ -3,16 +3,8 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import type { Resolved } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said } from '../words/words'
-import {
-  declaredOrder,
-  FAMILIES,
-  FontLibrary,
-  familyChain,
-  fileFor,
-  fileForAll,
-  filesNeeded,
-  fontFile,
-} from './fonts'
+import { declaredOrder, FAMILIES, familyChain, fileFor, fileForAll, filesNeeded, fontFile } from './families'
+import { FontLibrary } from './fonts'
 import { extentOf, unite, usedLineHeight } from './line-box'
 import { characterName, missingCharacters } from './missing'
 import { sequencesIn } from './sequences'
@@ -35,28 +27,30 @@ describe('families', () => {
   ])('%s is drawn in every family, by its own file or by one that stands in', (_, letters) => {
     for (const { family } of FAMILIES)
       for (const letter of letters)
-        expect([family, letter, fileFor(family, false, code(letter)) !== undefined]).toEqual([
+        expect([
           family,
           letter,
-          true,
-        ])
+          fileFor({ family, italic: false, weight: 400 }, code(letter)) !== undefined,
+        ]).toEqual([family, letter, true])
   })
 
   test('what stands in comes after the family itself, and an unknown family is the default', () => {
     expect(familyChain('Caveat')[0].family).toBe('Caveat')
     expect(familyChain('Nowhere Sans').length).toBeGreaterThan(0)
-    const standsIn = fileFor('Caveat', false, code('φ'))!
+    const standsIn = fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('φ'))!
     expect(standsIn.family).not.toBe('Caveat')
-    expect(fileFor('Caveat', false, code('a'))!.family).toBe('Caveat')
-    expect(fileFor('Caveat', false, code('→'))!.family).toBe('Lattice Symbols')
-    expect(fileFor('Caveat', false, code('🌻'))!.family).toBe('Noto Emoji')
-    expect(fileFor('Caveat', false, code('漢'))).toBeUndefined()
+    expect(fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('a'))!.family).toBe('Caveat')
+    expect(fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('→'))!.family).toBe(
+      'Lattice Symbols',
+    )
+    expect(fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('🌻'))!.family).toBe('Noto Emoji')
+    expect(fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('漢'))).toBeUndefined()
   })
 
   test('a text asks for the files of its letters only, and always for its family', () => {
     const needed = (text: string) => {
       const into = new Set<string>()
-      filesNeeded('Hanken Grotesk', false, text, into)
+      filesNeeded({ family: 'Hanken Grotesk', italic: false, weight: 400 }, text, into)
       return [...into].map((id) => fontFile(id)!)
     }
     expect(needed('').length).toBe(1)
@@ -128,5 +122,6 @@ test('characters that no font has, each once; what is drawn as one is looked for
   expect(characterName('漢')).toBe('漢 (U+6F22)')
   const sequences = sequencesIn('a 👩‍🌾 b 🇬🇧 1️⃣ é')
   expect(sequences.map(({ start, end }) => 'a 👩‍🌾 b 🇬🇧 1️⃣ é'.slice(start, end))).toEqual(['👩‍🌾', '🇬🇧', '1️⃣'])
-  for (const { codes } of sequences) expect(fileForAll('Caveat', false, codes)!.family).toBe('Noto Emoji')
+  for (const { codes } of sequences)
+    expect(fileForAll({ family: 'Caveat', italic: false, weight: 400 }, codes)!.family).toBe('Noto Emoji')
 })

@@ -2,7 +2,7 @@
 import type { LayoutBox } from '../layout/box'
 import type { Resolved } from '../properties/table'
 import { looksIn } from '../words/words'
-import { CODE_FAMILY, fileFor } from './fonts'
+import { CODE_FAMILY, fileFor } from './families'
 import type { Typeset } from './typeset'
 
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}\p{White_Space}]/u
@@ -20,14 +20,15 @@ export function missingIn(box: LayoutBox): readonly string[] {
 }
 
 /** Each once, in the order in which they stand. */
-export function missingCharacters({ words, fontFamily, italic }: Resolved): string[] {
+export function missingCharacters({ words, fontFamily, italic, fontWeight }: Resolved): string[] {
   const missing = new Set<string>()
   for (const { text, look } of looksIn(words))
     for (const char of text) {
       // Latin letters are in every family.
       if (char < '\u0180' || UNSEEN.test(char)) continue
       const family = look.code ? CODE_FAMILY : fontFamily
-      if (!fileFor(family, look.italic ?? italic!, char.codePointAt(0)!)) missing.add(char)
+      const wanted = { family, italic: look.italic ?? italic!, weight: look.weight ?? fontWeight! }
+      if (!fileFor(wanted, char.codePointAt(0)!)) missing.add(char)
     }
   return [...missing]
 }

@@ -5,19 +5,20 @@ import { isText } from '../properties/kinds'
 import type { Resolved } from '../properties/table'
 import { BULLET } from '../words/parts'
 import { looksIn, type Words } from '../words/words'
-import { CODE_FAMILY, filesNeeded } from './fonts'
+import { CODE_FAMILY, filesNeeded, learnFamilies } from './families'
 import { transformCase } from './spans'
 
 /** Files for the words of a text, and for what it says of itself. */
 export function filesForWords(style: Resolved, words: Words | undefined, ids: Set<string>) {
-  const { fontFamily, italic, textCase } = style
-  filesNeeded(fontFamily, italic!, words?.some(({ type }) => type !== 'paragraph') ? MARKERS : '', ids)
+  const { fontFamily: family, textCase } = style
+  const own = { family, italic: style.italic!, weight: style.fontWeight! }
+  filesNeeded(own, words?.some(({ type }) => type !== 'paragraph') ? MARKERS : '', ids)
   for (const { text, look } of looksIn(words)) {
-    const slanted = look.italic ?? italic!
+    const wanted = { ...own, italic: look.italic ?? own.italic, weight: look.weight ?? own.weight }
     const shown = transformCase(text, look.case ?? textCase)
-    filesNeeded(look.code ? CODE_FAMILY : fontFamily, slanted, shown, ids)
+    filesNeeded(look.code ? { ...wanted, family: CODE_FAMILY } : wanted, shown, ids)
     // The box of what is emphasised around code counts on its line, though not a letter is set in its font.
-    if (look.code) filesNeeded(fontFamily, slanted, '', ids)
+    if (look.code) filesNeeded(wanted, '', ids)
   }
 }
 
@@ -36,6 +37,7 @@ function changedWords(doc: Document, page: string, ids: Set<string>) {
 
 /** @param since a `tick` of the document: only what changed after it is looked at; left out: everything */
 export function fontsOf(doc: Document, since?: number): Set<string> {
+  learnFamilies(doc.fonts)
   const ids = new Set<string>()
   const touched = since === undefined ? undefined : doc.touchedSince(since)
   const nodes = touched ? [...touched].flatMap((id) => doc.nodes.get(id) ?? []) : doc.nodes.values()
@@ -54,7 +56,9 @@ export function fontsOf(doc: Document, since?: number): Set<string> {
     const tokens = doc.tokensAt(id)
     for (const name of tokens.names('typography')) {
       const token = tokens.lookup(name)
-      if (token?.type === 'typography') filesNeeded(token.value.fontFamily, false, '', ids)
+      if (token?.type !== 'typography') continue
+      const { fontFamily: family, fontWeight: weight } = token.value
+      filesNeeded({ family, italic: false, weight }, '', ids)
     }
   }
   return ids

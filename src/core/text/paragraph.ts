@@ -9,7 +9,7 @@ import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { type GlyphRun, shapeInto } from './shape'
-import { baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
+import { type Boxed, baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
 
 export type Line = {
@@ -98,7 +98,7 @@ export class Paragraph extends FittingText {
     this.base = baseStyle(style)
     this.isFlush = style.textAlign === 'justify'
     const height = style.lineHeight!
-    this.strut = this.extent(height, style.fontFamily, style.italic!, style.fontWeight!, style.fontSize)
+    this.strut = this.extent(height, this.base)
     this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))
     this.uniform = this.extents.every(
       ({ extent }) => extent.ascent === this.strut.ascent && extent.descent === this.strut.descent,
@@ -114,19 +114,15 @@ export class Paragraph extends FittingText {
     this.maxContent = upToUnit(max)
   }
 
-  private extent(height: LineHeight, family: string, italic: boolean, weight: number, size: number): Extent {
-    return extentOf(this.fonts.primary(family, italic, weight), size, height)
+  private extent(height: LineHeight, box: Boxed): Extent {
+    return extentOf(this.fonts.primary(box), box.size, height)
   }
 
   /** With `line-height: normal` the fonts that stand in for missing characters have a say too. */
   private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
     const { start, end, style } = piece
-    const inner = this.extent(height, style.family, style.italic, style.weight, style.size)
-    const own = (style.around ?? []).reduce(
-      (extent, { family, italic, weight, size }) =>
-        unite(extent, this.extent(height, family, italic, weight, size)),
-      inner,
-    )
+    const inner = this.extent(height, style)
+    const own = (style.around ?? []).reduce((extent, box) => unite(extent, this.extent(height, box)), inner)
     const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({
@@ -157,7 +153,7 @@ export class Paragraph extends FittingText {
 
   /** @param instead where the font has no such sign @param at the character whose script it goes with */
   private ending(sign: string, instead: string, at: number, style: PieceStyle): Ending {
-    const face = this.fonts.primary(style.family, style.italic, style.weight)
+    const face = this.fonts.primary(style)
     const text = face?.has(sign.codePointAt(0)!) ? sign : instead
     const advances = new Float64Array(text.length + 1)
     const runs: GlyphRun[] = []

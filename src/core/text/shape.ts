@@ -1,16 +1,14 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
 import type { Resolved } from '../properties/table'
-import { type Face, FIXED, type FontLibrary, fileFor, fileForAll } from './fonts'
+import { type FaceWanted, fileFor, fileForAll } from './families'
+import { type Face, FIXED, type FontLibrary } from './fonts'
 import { SCRIPT_TAGS } from './scripts'
 import { sequencesIn } from './sequences'
 
-export type TextStyle = {
-  family: string
+export type TextStyle = FaceWanted & {
   /** px */
   size: number
-  weight: number
-  italic: boolean
   /** px, added after every character */
   letterSpacing: number
   /** px, added after every space */
@@ -64,11 +62,11 @@ function* runsByFile(
   scripts: Uint8Array,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
-  const primary = fonts.primary(style.family, style.italic, style.weight)
+  const primary = fonts.primary(style)
   if (!primary) return
   const pick = (code: number): Face => {
     if (UNSEEN.test(String.fromCodePoint(code))) return face ?? primary
-    const file = fileFor(style.family, style.italic, code)
+    const file = fileFor(style, code)
     return (file && fonts.face(file, style.weight)) ?? primary
   }
   const sequences = sequencesIn(text)
@@ -78,7 +76,7 @@ function* runsByFile(
     const code = text.codePointAt(i)!
     if (sequences[0]?.end <= i) sequences.shift()
     const sequence = sequences[0]?.start === i ? sequences[0] : undefined
-    const whole = sequence && fileForAll(style.family, style.italic, sequence.codes)
+    const whole = sequence && fileForAll(style, sequence.codes)
     const length = whole ? sequence.end - i : code > 0xffff ? 2 : 1
     // Marks stay with the letter they stand on.
     const mark = code >= 0x300 && code <= 0x36f

@@ -1,7 +1,8 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
 import type { Resolved } from '../properties/table'
 import type { Span } from '../words/words'
-import { CODE_FAMILY, type FontLibrary } from './fonts'
+import { CODE_FAMILY } from './families'
+import type { FontLibrary } from './fonts'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'

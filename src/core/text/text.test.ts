@@ -2,7 +2,8 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { defaultsOf, type Props, type Resolved } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { lineBreaks } from './breaks'
-import { FAMILIES, FontLibrary, filesNeeded } from './fonts'
+import { FAMILIES, filesNeeded } from './families'
+import { FontLibrary } from './fonts'
 import { Paragraph } from './paragraph'
 
 const fonts = new FontLibrary()
@@ -88,7 +89,7 @@ describe('fonts', () => {
   })
   test('a character outside of Latin asks for its file, through the fallback if need be', () => {
     const ids = new Set<string>()
-    filesNeeded('Caveat', false, 'Łąka Ωμέγα', ids)
+    filesNeeded({ family: 'Caveat', italic: false, weight: 400 }, 'Łąka Ωμέγα', ids)
     expect([...ids]).toEqual(
       expect.arrayContaining([
         'caveat-latin-wght-normal',

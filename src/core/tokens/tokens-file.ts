@@ -21,15 +21,33 @@ function treeIn(text: string): TokenTree | string {
   return isObject(read) ? read : 'it is JSON, but no object with tokens in it'
 }
 
+/** Families of the project's own go by their names in a file, by their ids in the project. */
+function renamed(value: unknown, names: ReadonlyMap<string, string>, isFamily = false): unknown {
+  if (isFamily && typeof value === 'string') return names.get(value) ?? value
+  if (Array.isArray(value)) return value.map((each) => renamed(each, names))
+  if (!isObject(value)) return value
+  const here = value.$type === 'fontFamily'
+  const entries = Object.entries(value).map(([key, each]) => [
+    key,
+    renamed(each, names, key === 'fontFamily' || (here && key === '$value')),
+  ])
+  return Object.fromEntries(entries)
+}
+
 /** A project's tokens as a file of the format. */
-export const writeTokensFile = (doc: Document) => `${JSON.stringify(doc.tokens, null, 2)}\n`
+export function writeTokensFile(doc: Document): string {
+  const names = new Map(doc.fonts.map(({ id, family }) => [id, family]))
+  return `${JSON.stringify(renamed(doc.tokens, names), null, 2)}\n`
+}
 
 const saysOf = (token: Record<string, unknown>) => JSON.stringify([token.$value, variantsOf(token)])
 
 /** Tokens of the file are set, others stay. @returns a reason fit to be shown when it cannot be taken */
 export function readTokensFile(doc: Document, text: string): ReadTokens | string {
-  const tree = treeIn(text)
-  if (typeof tree === 'string') return tree
+  const read = treeIn(text)
+  if (typeof read === 'string') return read
+  const ids = new Map(doc.fonts.map(({ id, family }) => [family, id]))
+  const tree = renamed(read, ids) as TokenTree
   const problem = problemOf(tree)
   if (problem) return problem
   const found: ReadTokens = { edits: [], added: [], changed: [] }

@@ -6,7 +6,7 @@ import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { Document } from '../../core/document/document'
 import { upToDate } from '../../core/document/earlier'
 import type { ProjectFile } from '../../core/document/schema'
-import { picturesIn } from '../../core/edits/asset'
+import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import { EDITS_VERSION, ofVersion2, replay, replayEarlier } from '../../core/edits/stored'
 import { BlobStore } from '../blobs'
@@ -118,7 +118,7 @@ async function bringUpParked(pool: Pool, id: string) {
   }
 }
 
-const pictures = (edits: readonly Edit[]) => picturesIn(edits).map(({ asset }) => asset)
+const pictures = (edits: readonly Edit[]) => broughtBy(edits).map(({ blob }) => blob)
 
 async function store(pool: Pool, id: string, taken: Taken, named: readonly Picture[]) {
   if (taken.size === 0) return

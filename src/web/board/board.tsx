@@ -10,6 +10,7 @@ import { pinGauge } from '../palette/aid-commands'
 import { commandFor, keysOf } from '../palette/commands'
 import { takePictures, targetsAt } from '../shelf/take-pictures'
 import { focusWords } from '../spec/focus-words'
+import { isFontFile } from '../type/fetch-fonts'
 import { followDrawing } from './area-gesture'
 import { BreakageStrip } from './breakage-strip'
 import { BreakagesBar } from './breakages-bar'
@@ -254,11 +255,18 @@ export function Board() {
         const files = [...event.dataTransfer.files]
         if (files.length === 0) return
         event.preventDefault()
+        const fonts = files.filter(isFontFile)
+        if (fonts.length > 0) {
+          editor.droppedFonts = fonts
+          editor.set({ dialog: 'fonts' })
+        }
+        const pictures = files.filter((file) => !isFontFile(file))
+        if (pictures.length === 0) return
         const hit = under(event.clientX, event.clientY)
         const targets = targetsAt(editor, hit?.id)
         if (hit && targets.length === 0)
           editor.select(hit.id && isShared(hit.id) ? undefined : hit.id, hit.view.id)
-        void takePictures(editor, files, targets)
+        void takePictures(editor, pictures, targets)
       }}
       onContextMenu={(event) => {
         event.preventDefault()

@@ -51,6 +51,8 @@ const BOARD = `
   inset: 0;
   overflow: hidden;
   text-rendering: geometricPrecision;
+  font-synthesis-weight: none;
+  font-optical-sizing: none;
 }
 .page.ordered { display: flex; flex-direction: column; }
 .page > div { flex: none; }

@@ -8,6 +8,7 @@ import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
 import { writing } from '../text/writing'
 import { tokensDialog } from '../tokens/fetch-tokens'
+import { fontsDialog } from '../type/fetch-fonts'
 
 /** @returns stops waiting */
 export function fetchAhead(): () => void {
@@ -19,6 +20,7 @@ export function fetchAhead(): () => void {
       blockSpec(),
       colorPanel(),
       tokensDialog(),
+      fontsDialog(),
       writing(),
       pictureCleaner(),
       import('../shelf/draw-picture'),

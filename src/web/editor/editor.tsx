@@ -13,6 +13,7 @@ import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
 import { Spec } from '../spec/spec'
 import { tokensDialog } from '../tokens/fetch-tokens'
+import { fontsDialog } from '../type/fetch-fonts'
 import { AboutDialog } from './about-dialog'
 import { fetchAhead } from './ahead'
 import { AlikeDialog } from './alike-dialog'
@@ -37,6 +38,7 @@ import { EditorContext, useEditor } from './use-editor'
 import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
 
+const FontsDialog = lazy(() => fontsDialog().then((part) => ({ default: part.FontsDialog })))
 const TokensDialog = lazy(() => tokensDialog().then((part) => ({ default: part.TokensDialog })))
 
 export function EditorScreen() {
@@ -227,6 +229,13 @@ function Desk() {
           <WholeProject title="Tokens of the project">
             <Suspense>
               <TokensDialog />
+            </Suspense>
+          </WholeProject>
+        )}
+        {editor.dialog === 'fonts' && (
+          <WholeProject title="Fonts of this project">
+            <Suspense>
+              <FontsDialog />
             </Suspense>
           </WholeProject>
         )}

@@ -1,4 +1,5 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
+import { namedBlobs } from '../../core/document/named-blobs'
 import { picturesOf } from '../../core/document/picture-uses'
 import { ApiError, api } from '../api'
 import { busyWith } from './busy'
@@ -35,7 +36,7 @@ export const saveProject = (editor: Editor, name: string) =>
     const { doc, session } = editor
     await session.pages.whole()
     const { projectArchive } = await import('../../core/document/save')
-    return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(doc.assets.values()))]
+    return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(namedBlobs(doc)))]
   })
 
 /** A sheet as vectors. @throws ApiError when a picture on it cannot be had */

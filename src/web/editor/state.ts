@@ -80,7 +80,10 @@ export class EditorState {
     | 'template'
     | 'about'
     | 'tokens'
+    | 'fonts'
     | undefined
+  /** Font files that were dropped on the board, until their dialog reads them. */
+  droppedFonts: readonly File[] = []
   /** What is said to who does not see the board; said again, it is heard again. */
   private said = ''
   announcements = 0

@@ -82,6 +82,12 @@ export const COMMANDS: Command[] = [
     run: (editor) => editor.set({ dialog: 'tokens' }),
   },
   {
+    id: 'fonts',
+    name: 'Fonts of your own …',
+    group: 'Project',
+    run: (editor) => editor.set({ dialog: 'fonts' }),
+  },
+  {
     id: 'tour',
     name: 'Show the tour',
     group: 'Project',

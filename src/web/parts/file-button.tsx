@@ -10,9 +10,16 @@ type Props = {
   multiple?: boolean
   /** Whether a panel begins with it. */
   isFirst?: boolean
-  /** Takes one file. @throws Error with a reason for the user */
-  take: (file: File) => Promise<void>
+  /** @throws Error with a reason for the user */
+  takeAll: (files: readonly File[]) => Promise<void>
   children: ReactNode
+}
+
+/** Takes files one after the other. @throws what was wrong with those that were not taken */
+export const eachOf = (take: (file: File) => Promise<void>) => async (files: readonly File[]) => {
+  const problems: string[] = []
+  for (const file of files) await take(file).catch((error: Error) => problems.push(error.message))
+  if (problems.length > 0) throw new Error(problems.join(' '))
 }
 
 export const PictureButton = (props: Omit<Props, 'accept'>) => (
@@ -23,18 +30,12 @@ export const PictureButton = (props: Omit<Props, 'accept'>) => (
   />
 )
 
-export function FileButton({ label, accept, multiple = false, isFirst, take, children }: Props) {
+export function FileButton({ label, accept, multiple = false, isFirst, takeAll, children }: Props) {
   const field = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string>()
-  const takeAll = async (files: FileList | null) => {
+  const taken = async (files: FileList | null) => {
     setProblem(undefined)
-    for (const file of files ?? []) {
-      try {
-        await take(file)
-      } catch (error) {
-        setProblem((error as Error).message)
-      }
-    }
+    await takeAll([...(files ?? [])]).catch((error: Error) => setProblem(error.message))
     if (field.current) field.current.value = ''
   }
   return (
@@ -55,7 +56,7 @@ export function FileButton({ label, accept, multiple = false, isFirst, take, chi
         className="sr-only"
         tabIndex={-1}
         aria-label={label}
-        onChange={(event) => void takeAll(event.target.files)}
+        onChange={(event) => void taken(event.target.files)}
       />
       {problem && (
         <p role="alert" className="mt-2 text-small leading-4 text-error">

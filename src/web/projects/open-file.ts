@@ -1,6 +1,7 @@
 /** Opening a project file: checked here first, so that the message comes at once and nothing is sent that cannot be opened. */
 import { MOST_UNPACKED } from '../../core/blobs/archive'
 import { withCleanPictures } from '../../core/document/cleaned'
+import { calledBlob, namedBlobs } from '../../core/document/named-blobs'
 import { FormatError, missingFrom, openProject } from '../../core/document/open'
 import { projectJson } from '../../core/document/save'
 import { api } from '../api'
@@ -30,19 +31,19 @@ export async function openProjectFile(
   if (missing)
     throw new FormatError(
       `blobs/${missing.hash}`,
-      `the picture “${missing.name}” is not in the file; choose the .lattice file, which holds its pictures`,
+      `${calledBlob(missing)} is not in the file; choose the .lattice file, which holds its pictures and fonts`,
     )
   const { document, blobs } = opened
-  const assets = new Map([...document.assets.values()].map((asset) => [asset.hash, asset]))
+  const named = new Map(namedBlobs(document).map((blob) => [blob.hash, blob]))
   let done = 0
-  for (const [hash, asset] of assets) {
-    const words = `Sending pictures, ${done + 1} of ${assets.size} …`
+  for (const [hash, { type }] of named) {
+    const words = `Sending pictures and fonts, ${done + 1} of ${named.size} …`
     await sendBlob(
       api,
       hash,
-      asset.type,
+      type,
       blobs.get(hash)!,
-      (share) => say(words, (done + share) / assets.size),
+      (share) => say(words, (done + share) / named.size),
       signal,
     )
     done++

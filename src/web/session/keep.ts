@@ -3,7 +3,7 @@
  * done when the browser says that it is on disk (strict durability), not when it was asked for.
  */
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import { picturesIn } from '../../core/edits/asset'
+import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import { ofVersion2 } from '../../core/edits/stored'
 import type { Parked } from '../../core/replica/parked'
@@ -81,9 +81,9 @@ export class Keep {
   private async editsToday(edits: readonly Edit[]): Promise<Edit[]> {
     const taken = new Map<string, Uint8Array>()
     const now = edits.map((edit) => ofVersion2(edit, taken))
-    for (const { asset } of picturesIn(now)) {
-      const bytes = taken.get(asset.hash)
-      if (bytes) await this.keepBlob(asset.hash, bytes, asset.type)
+    for (const { blob } of broughtBy(now)) {
+      const bytes = taken.get(blob.hash)
+      if (bytes) await this.keepBlob(blob.hash, bytes, blob.type)
     }
     return now
   }

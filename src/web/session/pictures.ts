@@ -4,7 +4,7 @@
  */
 import { type BlobName, type Blobs, nameOf, PART, partsOf } from '../../core/blobs/blobs'
 import type { Asset } from '../../core/document/schema'
-import { picturesIn } from '../../core/edits/asset'
+import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import type { PendingBatch } from '../../core/replica/replica'
 import type { Keep } from './keep'
@@ -54,7 +54,7 @@ export class Pictures {
   keeps(batches: readonly PendingBatch[]): boolean {
     if (this.unkept.size === 0) return true
     const edits = batches.flatMap((batch) => batch.changes.map((change) => change.edit))
-    return picturesIn(edits).every(({ asset }) => !this.unkept.has(asset.hash))
+    return broughtBy(edits).every(({ blob }) => !this.unkept.has(blob.hash))
   }
 
   /** Those that were kept before and are not known to have arrived. */
@@ -67,11 +67,10 @@ export class Pictures {
 
   /** Sends what some edits name and the server does not have. @throws ApiError */
   async send(edits: readonly Edit[]) {
-    const wanted = picturesIn(edits).filter(({ asset }) => this.held.has(asset.hash))
-    for (const { asset } of wanted) {
-      const held = this.held.get(asset.hash)
+    for (const { blob } of broughtBy(edits)) {
+      const held = this.held.get(blob.hash)
       if (!held) continue
-      await sendBlob(this.wire, asset.hash, held.type, held.bytes, (progress) => {
+      await sendBlob(this.wire, blob.hash, held.type, held.bytes, (progress) => {
         this.progress = progress
         this.changed()
       }).finally(() => {
@@ -82,10 +81,10 @@ export class Pictures {
 
   /** The server has the edits that name these: it keeps them now. */
   arrived(edits: readonly Edit[]) {
-    for (const { asset } of picturesIn(edits)) {
-      this.held.delete(asset.hash)
-      this.unkept.delete(asset.hash)
-      void this.keep?.dropBlob(asset.hash).catch(() => undefined)
+    for (const { blob } of broughtBy(edits)) {
+      this.held.delete(blob.hash)
+      this.unkept.delete(blob.hash)
+      void this.keep?.dropBlob(blob.hash).catch(() => undefined)
     }
   }
 

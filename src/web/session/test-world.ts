@@ -6,7 +6,7 @@ import { Document } from '../../core/document/document'
 import { bodyOf, outlineOf, partsOf } from '../../core/document/outline'
 import type { ProjectFile } from '../../core/document/schema'
 import { readEdit, rehearse } from '../../core/edits/apply'
-import { picturesIn } from '../../core/edits/asset'
+import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import type { Parked } from '../../core/replica/parked'
 import type { SavedBatch } from '../../core/replica/replica'
@@ -68,8 +68,8 @@ export class FakeServer {
     if (known) return { revision: known.revision }
     if (base > this.log.length || this.keyAt(base) !== head) throw new ApiError(409, 'apart', { apart: true })
     if (base < this.log.length) throw new ApiError(409, 'behind', { missed: clone(this.log.slice(base)) })
-    const missing = picturesIn(edits).filter(
-      ({ asset }) => !this.blobs.has(asset.hash) || !this.blobState(asset.hash).complete,
+    const missing = broughtBy(edits).filter(
+      ({ blob }) => !this.blobs.has(blob.hash) || !this.blobState(blob.hash).complete,
     )
     if (missing.length > 0)
       throw new ApiError(422, 'pictures missing', {

@@ -5,7 +5,7 @@ import { pictureUses } from '../../core/document/picture-uses'
 import type { Asset } from '../../core/document/schema'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { PictureButton } from '../parts/file-button'
+import { eachOf, PictureButton } from '../parts/file-button'
 import { FindField } from '../parts/find-field'
 import { Popover } from '../parts/popover'
 import { pictureUrl } from '../session/pictures'
@@ -53,7 +53,7 @@ export function PictureTray() {
   return (
     <>
       <div className="flex w-52 flex-none flex-col items-start gap-2">
-        <PictureButton label="Picture files" multiple take={take}>
+        <PictureButton label="Picture files" multiple takeAll={eachOf(take)}>
           Add pictures
         </PictureButton>
         <Popover label="Draw a picture" className="line-button" width={420} button="Draw a picture">

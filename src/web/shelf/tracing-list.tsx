@@ -9,7 +9,7 @@ import { formatPx } from '../../core/lattice/solve'
 import { changeViews } from '../editor/change-views'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { PictureButton } from '../parts/file-button'
+import { eachOf, PictureButton } from '../parts/file-button'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { onEdges, searchEdges } from '../session/trace-worker'
@@ -62,7 +62,7 @@ function TracingPanel({ tracings, close }: { tracings: Tracing[]; close: () => v
       {tracings.map((tracing) => (
         <OneTracing key={tracing.id} tracing={tracing} close={close} />
       ))}
-      <PictureButton label="Reference picture" take={take}>
+      <PictureButton label="Reference picture" takeAll={eachOf(take)}>
         {tracings.length === 0 ? 'Put a picture under the sheet' : 'Another picture'}
       </PictureButton>
     </div>

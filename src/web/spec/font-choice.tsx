@@ -1,6 +1,8 @@
 /** A family of type, each shown in itself. */
-import { useEffect, useRef } from 'react'
-import { FAMILIES, familyNamed } from '../../core/text/fonts'
+import { useEffect, useMemo, useRef } from 'react'
+import { fontStack } from '../../core/handoff/css'
+import { FAMILIES, familyNamed } from '../../core/text/families'
+import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { showFamily } from '../session/fonts'
 
@@ -13,15 +15,18 @@ const KINDS: Record<string, string> = {
   hand: 'by hand',
 }
 
-const OPTIONS: Option<string>[] = FAMILIES.map(({ family, category }) => ({
+const SHIPPED: Option<string>[] = FAMILIES.map(({ family, category }) => ({
   value: family,
   label: family,
   hint: KINDS[category] ?? category,
   shown: <InItself family={family} />,
 }))
 
-/** Its font is fetched when it comes into sight. */
-function InItself({ family }: { family: string }) {
+/** What is chosen to bring in another. */
+const ADD = 'add'
+
+/** A family's name, by its name or id; its font is fetched when it comes into sight. */
+export function InItself({ family }: { family: string }) {
   const name = useRef<HTMLSpanElement>(null)
   useEffect(() => {
     const element = name.current
@@ -35,16 +40,33 @@ function InItself({ family }: { family: string }) {
     return () => observer.disconnect()
   }, [family])
   return (
-    <span ref={name} className="text-large leading-6" style={{ fontFamily: `"${family}"` }}>
-      {family}
+    <span ref={name} className="text-large leading-6" style={{ fontFamily: fontStack(family) }}>
+      {familyNamed(family)?.family ?? family}
     </span>
   )
 }
 
-/** Those that a family has, in hundreds. */
-export function weightsOf(family: string): number[] {
-  const [least, most] = familyNamed(family)?.weights ?? [100, 900]
-  return [100, 200, 300, 400, 500, 600, 700, 800, 900].filter((weight) => weight >= least && weight <= most)
+const HUNDREDS = [100, 200, 300, 400, 500, 600, 700, 800, 900]
+
+/** In hundreds, where it has all from one to another. */
+function weightsIn(family: string): number[] {
+  const known = familyNamed(family)
+  if (!known) return HUNDREDS
+  return [...known.upright, ...known.slanted].flatMap(({ weights: [least, most] }) =>
+    least === most ? [least] : HUNDREDS.filter((weight) => weight >= least && weight <= most),
+  )
+}
+
+/** The weights that a family has, and the one that is set: another's may be, and the nearest is drawn then. */
+export function weightsOf(family: string, now: number | undefined): Option<number>[] {
+  const own = new Set(weightsIn(family))
+  return [...new Set([...own, ...(now === undefined ? [] : [now])])]
+    .sort((a, b) => a - b)
+    .map((weight) => ({
+      value: weight,
+      label: `${weight}`,
+      ...(own.has(weight) ? {} : { hint: 'not in this family' }),
+    }))
 }
 
 export function FontChoice({
@@ -56,5 +78,28 @@ export function FontChoice({
   value: string
   onChoose: (family: string) => void
 }) {
-  return <Choice label={label} width={290} options={OPTIONS} value={value} onChoose={onChoose} />
+  const editor = useEditor()
+  const { fonts } = editor.doc
+  const options = useMemo(
+    (): Option<string>[] => [
+      ...fonts.map(({ id, family }) => ({
+        value: id,
+        label: family,
+        hint: 'your own',
+        shown: <InItself family={id} />,
+      })),
+      ...SHIPPED,
+      { value: ADD, label: 'Add a font of your own …' },
+    ],
+    [fonts],
+  )
+  return (
+    <Choice
+      label={label}
+      width={290}
+      options={options}
+      value={value}
+      onChoose={(family) => (family === ADD ? editor.set({ dialog: 'fonts' }) : onChoose(family))}
+    />
+  )
 }

@@ -150,7 +150,7 @@ export function TypeLines({ node }: { node: Node }) {
         <span>weight</span>
         <Choice
           label="Font weight"
-          options={weightsOf(resolved.fontFamily).map((weight) => ({ value: weight, label: String(weight) }))}
+          options={weightsOf(resolved.fontFamily, resolved.fontWeight)}
           value={resolved.fontWeight}
           shown={String(resolved.fontWeight)}
           onChoose={(fontWeight) => set({ fontWeight }, 'Font weight')}

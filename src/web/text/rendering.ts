@@ -3,7 +3,7 @@ import { DOMParser, DOMSerializer, type Mark, type Node } from 'prosemirror-mode
 import type { MarkViewConstructor, NodeViewConstructor } from 'prosemirror-view'
 import { fontStack } from '../../core/handoff/css'
 import { linkProblem } from '../../core/properties/links'
-import { CODE_FAMILY } from '../../core/text/fonts'
+import { CODE_FAMILY } from '../../core/text/families'
 import { INDENT } from '../../core/text/typeset'
 import { schema } from '../../core/words/model'
 import { BULLET } from '../../core/words/parts'

@@ -4,7 +4,7 @@ import { slug } from '../../core/handoff/names'
 import { type ReadTokens, readTokensFile, writeTokensFile } from '../../core/tokens/tokens-file'
 import { giveFile } from '../editor/save-file'
 import { useEditor } from '../editor/use-editor'
-import { FileButton } from '../parts/file-button'
+import { eachOf, FileButton } from '../parts/file-button'
 
 export function TokensFile() {
   const editor = useEditor()
@@ -18,7 +18,7 @@ export function TokensFile() {
   }
   return (
     <div className="rule-t mt-4 flex flex-wrap items-center gap-3 pt-3">
-      <FileButton label="Tokens file" accept=".json,.tokens,application/json" take={take}>
+      <FileButton label="Tokens file" accept=".json,.tokens,application/json" takeAll={eachOf(take)}>
         Take in a tokens file
       </FileButton>
       <button

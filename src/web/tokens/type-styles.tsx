@@ -1,6 +1,7 @@
 /** Type styles: each in itself, its values changed where they stand. */
 import { isFluid, withFluid } from '../../core/document/token-variants'
 import { shortName, type Typography, typographyValue } from '../../core/document/tokens'
+import { fontStack } from '../../core/handoff/css'
 import { setEdit } from '../../core/tokens/elsewhere'
 import { storedToken } from '../../core/tokens/instead'
 import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
@@ -120,7 +121,7 @@ function Specimen({ fontFamily, fontWeight, fontSize }: Typography) {
     <span
       aria-hidden
       className="w-20 flex-none overflow-hidden leading-none whitespace-nowrap"
-      style={{ fontFamily, fontWeight, fontSize: Math.min(TALLEST, fontSize) }}
+      style={{ fontFamily: fontStack(fontFamily), fontWeight, fontSize: Math.min(TALLEST, fontSize) }}
     >
       Seeds
     </span>
@@ -152,9 +153,7 @@ function Values({
       <Choice
         label={`Weight of ${short}`}
         width={120}
-        options={[...new Set([...weightsOf(now.fontFamily), now.fontWeight])]
-          .sort((a, b) => a - b)
-          .map((weight) => ({ value: weight, label: `${weight}` }))}
+        options={weightsOf(now.fontFamily, now.fontWeight)}
         value={now.fontWeight}
         onChoose={(fontWeight) => set({ fontWeight })}
       />

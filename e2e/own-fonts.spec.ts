@@ -1,0 +1,121 @@
+/** Fonts of one's own: from files to what a visitor's browser draws. */
+import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
+import decompress from 'woff2-encoder/decompress'
+import { SiteViewer } from '../src/cli/browser'
+import { compareDocument } from '../src/cli/conformance/compare'
+import { openProject } from '../src/core/document/open'
+import { mapValues } from '../src/core/document/token-variants'
+import { applyAll } from '../src/core/edits/apply'
+import { storedToken } from '../src/core/tokens/instead'
+import { choose, expect, onSheet, saved, stored, test } from './app'
+
+const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
+const fileOf = (weight: number, style = 'normal') =>
+  readFile(join(FOLDER, `dejavu-sans-latin-${weight}-${style}.woff2`))
+
+type Own = { id: string; family: string; files: { weights: number[]; italic?: boolean }[] }
+const ownFonts = async (page: Page) => ((await stored(page)) as unknown as { fonts?: Own[] }).fonts ?? []
+
+async function openFonts(page: Page) {
+  await page.keyboard.press('ControlOrMeta+k')
+  await page.keyboard.type('fonts of your own')
+  await page.keyboard.press('Enter')
+  return page.getByRole('dialog', { name: 'Fonts of this project' })
+}
+
+test('a family is taken in from files, set, handed off as it is drawn, and taken out again', async ({
+  desk,
+}) => {
+  const dialog = await openFonts(desk)
+  await expect(dialog).toContainText('None yet')
+  // What is no font is said by its name, and the others are taken all the same.
+  await dialog.getByLabel('Font files').setInputFiles([
+    { name: 'regular.woff2', mimeType: 'font/woff2', buffer: await fileOf(400) },
+    { name: 'bold.ttf', mimeType: 'font/ttf', buffer: Buffer.from(await decompress(await fileOf(700))) },
+    { name: 'italic.woff2', mimeType: 'font/woff2', buffer: await fileOf(400, 'italic') },
+    { name: 'notes.ttf', mimeType: 'font/ttf', buffer: Buffer.from('no font at all') },
+    { name: 'half.woff2', mimeType: 'font/woff2', buffer: (await fileOf(400)).subarray(0, 9000) },
+  ])
+  await expect(dialog.getByRole('alert')).toContainText('“notes.ttf” was not taken: it is no font')
+  await expect(dialog.getByRole('alert')).toContainText('“half.woff2” was not taken: the font is cut off')
+  const adding = dialog.getByRole('region', { name: 'Fonts to be added' })
+  await expect(adding.getByRole('listitem')).toHaveText([/Sans 400/, /Sans 700/, /Sans italic 400/])
+  const add = adding.getByRole('button', { name: 'Add the 3 files' })
+  await expect(add).toBeDisabled()
+  await adding.getByRole('checkbox').check()
+  await add.click()
+  const family = dialog.getByRole('listitem', { name: 'DejaVu Sans' })
+  await expect(family).toContainText('400, 700, italic 400')
+  await expect(family).toContainText('not used')
+  await desk.keyboard.press('Escape')
+
+  const lead = onSheet(desk, 'desktop', 'Take home heirloom')
+  await lead.click()
+  const line = lead.locator('.line').first()
+  const before = await line.textContent()
+  await choose(desk, /^Font family/, 'DejaVu Sans')
+  await choose(desk, /^Font weight/, '700')
+  await saved(desk)
+  const [own] = await ownFonts(desk)
+  expect(own).toMatchObject({
+    family: 'DejaVu Sans',
+    files: [{ weights: [400, 400] }, { weights: [700, 700] }, { italic: true }],
+  })
+  // Wider letters: the line ends at another word.
+  await expect(line).not.toHaveText(before!)
+
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    desk.waitForEvent('download'),
+    desk.getByRole('button', { name: /Website/ }).click(),
+  ])
+  const files = unzipSync(await readFile(await download.path()))
+  const css = new TextDecoder().decode(files['styles.css'])
+  expect(css).toContain('font-family: "DejaVu Sans"')
+  const named = [...css.matchAll(/url\("(fonts\/dejavu[^"]+)"\)/g)].map(([, path]) => path)
+  expect(named).toHaveLength(1)
+  expect(Object.keys(files)).toContain(named[0])
+
+  // The whole project set in it: the core's boxes and lines are the browser's.
+  const { document: doc, blobs } = openProject(files['project.lattice'])
+  applyAll(
+    doc,
+    doc.tokenTable.names('typography').map((name) => ({
+      op: 'token',
+      name,
+      token: mapValues(storedToken(doc.tokens, name)!, (value) => ({
+        ...(value as object),
+        fontFamily: own.id,
+      })),
+    })),
+  )
+  const viewer = await SiteViewer.open()
+  try {
+    for (const [index] of doc.pagesInOrder().entries()) {
+      const { boxesOff, linesOff, paragraphs } = await compareDocument(
+        viewer,
+        doc.toFile(),
+        [1440, 1000, 390],
+        index,
+        blobs,
+      )
+      expect([boxesOff, linesOff]).toEqual([[], []])
+      expect(paragraphs).toBeGreaterThan(20)
+    }
+  } finally {
+    await viewer.close()
+  }
+
+  // Taken out, what was set in it is set in another; undone, all is as it was.
+  await (await openFonts(desk)).getByRole('button', { name: 'Take out DejaVu Sans' }).click()
+  await expect(dialog).toContainText('None yet')
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  expect(await ownFonts(desk)).toEqual([])
+  await desk.keyboard.press('ControlOrMeta+z')
+  await saved(desk)
+  expect(await ownFonts(desk)).toEqual([own])
+})

@@ -1,0 +1,147 @@
+/** Families of a project's own: beside each other, in texts, in what is handed off. */
+import { beforeAll, expect, test } from 'vitest'
+import { hashOf } from '../blobs/blobs'
+import { applyAll } from '../edits/apply'
+import type { Edit } from '../edits/edit'
+import { buildSite } from '../handoff/site'
+import { openType } from '../samples/fonts'
+import { starterProject } from '../shelf/starter'
+import { fileFor, fontFile, learnFamilies, primaryFile } from '../text/families'
+import { readFont } from '../text/font-file'
+import { FontLibrary } from '../text/fonts'
+import { fontsOf } from '../text/needed'
+import { fontUses, takeOutFont } from '../tokens/own-fonts'
+import { readTokensFile, writeTokensFile } from '../tokens/tokens-file'
+import { said } from '../words/words'
+import { Document } from './document'
+import { missingFrom, openProject } from './open'
+import { freeName, type TakenFont, withFonts } from './own-families'
+import { projectArchive, projectJson } from './save'
+import type { OwnFamily } from './schema'
+
+let bytes: Uint8Array
+let family: OwnFamily
+beforeAll(async () => {
+  bytes = await openType('caveat-latin-wght-normal')
+  family = withFonts([], [taken()], () => '1')[0]
+})
+const taken = (change: Partial<TakenFont['facts']> = {}): TakenFont => ({
+  facts: { ...readFont(bytes), family: 'Hedgerow', weights: [400, 400], ...change },
+  hash: hashOf(bytes),
+  size: bytes.length,
+})
+
+/** With a page, a text on it, and a type style in the first family. */
+function project(fonts: OwnFamily[], props: Record<string, unknown> = {}): string {
+  const { pages, ...rest } = starterProject('Own', 'home')
+  const $value = {
+    fontFamily: fonts[0].id,
+    fontSize: { value: 16, unit: 'px' },
+    fontWeight: 400,
+    lineHeight: 1.5,
+    letterSpacing: { value: 0, unit: 'px' },
+  }
+  const text = {
+    id: 't',
+    kind: 'text',
+    name: 'Text',
+    order: 'a0',
+    props: { words: said('Sown → early'), ...props },
+  }
+  const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {}, children: [text] }
+  return JSON.stringify({
+    ...rest,
+    tokens: { type: { body: { $type: 'typography', $value } } },
+    fonts,
+    pages: [{ ...pages[0], sections: [section] }],
+  })
+}
+const opened = (fonts: OwnFamily[], props?: Record<string, unknown>) =>
+  openProject(project(fonts, props)).document
+
+test('files of one name make a family, one of the same style and weight takes the place of another', () => {
+  const bold = taken({ weights: [700, 700] })
+  const [both] = withFonts([], [bold, taken()], () => '1')
+  expect(both.files.map(({ weights }) => weights[0])).toEqual([400, 700])
+  const [more] = withFonts([both], [taken({ italic: true }), { ...bold, hash: 'f'.repeat(64) }], () => '2')
+  expect(more.id).toBe(both.id)
+  expect(more.files.map(({ italic, hash }) => [italic ?? false, hash.slice(0, 4)])).toEqual([
+    [false, hashOf(bytes).slice(0, 4)],
+    [false, 'ffff'],
+    [true, hashOf(bytes).slice(0, 4)],
+  ])
+  expect(withFonts([], [taken({ family: 'caveat' })], () => '3')[0].family).toBe('caveat 2')
+  expect(freeName('Hedgerow', [both])).toBe('Hedgerow 2')
+})
+
+test('a file is refused where two families, or two files, cannot be told apart', () => {
+  const other = { ...family, id: 'other' }
+  expect(() => opened([family, other])).toThrow(/fonts\[1\].*another family called “Hedgerow”/)
+  expect(() => opened([{ ...family, family: 'Fraunces' }])).toThrow(/another family called “Fraunces”/)
+  expect(() => opened([{ ...family, files: [family.files[0], family.files[0]] }])).toThrow(/the weight 400/)
+})
+
+test('the weight that is nearest is drawn, as browsers choose it; what it has not another family draws', () => {
+  const weights = [300, 500, 800].map((weight) => taken({ weights: [weight, weight] }))
+  const own = withFonts([], weights, () => 'w')[0]
+  learnFamilies([own])
+  const drawn = (weight: number) => primaryFile({ family: own.id, italic: false, weight }).weights[0]
+  expect([100, 399, 400, 450, 500, 501, 650, 900].map(drawn)).toEqual([
+    300, 300, 500, 500, 500, 800, 800, 800,
+  ])
+  const wanted = { family: own.id, italic: false, weight: 400 }
+  expect(fileFor(wanted, 'a'.codePointAt(0)!)!.hash).toBe(hashOf(bytes))
+  expect(fileFor(wanted, '→'.codePointAt(0)!)!.family).toBe('Lattice Symbols')
+  // HarfBuzz makes a thin space of the font's own.
+  expect(fileFor(wanted, 0x2009)!.hash).toBe(hashOf(bytes))
+})
+
+test('a text needs its files, and they come with the project', () => {
+  const doc = opened([family], { fontFamily: family.id })
+  const ids = [...fontsOf(doc)].filter((id) => fontFile(id)!.hash)
+  expect(ids).toHaveLength(1)
+  const library = new FontLibrary()
+  library.add(ids[0], bytes)
+  expect(library.primary({ family: family.id, italic: false, weight: 400 })!.has('a'.codePointAt(0)!)).toBe(
+    true,
+  )
+  expect(missingFrom({ document: doc, blobs: new Map() })).toMatchObject([
+    { name: 'Hedgerow', type: 'font/woff2' },
+  ])
+  const blobs = new Map([[hashOf(bytes), bytes]])
+  const again = openProject(projectArchive(doc, blobs))
+  expect(projectJson(again.document)).toBe(projectJson(doc))
+  expect([...again.blobs.keys()]).toEqual([hashOf(bytes)])
+})
+
+test('handed off by name, with its file; a tokens file says the name, too', () => {
+  const doc = opened([family], { fontFamily: family.id })
+  const site = buildSite(doc, new Map([[hashOf(bytes), bytes]]))
+  const css = site.text.get('styles.css')!
+  expect(css).toMatch(/@font-face \{\s+font-family: "Hedgerow";[^}]*font-weight: 400;[^}]*\}/)
+  expect(css).not.toMatch(/"Hedgerow";[^}]*unicode-range/)
+  const [path] = [...site.ownFonts.keys()]
+  expect(css).toContain(`url("${path}")`)
+  expect(css).not.toContain(family.id.concat('"'))
+  expect(writeTokensFile(doc)).toContain('"fontFamily": "Hedgerow"')
+  expect(readTokensFile(doc, writeTokensFile(doc))).toMatchObject({ edits: [] })
+})
+
+test('taken out, what was set in it is set in another; undone, all is as it was', () => {
+  const doc = opened([family], { fontFamily: family.id })
+  const before = projectJson(doc)
+  expect(fontUses(doc).get(family.id)).toEqual({ texts: 1, styles: ['type.body'] })
+  const inverses = applyAll(doc, takeOutFont(doc, family.id, 'Figtree'))
+  expect(doc.fonts).toEqual([])
+  expect(fontUses(doc).get(family.id)).toBeUndefined()
+  expect(fontUses(doc).get('Figtree')).toEqual({ texts: 1, styles: ['type.body'] })
+  applyAll(doc, inverses.reverse())
+  expect(projectJson(doc)).toBe(before)
+})
+
+test('an edit that would give two families one name is refused, and changes nothing', () => {
+  const doc = Document.fromFile(opened([family]).toFile())
+  const edit: Edit = { op: 'font', id: 'other', font: { ...family, id: 'other' } }
+  expect(() => applyAll(doc, [edit])).toThrow(/another family called “Hedgerow”/)
+  expect(doc.fonts).toEqual([family])
+})
