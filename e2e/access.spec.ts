@@ -81,7 +81,7 @@ const STATES: State[] = [
   ...['p', 'y', 'ControlOrMeta+f', 'Shift+R', 'Shift+E', '?', 'n', 'a', 'Shift+T', 'ControlOrMeta+k'].map(
     keys,
   ),
-  ...['About this page', 'Template of this page', 'Put the copied look on'].map(command),
+  ...['About this page', 'Template of this page', 'Put the copied look on', 'Fonts of your own'].map(command),
   button('Views of the project'),
   button(/^Page: /),
   button('Hand off'),
@@ -98,6 +98,19 @@ const STATES: State[] = [
     async (page) => {
       await page.keyboard.press('Shift+T')
       await page.getByRole('button', { name: 'New theme' }).click()
+    },
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('Escape')
+    },
+  ],
+  [
+    'colours from a picture',
+    async (page) => {
+      await page.keyboard.press('Shift+T')
+      await page.getByRole('button', { name: 'Colours from a picture' }).click()
+      await page.getByRole('option').first().click()
+      await page.getByRole('button', { name: /^Make \d tokens/ }).waitFor()
     },
     async (page) => {
       await page.keyboard.press('Escape')

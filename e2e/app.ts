@@ -90,6 +90,8 @@ export type Stored = {
     }[]
     pages: StoredPage[]
     assets: { id: string; name: string; hash: string }[]
+    tokens: Record<string, Record<string, unknown>>
+    fonts?: { id: string; family: string; files: { weights: number[]; italic?: boolean }[] }[]
     name: string
   }
 }

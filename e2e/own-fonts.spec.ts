@@ -16,8 +16,7 @@ const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
 const fileOf = (weight: number, style = 'normal') =>
   readFile(join(FOLDER, `dejavu-sans-latin-${weight}-${style}.woff2`))
 
-type Own = { id: string; family: string; files: { weights: number[]; italic?: boolean }[] }
-const ownFonts = async (page: Page) => ((await stored(page)) as unknown as { fonts?: Own[] }).fonts ?? []
+const ownFonts = async (page: Page) => (await stored(page)).fonts ?? []
 
 async function openFonts(page: Page) {
   await page.keyboard.press('ControlOrMeta+k')

@@ -1,5 +1,6 @@
 /** Pictures: many at once, slid in their boxes, found and counted in the tray. */
 import type { Page } from '@playwright/test'
+import sharp from 'sharp'
 import { expect, findNode, onSheet, row, type StoredNode, saved, setValue, stored, test } from './app'
 
 const svg = (color: string) =>
@@ -151,4 +152,49 @@ test('with “Only Mobile” on, a picture is replaced there alone, and what is 
   ])
   await expect.poll(async () => (await hero()).overrides?.mobile?.asset).toBeDefined()
   expect((await hero()).props).toMatchObject({ asset, alt })
+})
+
+test('a plain backdrop is taken away, seen before it is; the picture as it was stays in the project', async ({
+  desk,
+}) => {
+  // A pot on a light wall, its rim smoothed, its handle open.
+  const pot = await sharp(
+    Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#f4f1ea"/><circle cx="450" cy="320" r="190" fill="#8c3b24"/><circle cx="450" cy="320" r="60" fill="#f4f1ea"/></svg>',
+    ),
+  )
+    .png()
+    .toBuffer()
+  await desk.locator('[data-sheet="desktop"] img').first().click()
+  // What is made of lines has no backdrop.
+  await expect(desk.getByRole('button', { name: /^Take its backdrop/ })).toHaveCount(0)
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  await desk
+    .getByLabel('Picture files')
+    .setInputFiles({ name: 'pot.png', mimeType: 'image/png', buffer: pot })
+  await desk.getByRole('button', { name: /^pot/ }).waitFor()
+  await desk.getByRole('button', { name: /^Picture: / }).click()
+  await desk.getByRole('option', { name: 'pot', exact: true }).click()
+  await saved(desk)
+  await desk.getByRole('button', { name: /^Take its backdrop/ }).click()
+  const dialog = desk.getByRole('dialog', { name: 'Backdrop of pot' })
+  await expect(dialog.getByRole('status')).toContainText('79 % of it goes')
+  await setValue(desk, 'Tolerance: 6', '60')
+  await expect(dialog.getByRole('status')).toContainText('100 % of it goes')
+  await setValue(desk, 'Tolerance: 60', '6')
+  await expect(dialog.getByRole('status')).toContainText('79 % of it goes')
+  await dialog.getByRole('button', { name: 'Show it without the backdrop' }).click()
+  await expect(desk.getByRole('button', { name: 'Picture: pot cut out' })).toBeVisible()
+  await saved(desk)
+  const { assets, pages } = await stored(desk)
+  const cut = assets.find(({ name }) => name === 'pot cut out')!
+  expect(assets.map(({ name }) => name)).toContain('pot')
+  expect(picturesOf(pages[0].sections)[0].props.asset).toBe(cut.id)
+  const bytes = await (await desk.request.get(`${new URL(desk.url()).origin}/api/blobs/${cut.hash}`)).body()
+  const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  const alpha = (x: number, y: number) => data[(y * info.width + x) * 4 + 3]
+  expect([info.width, info.height]).toEqual([900, 600])
+  expect([alpha(5, 5), alpha(890, 590), alpha(450, 200), alpha(450, 320)]).toEqual([0, 0, 255, 255])
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(desk.getByRole('button', { name: 'Picture: pot', exact: true })).toBeVisible()
 })

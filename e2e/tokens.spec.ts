@@ -210,3 +210,26 @@ test('words on pictures are looked at without being asked, those that read worst
   await expect(dialog(desk)).toHaveCount(0)
   await expect(desk.getByRole('heading', { name: /^Paragraph Take home/ })).toBeVisible()
 })
+
+test('colours out of a picture become tokens, called as people call them', async ({ desk }) => {
+  const before = Object.keys((await stored(desk)).tokens.color)
+  await openTokens(desk)
+  await dialog(desk).getByRole('button', { name: 'Colours from a picture' }).click()
+  await desk.getByRole('option').first().click()
+  const colors = desk.getByRole('group', { name: /^Colours of / })
+  await expect(colors.getByRole('checkbox', { checked: true })).toHaveCount(5)
+  await colors.getByRole('checkbox', { checked: true }).first().uncheck()
+  await desk.getByRole('button', { name: 'Make 4 tokens' }).click()
+  await saved(desk)
+  const { color } = (await stored(desk)).tokens
+  const made = Object.keys(color).filter((name) => !before.includes(name))
+  expect(made).toHaveLength(4)
+  for (const name of made) {
+    expect(name).toMatch(/^[a-z-]+(-\d)?$/)
+    await expect(tokenRow(desk, `color.${name}`)).toBeVisible()
+  }
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await saved(desk)
+  expect(Object.keys((await stored(desk)).tokens.color)).toEqual(before)
+})

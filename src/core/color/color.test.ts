@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { colorWords } from './called'
 import { apcaOf, contrastOf, laidOver, nearestThatReads, neededFor } from './contrast'
 import { FORMATS, readColor, writeColor } from './formats'
 import { differenceOf, stepsOf } from './steps'
@@ -77,4 +78,33 @@ test('steps go from light to dark', () => {
   expect(differenceOf('#1d5c45', '#1d5c45')).toBe(0)
   expect(differenceOf('#1d5c45', '#1e5d46')).toBeLessThan(2)
   expect(differenceOf('#1d5c45', '#1d5c4500')).toBeGreaterThan(50)
+})
+
+test('a colour is called as people call it', () => {
+  const called = (hexes: string) => hexes.split(' ').map(colorWords)
+  expect(called('#ffffff #101010 #808080 #dcdcdc #333333')).toEqual([
+    'white',
+    'black',
+    'grey',
+    'pale-grey',
+    'dark-grey',
+  ])
+  expect(called('#d62828 #f08a24 #f2c14e #2e8b57 #184f3c #1fa8a8 #2a6fdb #7b3fc4 #e667a8')).toEqual([
+    'red',
+    'orange',
+    'yellow',
+    'green',
+    'dark-green',
+    'teal',
+    'blue',
+    'purple',
+    'pink',
+  ])
+  expect(called('#7a4a22 #dff0e2 #f4e6cc #a9a077 #8fa98f')).toEqual([
+    'brown',
+    'pale-green',
+    'cream',
+    'olive',
+    'sage',
+  ])
 })

@@ -3,6 +3,7 @@ import { contextMenu } from '../board/fetch-menu'
 import { combining } from '../palette/shape-commands'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
+import { backdropDialog } from '../pictures/fetch-backdrop'
 import { pictureCleaner } from '../shelf/read-picture'
 import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
@@ -21,6 +22,7 @@ export function fetchAhead(): () => void {
       colorPanel(),
       tokensDialog(),
       fontsDialog(),
+      backdropDialog(),
       writing(),
       pictureCleaner(),
       import('../shelf/draw-picture'),

@@ -8,6 +8,7 @@ import { commandFor, keysOf } from '../palette/commands'
 import { Palette } from '../palette/palette'
 import { Shortcuts } from '../palette/shortcuts-dialog'
 import { PanelBoundary } from '../parts/panel-boundary'
+import { backdropDialog } from '../pictures/fetch-backdrop'
 import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
@@ -38,6 +39,7 @@ import { EditorContext, useEditor } from './use-editor'
 import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
 
+const BackdropDialog = lazy(() => backdropDialog().then((part) => ({ default: part.BackdropDialog })))
 const FontsDialog = lazy(() => fontsDialog().then((part) => ({ default: part.FontsDialog })))
 const TokensDialog = lazy(() => tokensDialog().then((part) => ({ default: part.TokensDialog })))
 
@@ -238,6 +240,11 @@ function Desk() {
               <FontsDialog />
             </Suspense>
           </WholeProject>
+        )}
+        {editor.dialog === 'backdrop' && (
+          <Suspense>
+            <BackdropDialog />
+          </Suspense>
         )}
         {editor.dialog === 'parked' && (
           <WholeProject title="Set aside">

@@ -81,6 +81,7 @@ export class EditorState {
     | 'about'
     | 'tokens'
     | 'fonts'
+    | 'backdrop'
     | undefined
   /** Font files that were dropped on the board, until their dialog reads them. */
   droppedFonts: readonly File[] = []

@@ -2,7 +2,7 @@
 import type { TracedEdges } from '../../core/arrange/trace'
 import type { Asset } from '../../core/document/schema'
 import type { TraceMessage } from '../../workers/trace.worker'
-import { pictureUrl } from './pictures'
+import { pixelsOf } from './picture-pixels'
 
 /** Longest side that is looked at, px; larger pictures are made smaller first. */
 const MOST = 2400
@@ -17,20 +17,6 @@ export type EdgeSearch = {
 }
 
 const searches = new Map<string, EdgeSearch>()
-
-async function pixelsOf(asset: Asset): Promise<{ pixels: ImageData; scale: number }> {
-  const image = new Image()
-  image.src = pictureUrl(asset)
-  await image.decode()
-  const scale = Math.min(1, MOST / Math.max(asset.width, asset.height))
-  const canvas = new OffscreenCanvas(
-    Math.max(1, Math.round(asset.width * scale)),
-    Math.max(1, Math.round(asset.height * scale)),
-  )
-  const context = canvas.getContext('2d', { willReadFrequently: true })!
-  context.drawImage(image, 0, 0, canvas.width, canvas.height)
-  return { pixels: context.getImageData(0, 0, canvas.width, canvas.height), scale }
-}
 
 const listeners = new Set<() => void>()
 const changed = () => {
@@ -63,7 +49,7 @@ export function searchEdges(asset: Asset): EdgeSearch {
     search.problem = reason
     changed()
   }
-  pixelsOf(asset).then(
+  pixelsOf(asset, MOST).then(
     ({ pixels, scale }) => {
       if (searches.get(asset.id) !== search) return
       worker = new Worker(new URL('../../workers/trace.worker.ts', import.meta.url), { type: 'module' })

@@ -1,6 +1,7 @@
 /** Look, type and picture: the spec's statements about how a block appears. */
 
 import { fillEdits } from '../../core/arrange/pictures'
+import { isPhotograph } from '../../core/blobs/picture-type'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import { shortName } from '../../core/document/tokens'
@@ -324,6 +325,17 @@ export function PictureLines({ node }: { node: Node }) {
           onChoose={(fit) => set({ fit: fit as Props['fit'] }, 'Fit')}
         />
       </Line>
+      {asset && isPhotograph(asset) && (
+        <div className="pb-1.5">
+          <button
+            type="button"
+            className="plain-button px-1.5 text-small"
+            onClick={() => editor.set({ dialog: 'backdrop' })}
+          >
+            Take its backdrop away …
+          </button>
+        </div>
+      )}
       <Line node={node} keys={['ratio', 'focusX', 'focusY']}>
         <span>Shape</span>
         <NumberChip

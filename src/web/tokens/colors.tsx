@@ -15,6 +15,7 @@ import { useRested } from '../parts/use-rested'
 import { library, paragraphs } from '../session/fonts'
 import { ColorChip } from '../spec/color-chip'
 import { Sample } from '../spec/swatch'
+import { FromPicture } from './from-picture'
 import { OnPictures } from './on-pictures'
 import { COLUMN, ThemeColumns } from './theme-columns'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'
@@ -51,6 +52,7 @@ export function Colors({ uses }: { uses: Uses }) {
           )
         }
       />
+      <FromPicture />
       <Pairs />
       <OnPictures />
     </>

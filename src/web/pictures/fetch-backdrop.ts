@@ -1,0 +1,2 @@
+/** Taking a backdrop away, fetched behind the board. */
+export const backdropDialog = () => import('./backdrop-dialog')
