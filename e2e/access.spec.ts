@@ -118,6 +118,18 @@ const STATES: State[] = [
     },
   ],
   [
+    'a picture that is cut',
+    async (page) => {
+      await page.locator('[data-sheet="desktop"] img').first().click()
+      await page.getByRole('button', { name: /^Cut or turn/ }).click()
+      await page.getByRole('application', { name: /^Part that stays/ }).waitFor()
+    },
+    async (page) => {
+      await page.keyboard.press('Escape')
+      await row(page, 'Hero').click()
+    },
+  ],
+  [
     'placeholder pictures',
     async (page) => {
       await page.getByRole('button', { name: /^Pictures/ }).click()

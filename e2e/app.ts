@@ -89,7 +89,7 @@ export type Stored = {
       lattice: { columns: number; gutter: number; container: number | null; margin: number }
     }[]
     pages: StoredPage[]
-    assets: { id: string; name: string; hash: string }[]
+    assets: { id: string; name: string; hash: string; from?: Record<string, unknown> }[]
     tokens: Record<string, Record<string, unknown>>
     fonts?: { id: string; family: string; files: { weights: number[]; italic?: boolean }[] }[]
     name: string

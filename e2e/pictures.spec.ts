@@ -167,7 +167,7 @@ test('a plain backdrop is taken away, seen before it is; the picture as it was s
     .toBuffer()
   await desk.locator('[data-sheet="desktop"] img').first().click()
   // What is made of lines has no backdrop.
-  await expect(desk.getByRole('button', { name: /^Take its backdrop/ })).toHaveCount(0)
+  await expect(desk.getByRole('button', { name: /^No backdrop/ })).toHaveCount(0)
   await desk.getByRole('button', { name: /^Pictures/ }).click()
   await desk
     .getByLabel('Picture files')
@@ -176,7 +176,7 @@ test('a plain backdrop is taken away, seen before it is; the picture as it was s
   await desk.getByRole('button', { name: /^Picture: / }).click()
   await desk.getByRole('option', { name: 'pot', exact: true }).click()
   await saved(desk)
-  await desk.getByRole('button', { name: /^Take its backdrop/ }).click()
+  await desk.getByRole('button', { name: /^No backdrop/ }).click()
   const dialog = desk.getByRole('dialog', { name: 'Backdrop of pot' })
   await expect(dialog.getByRole('status')).toContainText('79 % of it goes')
   await setValue(desk, 'Tolerance: 6', '60')
@@ -197,4 +197,91 @@ test('a plain backdrop is taken away, seen before it is; the picture as it was s
   expect([alpha(5, 5), alpha(890, 590), alpha(450, 200), alpha(450, 320)]).toEqual([0, 0, 255, 255])
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(desk.getByRole('button', { name: 'Picture: pot', exact: true })).toBeVisible()
+})
+
+test('a part is cut out of a picture, turned and mirrored, by pointer and keys; cut otherwise later, or whole again', async ({
+  desk,
+}) => {
+  // Four fields of a colour each.
+  const fields = await sharp(
+    Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><rect width="400" height="200" fill="#c00000"/><rect x="400" width="400" height="200" fill="#00a000"/><rect y="200" width="400" height="200" fill="#0000c0"/><rect x="400" y="200" width="400" height="200" fill="#e0e000"/></svg>',
+    ),
+  )
+    .png()
+    .toBuffer()
+  await desk.locator('[data-sheet="desktop"] img').first().click()
+  await desk.getByRole('button', { name: /^Pictures/ }).click()
+  await desk
+    .getByLabel('Picture files')
+    .setInputFiles({ name: 'fields.png', mimeType: 'image/png', buffer: fields })
+  await desk.getByRole('button', { name: /^fields/ }).waitFor()
+  await desk.getByRole('button', { name: /^Picture: / }).click()
+  await desk.getByRole('option', { name: 'fields', exact: true }).click()
+  await saved(desk)
+  await desk.getByRole('button', { name: /^Cut or turn/ }).click()
+  const dialog = desk.getByRole('dialog', { name: 'Cut fields' })
+  const part = dialog.getByRole('application')
+  await expect(part).toHaveAccessibleName(/800 by 400 px/)
+  // The right half, by its left edge; then its upper half, in numbers.
+  const edge = (await part.locator('[data-handle="left"]').boundingBox())!
+  const frame = (await part.boundingBox())!
+  await desk.mouse.move(edge.x + edge.width / 2, edge.y + edge.height / 2)
+  await desk.mouse.down()
+  await desk.mouse.move(frame.x + frame.width * 0.75, edge.y + 40, { steps: 5 })
+  await desk.mouse.up()
+  await expect(part).toHaveAccessibleName(/^Part that stays: (199|200|201) by 400 px/)
+  await setValue(desk, /^Width of the part/, '200')
+  await setValue(desk, /^Height of the part/, '100*2')
+  await expect(part).toHaveAccessibleName(/200 by 200 px/)
+  await part.focus()
+  for (let i = 0; i < 12; i++) await desk.keyboard.press('Shift+ArrowUp')
+  for (let i = 0; i < 12; i++) await desk.keyboard.press('Shift+ArrowRight')
+  await dialog.getByRole('button', { name: 'Mirrored' }).click()
+  await dialog.getByRole('button', { name: 'A quarter turn' }).click()
+  await dialog.getByRole('button', { name: 'Show this part' }).click()
+  await expect(desk.getByRole('button', { name: 'Picture: fields, a part' })).toBeVisible()
+  await saved(desk)
+  const { assets } = await stored(desk)
+  const cut = assets.find(({ name }) => name === 'fields, a part')!
+  expect(cut).toMatchObject({ width: 200, height: 200, from: { turn: 90, mirrored: true } })
+  const bytes = await (await desk.request.get(`${new URL(desk.url()).origin}/api/blobs/${cut.hash}`)).body()
+  const { data } = await sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true })
+  // The upper right field alone.
+  for (const at of [0, 100 * 200 + 100, 199 * 200 + 199]) {
+    const [red, green, blue] = data.subarray(at * 3, at * 3 + 3)
+    expect([red < 30, green > 130, blue < 30]).toEqual([true, true, true])
+  }
+  await desk.getByRole('button', { name: /^Cut otherwise/ }).click()
+  await expect(part).toHaveAccessibleName(/200 by 200 px/)
+  await dialog.getByRole('button', { name: 'The whole again' }).click()
+  await dialog.getByRole('button', { name: 'Show the whole picture' }).click()
+  await expect(desk.getByRole('button', { name: 'Picture: fields', exact: true })).toBeVisible()
+})
+
+test('a drawing that is cut stays lines', async ({ desk }) => {
+  await desk.locator('[data-sheet="desktop"] img').first().click()
+  await desk.getByRole('button', { name: /^Cut or turn/ }).click()
+  const dialog = desk.getByRole('dialog', { name: /^Cut / })
+  await dialog.getByRole('combobox', { name: /^Shape of the part/ }).click()
+  await desk.getByRole('option', { name: '1 : 1' }).click()
+  await setValue(desk, /^Turned by/, '12')
+  await dialog.getByRole('button', { name: 'Show this part' }).click()
+  await expect(desk.getByRole('button', { name: /^Picture: .*, a part/ })).toBeVisible()
+  await saved(desk)
+  const { assets } = await stored(desk)
+  const cut = assets.find(({ name }) => name.endsWith(', a part'))!
+  const answer = await desk.request.get(`${new URL(desk.url()).origin}/api/blobs/${cut.hash}`)
+  expect(answer.headers()['content-type']).toContain('image/svg+xml')
+  expect(await answer.text()).toMatch(/^<svg[^>]*><g transform="matrix\(0\.97/)
+  await expect
+    .poll(() =>
+      desk
+        .locator('[data-sheet="desktop"] img')
+        .first()
+        .evaluate(
+          (image: HTMLImageElement) => image.naturalWidth > 0 && image.naturalWidth === image.naturalHeight,
+        ),
+    )
+    .toBe(true)
 })

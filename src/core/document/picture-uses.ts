@@ -20,6 +20,7 @@ export function pictureUses(tree: Tree): Map<string, string[]> {
   }
   for (const place of placesOf(tree))
     for (const picture of picturesOf(place.props)) note(picture, placeName(tree, place))
+  for (const { name, from } of tree.assets.values()) note(from?.asset, `“${name}”, which is cut out of it`)
   note(tree.about.icon, 'the project, as its icon')
   for (const { name, preview, aids } of tree.pages.values()) {
     note(preview, `${name}, as its preview`)

@@ -80,6 +80,18 @@ export const ViewSchema = v.strictObject({
   lattice: ViewLatticeSchema,
 })
 
+const side = v.pipe(finite, v.minValue(1), v.maxValue(40_000))
+/** What a picture was cut out of, so that it can be cut otherwise as long as that is there: see `core/pictures/crop.ts`. Lengths px of that picture. */
+const CutSchema = v.strictObject({
+  asset: IdSchema,
+  turn: v.pipe(finite, v.minValue(-360), v.maxValue(360)),
+  mirrored: v.optional(v.literal(true)),
+  x: v.pipe(finite, v.minValue(-40_000), v.maxValue(40_000)),
+  y: v.pipe(finite, v.minValue(-40_000), v.maxValue(40_000)),
+  width: side,
+  height: side,
+})
+
 export const AssetSchema = v.strictObject({
   id: IdSchema,
   name: shortText,
@@ -90,6 +102,8 @@ export const AssetSchema = v.strictObject({
   size: v.pipe(finite, v.integer(), v.minValue(0), v.maxValue(MOST_BLOB)),
   /** SHA-256 of the file. */
   hash: HashSchema,
+  /** Left out: it is a picture by itself. */
+  from: v.optional(CutSchema),
 })
 
 /** How a font file is kept and handed off. */

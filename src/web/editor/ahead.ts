@@ -3,7 +3,7 @@ import { contextMenu } from '../board/fetch-menu'
 import { combining } from '../palette/shape-commands'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
-import { backdropDialog } from '../pictures/fetch-backdrop'
+import { backdropDialog, cutDialog } from '../pictures/fetch-pictures'
 import { pictureCleaner } from '../shelf/read-picture'
 import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
@@ -23,6 +23,7 @@ export function fetchAhead(): () => void {
       tokensDialog(),
       fontsDialog(),
       backdropDialog(),
+      cutDialog(),
       writing(),
       pictureCleaner(),
       import('../shelf/draw-picture'),

@@ -8,7 +8,7 @@ import { commandFor, keysOf } from '../palette/commands'
 import { Palette } from '../palette/palette'
 import { Shortcuts } from '../palette/shortcuts-dialog'
 import { PanelBoundary } from '../parts/panel-boundary'
-import { backdropDialog } from '../pictures/fetch-backdrop'
+import { backdropDialog, cutDialog } from '../pictures/fetch-pictures'
 import { ensureFonts } from '../session/fonts'
 import { ProjectSession } from '../session/project-session'
 import { Shelf } from '../shelf/shelf'
@@ -40,6 +40,7 @@ import { ViewsDialog } from './views-dialog'
 import { WholeProject } from './whole-project'
 
 const BackdropDialog = lazy(() => backdropDialog().then((part) => ({ default: part.BackdropDialog })))
+const CutDialog = lazy(() => cutDialog().then((part) => ({ default: part.CutDialog })))
 const FontsDialog = lazy(() => fontsDialog().then((part) => ({ default: part.FontsDialog })))
 const TokensDialog = lazy(() => tokensDialog().then((part) => ({ default: part.TokensDialog })))
 
@@ -240,6 +241,11 @@ function Desk() {
               <FontsDialog />
             </Suspense>
           </WholeProject>
+        )}
+        {editor.dialog === 'cut' && (
+          <Suspense>
+            <CutDialog />
+          </Suspense>
         )}
         {editor.dialog === 'backdrop' && (
           <Suspense>

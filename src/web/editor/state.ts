@@ -82,6 +82,7 @@ export class EditorState {
     | 'tokens'
     | 'fonts'
     | 'backdrop'
+    | 'cut'
     | undefined
   /** Font files that were dropped on the board, until their dialog reads them. */
   droppedFonts: readonly File[] = []

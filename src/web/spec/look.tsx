@@ -325,15 +325,16 @@ export function PictureLines({ node }: { node: Node }) {
           onChoose={(fit) => set({ fit: fit as Props['fit'] }, 'Fit')}
         />
       </Line>
-      {asset && isPhotograph(asset) && (
-        <div className="pb-1.5">
-          <button
-            type="button"
-            className="plain-button px-1.5 text-small"
-            onClick={() => editor.set({ dialog: 'backdrop' })}
-          >
-            Take its backdrop away …
+      {asset && (
+        <div className="flex gap-2 pb-1.5">
+          <button type="button" className="chip" onClick={() => editor.set({ dialog: 'cut' })}>
+            {asset.from ? 'Cut otherwise …' : 'Cut or turn …'}
           </button>
+          {isPhotograph(asset) && (
+            <button type="button" className="chip" onClick={() => editor.set({ dialog: 'backdrop' })}>
+              No backdrop …
+            </button>
+          )}
         </div>
       )}
       <Line node={node} keys={['ratio', 'focusX', 'focusY']}>

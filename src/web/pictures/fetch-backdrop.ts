@@ -1,2 +1,0 @@
-/** Taking a backdrop away, fetched behind the board. */
-export const backdropDialog = () => import('./backdrop-dialog')
