@@ -379,3 +379,23 @@ test('of a paragraph so many lines are shown, then an ellipsis; emptied, all aga
   await setValue(desk, /^Most lines/, '')
   await expect(rows).toHaveCount(all)
 })
+
+test('letters are drawn in other forms as far as the font has them, the same while one writes', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Half is 1/2')
+  await desk.keyboard.press('Escape')
+  const line = onSheet(desk, 'desktop', 'Half is 1/2').locator('.line span').first()
+  await onSheet(desk, 'desktop', 'Half is 1/2').click()
+  const before = (await line.boundingBox())!.width
+  await desk.getByRole('button', { name: 'Letter forms: letters as drawn' }).click()
+  await desk.getByRole('checkbox', { name: /^fractions/ }).check()
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('button', { name: 'Letter forms: fractions' })).toBeVisible()
+  await expect.poll(async () => (await line.boundingBox())!.width).toBeLessThan(before)
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.features).toBe('frac')
+  await open(desk, /^Half is/)
+  await expect(field(desk)).toHaveCSS('font-feature-settings', '"frac"')
+})

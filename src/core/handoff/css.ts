@@ -77,6 +77,7 @@ export const INITIAL: Record<string, string> = {
   'text-decoration': 'none',
   'text-wrap': 'wrap',
   'font-variant-numeric': 'normal',
+  'font-feature-settings': 'normal',
   'overflow-wrap': 'normal',
   'object-fit': 'fill',
   'object-position': '50% 50%',

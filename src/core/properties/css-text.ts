@@ -24,3 +24,12 @@ export const numericText = (figures: string): string | undefined =>
         .split('-')
         .map((part) => `${part}-nums`)
         .join(' ')
+
+/** `font-feature-settings` of some tags; undefined: as the font has them by itself. */
+export const featuresText = (features: string): string | undefined =>
+  features === 'normal'
+    ? undefined
+    : features
+        .split(' ')
+        .map((tag) => `"${tag}"`)
+        .join(', ')

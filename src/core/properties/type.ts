@@ -1,6 +1,6 @@
 /** How words are set. */
 import * as v from 'valibot'
-import { num, numericText, px as pxText } from './css-text'
+import { featuresText, num, numericText, px as pxText } from './css-text'
 import { property, unless, WORDS } from './property'
 import { ColorSchema, finite, type LineHeight, LineHeightSchema, px, TokenRefSchema } from './values'
 
@@ -118,6 +118,17 @@ export const TYPE = {
       name: 'font-variant-numeric',
       of: ({ resolved }) => numericText(resolved.figures as string),
     },
+  }),
+  /** OpenType features that are switched on, by tag, where the font has them: `smcp ss01`. */
+  features: property({
+    ...type,
+    schema: v.pipe(
+      v.string(),
+      v.regex(/^(normal|[A-Za-z0-9]{4}( [A-Za-z0-9]{4}){0,15})$/, 'tags of features such as smcp ss01'),
+    ),
+    words: 'letter forms',
+    initial: 'normal',
+    css: { name: 'font-feature-settings', of: ({ resolved }) => featuresText(resolved.features as string) },
   }),
   /** `balance`: lines about as long as one another; `nowrap`: one line. */
   textWrap: property({

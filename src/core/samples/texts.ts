@@ -88,6 +88,9 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
             3,
           )
         : fc.constant(undefined),
+      features: features.has('setting')
+        ? optional(fc.constantFrom('frac', 'lnum pnum', 'zero', 'smcp', 'dlig', 'liga', 'ss01 case'), 1, 4)
+        : fc.constant(undefined),
       textCase: optional(
         fc.constantFrom('uppercase', 'lowercase', 'capitalize') as fc.Arbitrary<Props['textCase']>,
         1,

@@ -2,6 +2,10 @@
 import * as hb from 'harfbuzzjs'
 import { type FaceWanted, type FontFile, familiesVersion, fontFile, primaryFile } from './families'
 
+/** Features that are on, or that other scripts need (OpenType 1.9, feature tags): none that anybody chooses. */
+const BY_THEMSELVES =
+  /^(abv[fms]|aalt|akhn|blw[fms]|calt|ccmp|cfar|cjct|clig|curs|dist|dnom|fin[a23]|half|haln|init|isol|kern|liga|ljmo|locl|mark|med[i2]|mkmk|nukt|numr|ordn|pre[fs]|pstf|psts|rclt|rkrf|rlig|rphf|rvrn|s?size|tjmo|tnum|onum|vatu|vert|vjmo|vrt2|rtl[am]|ltr[am])$/
+
 /** px */
 export type FaceMetrics = { ascent: number; descent: number; lineGap: number }
 
@@ -37,7 +41,7 @@ export class Face {
   constructor(
     readonly id: string,
     readonly file: FontFile,
-    loaded: hb.Face,
+    private readonly loaded: hb.Face,
     weight: number,
   ) {
     this.upem = loaded.upem
@@ -95,6 +99,15 @@ export class Face {
 
   has(code: number): boolean {
     return this.outlines.nominalGlyph(code) !== undefined
+  }
+
+  /** Tags of the features that are off until they are asked for. */
+  get features(): string[] {
+    const tags = new Set([
+      ...this.loaded.getTableFeatureTags('GSUB'),
+      ...this.loaded.getTableFeatureTags('GPOS'),
+    ])
+    return [...tags].filter((tag) => !BY_THEMSELVES.test(tag)).sort()
   }
 
   /** SVG path of a glyph in font units, y up. */

@@ -9,7 +9,8 @@ import { baseStyle, type PieceStyle } from './shaped-text'
 export type Marker = { text: string; width: number; runs: GlyphRun[]; style: PieceStyle }
 
 export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Marker {
-  const own = baseStyle(style)
+  // As browsers are told: figures of a width are for what is read down a column.
+  const own = { ...baseStyle(style), figures: undefined }
   const advances = new Float64Array(text.length + 1)
   const runs: GlyphRun[] = []
   shapeInto(fonts, text, scriptsOf(text), own, 0, advances, runs, new Uint8Array(text.length + 1))

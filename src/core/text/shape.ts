@@ -15,6 +15,8 @@ export type TextStyle = FaceWanted & {
   wordSpacing?: number
   /** Of figures, where the font has them; left out: as it draws them by itself. */
   figures?: Resolved['figures']
+  /** Tags of features that are switched on; left out: none. */
+  features?: Resolved['features']
 }
 
 export type GlyphRun = {
@@ -93,13 +95,19 @@ function* runsByFile(
 
 const known = new Map<string, hb.Feature[]>()
 
-function featuresOf({ letterSpacing, figures = 'normal' }: TextStyle): hb.Feature[] | undefined {
-  const own = FIGURES[figures]
-  if (letterSpacing === 0) return own
-  if (!own) return NO_LIGATURES
-  const both = known.get(figures) ?? [...own, ...NO_LIGATURES]
-  known.set(figures, both)
-  return both
+/** What is said of each feature last holds, as in Chromium: letter spacing, figures, then what is switched on by its tag. */
+function featuresOf(style: TextStyle): hb.Feature[] | undefined {
+  const { letterSpacing, figures = 'normal', features = 'normal' } = style
+  const isSpaced = letterSpacing !== 0
+  if (!isSpaced && figures === 'normal' && features === 'normal') return undefined
+  const key = `${isSpaced} ${figures} ${features}`
+  let all = known.get(key)
+  if (!all) {
+    const own = features === 'normal' ? [] : features.split(' ').map((tag) => new hb.Feature(tag, 1))
+    all = [...(isSpaced ? NO_LIGATURES : []), ...(FIGURES[figures] ?? []), ...own]
+    known.set(key, all)
+  }
+  return all
 }
 
 const fixed = (px: number) => Math.trunc(Math.fround(px) * FIXED) / FIXED

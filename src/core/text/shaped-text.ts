@@ -211,6 +211,7 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   letterSpacing: style.letterSpacing!,
   wordSpacing: style.wordSpacing,
   figures: style.figures,
+  features: style.features,
 })
 
 /** The elements that the words of a span stand in when they are handed off, from the outermost in, but for the last. */
@@ -244,6 +245,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     letterSpacing: base.letterSpacing,
     wordSpacing: base.wordSpacing,
     figures: base.figures,
+    features: base.features,
     color: span.color,
     link: span.link,
     underline: span.underline,

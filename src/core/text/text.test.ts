@@ -31,6 +31,17 @@ const paragraph = (text: string, props: Props = {}) =>
 const lines = (p: Paragraph, width: number) =>
   p.lines(width).map((line) => p.text.slice(line.start, line.end))
 
+test('a feature is on where the font has it, and with letters set apart, too; those on by themselves are not offered', () => {
+  const width = (props: Props) => paragraph('1/2 of 3/4', props).maxContent
+  expect(width({ features: 'frac' })).toBeLessThan(width({}) - 2)
+  expect(width({ features: 'smcp' })).toBe(width({}))
+  expect(width({ features: 'frac', letterSpacing: 1 })).toBeLessThan(width({ letterSpacing: 1 }) - 2)
+  const { features } = fonts.primary({ family: 'Hanken Grotesk', italic: false, weight: 400 })!
+  expect(features).toContain('frac')
+  expect(features).not.toContain('kern')
+  expect(features).not.toContain('liga')
+})
+
 describe('paragraphs', () => {
   test('as wide as its words, as narrow as its longest', () => {
     const p = paragraph('Borrow a packet')

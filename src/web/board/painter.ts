@@ -17,7 +17,7 @@ import type { PageLayout } from '../../core/layout/page'
 import { areReordered } from '../../core/paint/layers'
 import { type PlacedLine, placedLines, showsLinks } from '../../core/paint/lines'
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
-import { numericText } from '../../core/properties/css-text'
+import { featuresText, numericText } from '../../core/properties/css-text'
 import { lookDeclarations } from '../../core/properties/declarations'
 import { noiseNamed, noiseUrl } from '../../core/properties/noise'
 import type { Resolved } from '../../core/properties/table'
@@ -315,6 +315,7 @@ function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, in
   style.fontStyle = type.italic ? 'italic' : 'normal'
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
   style.fontVariantNumeric = numericText(type.figures ?? 'normal') ?? ''
+  style.fontFeatureSettings = featuresText(type.features ?? 'normal') ?? ''
   const color = ink(type.color)
   if (color) style.color = color
   const lines = [

@@ -21,6 +21,7 @@ import { ColorChip } from './color-chip'
 import { EffectLines } from './effects'
 import { FillLines } from './fills'
 import { FontChoice, weightsOf } from './font-choice'
+import { LetterForms } from './letter-forms'
 import { Line } from './line'
 import { PictureList } from './picture-list'
 import { ShadowLines } from './shadows'
@@ -189,6 +190,7 @@ export function TypeLines({ node }: { node: Node }) {
           'textWrap',
           'maxLines',
           'figures',
+          'features',
         ]}
       >
         <span>Ink</span>
@@ -270,6 +272,7 @@ export function TypeLines({ node }: { node: Node }) {
           value={resolved.figures as string}
           onChoose={(figures) => set({ figures: figures as Props['figures'] }, 'Figures')}
         />
+        <LetterForms resolved={resolved} onChange={(features) => set({ features }, 'Letter forms')} />
         <Choice
           label="Long words"
           options={[

@@ -6,6 +6,7 @@ import { wordsAt } from '../../core/edits/text'
 import { fontStack } from '../../core/handoff/css'
 import { meaningsOf } from '../../core/handoff/meaning'
 import { textOffset } from '../../core/layout/baseline'
+import { featuresText, numericText } from '../../core/properties/css-text'
 import { lineHeightText } from '../../core/properties/type'
 import { holdsParagraphs, isOneParagraph } from '../../core/words/parts'
 import { said } from '../../core/words/words'
@@ -146,6 +147,8 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         fontWeight: resolved.fontWeight,
         fontStyle: resolved.italic ? 'italic' : 'normal',
         lineHeight: lineHeightText(resolved.lineHeight!),
+        fontVariantNumeric: numericText(resolved.figures ?? 'normal'),
+        fontFeatureSettings: featuresText(resolved.features ?? 'normal'),
         letterSpacing: resolved.letterSpacing || 'normal',
         wordSpacing: resolved.wordSpacing ? `${resolved.wordSpacing}px` : undefined,
         textAlign: resolved.textAlign,
