@@ -11,7 +11,7 @@ import { buildWeb, type Running, serve } from '../serve'
 import { boardProject } from './board-project'
 import { type Further, median, p95 } from './statistics'
 
-const FRAME = 1000 / 60 + 1
+export const FRAME = 1000 / 60 + 1
 /** Frames that are timed in each gesture. */
 const FRAMES = 120
 
@@ -28,7 +28,7 @@ async function store(running: Running, count: number): Promise<string> {
 }
 
 /** Gaps between the frames that pass while `act` runs, ms. */
-async function frames(page: Page, act: () => Promise<void>): Promise<number[]> {
+export async function frames(page: Page, act: () => Promise<void>): Promise<number[]> {
   await page.evaluate(() => {
     const gaps: number[] = []
     let last = performance.now()
@@ -66,7 +66,7 @@ async function heap(cdp: CDPSession): Promise<number> {
   return (metrics.find((each) => each.name === 'JSHeapUsedSize')?.value ?? 0) / 1e6
 }
 
-class BoardBench {
+export class BoardBench {
   readonly results: Further[] = []
   constructor(
     private readonly page: Page,

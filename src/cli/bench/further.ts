@@ -4,6 +4,7 @@ import { benchBoard } from './board'
 import { benchCommits } from './commits'
 import { benchDelivery } from './delivery'
 import { bytesPerNode, timeDemo, timeGrowth } from './growth'
+import { benchPictures } from './pictures'
 import { type Further, median } from './statistics'
 import { benchStore } from './store'
 import { timeText } from './text'
@@ -32,6 +33,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
     }
   },
   board: benchBoard,
+  pictures: benchPictures,
   commits: benchCommits,
   store: benchStore,
   delivery: benchDelivery,

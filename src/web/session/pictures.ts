@@ -2,11 +2,12 @@
  * The bytes of pictures in this browser: those put in here are kept until the server has them, and sent before the edits that
  * name them. What a picture is shown from follows from its hash.
  */
-import { type BlobName, type Blobs, nameOf, PART, partsOf } from '../../core/blobs/blobs'
+import { type BlobName, type Blobs, PART, partsOf } from '../../core/blobs/blobs'
 import type { Asset } from '../../core/document/schema'
 import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import type { PendingBatch } from '../../core/replica/replica'
+import { blobName } from './blob-name'
 import type { Keep } from './keep'
 import { ApiError, type Wire } from './wire'
 
@@ -37,7 +38,7 @@ export class Pictures {
 
   /** Resolves when the bytes are kept in this browser, or cannot be: then this tab holds them. */
   async add(bytes: Uint8Array, type: string): Promise<BlobName> {
-    const name = nameOf(bytes)
+    const name = await blobName(bytes)
     const held = { bytes, type }
     this.held.set(name.hash, held)
     showFromHere(name.hash, held)

@@ -1,11 +1,12 @@
 /** Font files from outside become families of the project. */
-import { type BlobName, nameOf } from '../../core/blobs/blobs'
+import type { BlobName } from '../../core/blobs/blobs'
 import { type TakenFont, withFonts } from '../../core/document/own-families'
 import { FONT_TYPE, MOST_FONT } from '../../core/document/schema'
 import type { FontFacts } from '../../core/text/font-file'
 import { api } from '../api'
 import { busyWith } from '../editor/busy'
 import { type Editor, makeId } from '../editor/editor-state'
+import { blobName } from '../session/blob-name'
 import { readFontBytes } from '../session/font-worker'
 import { sendBlob } from '../session/pictures'
 
@@ -31,7 +32,7 @@ async function readFont(file: File): Promise<FontRead> {
   } catch {
     throw refuse('browsers do not draw with it; it may be damaged')
   }
-  return { file: file.name, facts, bytes, ...nameOf(bytes) }
+  return { file: file.name, facts, bytes, ...(await blobName(bytes)) }
 }
 
 /** Those that can be used, and why the others cannot. Undefined: it was cancelled. */
