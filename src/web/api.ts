@@ -68,7 +68,7 @@ async function request(
   body?: unknown,
   signal?: AbortSignal,
 ): Promise<Response> {
-  const bytes = body instanceof Uint8Array
+  const bytes = body instanceof Uint8Array || body instanceof Blob
   let response: Response
   try {
     response = await fetch(path, {
@@ -80,7 +80,7 @@ async function request(
           ? {}
           : { 'Content-Type': bytes ? 'application/octet-stream' : 'application/json' }),
       },
-      body: body === undefined ? undefined : bytes ? (body as Uint8Array<ArrayBuffer>) : JSON.stringify(body),
+      body: body === undefined ? undefined : bytes ? (body as BodyInit) : JSON.stringify(body),
     })
   } catch {
     signal?.throwIfAborted()
@@ -177,7 +177,7 @@ export const api = {
 
   beginBlob: (hash: string, what: { type: string; size: number }) =>
     ask(BlobAnswer, `/api/blobs/${hash}`, 'POST', what),
-  sendPart: (hash: string, part: number, bytes: Uint8Array) =>
+  sendPart: (hash: string, part: number, bytes: Uint8Array | Blob) =>
     ask(BlobAnswer, `/api/blobs/${hash}/${part}`, 'PUT', bytes),
   async blob(hash: string): Promise<Uint8Array> {
     const response = await request(`/api/blobs/${hash}`)

@@ -54,7 +54,7 @@ export async function frames(page: Page, act: () => Promise<void>): Promise<numb
 }
 
 /** Script, style and layout time on the main thread, ms. */
-async function mainThread(cdp: CDPSession): Promise<number> {
+export async function mainThread(cdp: CDPSession): Promise<number> {
   const { metrics } = await cdp.send('Performance.getMetrics')
   const of = (name: string) => metrics.find((each) => each.name === name)?.value ?? 0
   return (of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')) * 1000

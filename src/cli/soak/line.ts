@@ -153,7 +153,7 @@ export class SoakLine {
       beginBlob: (hash, what) => this.ask<BlobState>(`/blobs/${hash}`, 'POST', what),
       sendPart: async (hash, part, bytes) => {
         const state = await this.ask<BlobState>(`/blobs/${hash}/${part}`, 'PUT', bytes)
-        this.figures.bytesSent += bytes.length
+        this.figures.bytesSent += bytes instanceof Blob ? bytes.size : bytes.length
         if (state.complete) this.figures.picturesSent++
         return state
       },

@@ -11,17 +11,25 @@ import { blobName } from './blob-name'
 import type { Keep } from './keep'
 import { ApiError, type Wire } from './wire'
 
-type Held = { bytes: Uint8Array; type: string }
+/** `shown`: the same bytes as the browser holds them: sent and shown from there, they are not copied again. */
+type Held = { bytes: Uint8Array; type: string; shown?: { blob: Blob; address: string } }
 
 /** Where pictures that this tab holds are shown from. They are the same wherever they are named: one list for the tab. */
 const urls = new Map<string, string>()
 
 export const pictureUrl = ({ hash }: Pick<Asset, 'hash'>): string => urls.get(hash) ?? `/api/blobs/${hash}`
 
-function showFromHere(hash: string, { bytes, type }: Held) {
-  if (!urls.has(hash) && typeof URL.createObjectURL === 'function')
+function showFromHere(hash: string, { bytes, type, shown }: Held) {
+  const address = shown?.address
+  if (urls.has(hash)) {
+    if (address !== undefined) URL.revokeObjectURL(address)
+  } else if (address !== undefined) urls.set(hash, address)
+  else if (typeof URL.createObjectURL === 'function')
     urls.set(hash, URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>], { type })))
 }
+
+/** ms */
+const BETWEEN_WORDS = 150
 
 export class Pictures {
   private readonly held = new Map<string, Held>()
@@ -29,6 +37,8 @@ export class Pictures {
   private readonly unkept = new Set<string>()
   /** Of what is being sent just now, 0 … 1. */
   progress: number | undefined
+  /** When that was last said, ms. */
+  private said = Number.NEGATIVE_INFINITY
 
   constructor(
     private readonly wire: Wire,
@@ -36,10 +46,13 @@ export class Pictures {
     private readonly changed: () => void = () => undefined,
   ) {}
 
-  /** Resolves when the bytes are kept in this browser, or cannot be: then this tab holds them. */
-  async add(bytes: Uint8Array, type: string): Promise<BlobName> {
+  /**
+   * Resolves when the bytes are kept in this browser, or cannot be: then this tab holds them.
+   * @param shown holds them; its address is this list's from here on
+   */
+  async add(bytes: Uint8Array, type: string, shown?: Held['shown']): Promise<BlobName> {
     const name = await blobName(bytes)
-    const held = { bytes, type }
+    const held: Held = { bytes, type, ...(shown ? { shown } : {}) }
     this.held.set(name.hash, held)
     showFromHere(name.hash, held)
     try {
@@ -71,13 +84,21 @@ export class Pictures {
     for (const { blob } of broughtBy(edits)) {
       const held = this.held.get(blob.hash)
       if (!held) continue
-      await sendBlob(this.wire, blob.hash, held.type, held.bytes, (progress) => {
+      await sendBlob(this.wire, blob.hash, held.type, held.shown?.blob ?? held.bytes, (progress) => {
         this.progress = progress
-        this.changed()
+        this.say()
       }).finally(() => {
         this.progress = undefined
       })
     }
+  }
+
+  /** Not more often than anybody reads. */
+  private say() {
+    const now = performance.now()
+    if (now - this.said < BETWEEN_WORDS) return
+    this.said = now
+    this.changed()
   }
 
   /** The server has the edits that name these: it keeps them now. */
@@ -106,18 +127,20 @@ export async function sendBlob(
   wire: Pick<Wire, 'beginBlob' | 'sendPart'>,
   hash: string,
   type: string,
-  bytes: Uint8Array,
+  bytes: Uint8Array | Blob,
   progress: (share: number) => void = () => undefined,
   signal?: AbortSignal,
 ) {
-  const size = bytes.length
+  const isBlob = bytes instanceof Blob
+  const size = isBlob ? bytes.size : bytes.length
   let state = await wire.beginBlob(hash, { type, size })
   const count = partsOf(size)
   for (let part = 0; part < count && !state.complete; part++) {
     if (state.parts.includes(part)) continue
     signal?.throwIfAborted()
     progress(part / count)
-    state = await wire.sendPart(hash, part, bytes.subarray(part * PART, (part + 1) * PART))
+    const [from, to] = [part * PART, (part + 1) * PART]
+    state = await wire.sendPart(hash, part, isBlob ? bytes.slice(from, to) : bytes.subarray(from, to))
   }
   if (!state.complete) throw new ApiError(0, 'the picture did not arrive as a whole')
   progress(1)

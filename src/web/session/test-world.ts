@@ -221,7 +221,10 @@ export class FakeTab {
         }),
       dismiss: (_, id) => ask(() => void server.parked.set(id, undefined)),
       beginBlob: (hash, { size }) => ask(() => server.beginBlob(hash, size)),
-      sendPart: (hash, part, bytes) => ask(() => server.takePart(hash, part, bytes)),
+      sendPart: async (hash, part, body) => {
+        const bytes = body instanceof Blob ? new Uint8Array(await body.arrayBuffer()) : body
+        return ask(() => server.takePart(hash, part, bytes))
+      },
       blob: (hash) => ask(() => new Uint8Array(server.blobs.get(hash)!.bytes)),
     }
   }

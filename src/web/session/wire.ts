@@ -36,7 +36,7 @@ export type Wire = {
   dismiss(id: string, parked: string): Promise<unknown>
   /** Says that bytes are coming, or finds out which are there. */
   beginBlob(hash: string, what: { type: string; size: number }): Promise<BlobState>
-  sendPart(hash: string, part: number, bytes: Uint8Array): Promise<BlobState>
+  sendPart(hash: string, part: number, bytes: Uint8Array | Blob): Promise<BlobState>
   blob(hash: string): Promise<Uint8Array>
 }
 /** `parts`: numbers of those that have arrived. */

@@ -58,21 +58,16 @@ async function turnedInto(file: File, { type, quality }: (typeof OTHERS)[string]
   return blob
 }
 
-/** As the browser draws it: turned as its camera was held. @throws when it cannot be read */
-async function seenSize(file: Blob): Promise<{ width: number; height: number }> {
-  const url = URL.createObjectURL(file)
-  try {
-    const image = new Image()
-    image.src = url
-    await image.decode()
-    const { naturalWidth: width, naturalHeight: height } = image
-    if (width < 1 || height < 1) throw new Error('no size')
-    // An SVG picture is as large as it says, and none the worse for being smaller.
-    const shrunk = Math.min(1, MOST_SIDE / Math.max(width, height))
-    return { width: width * shrunk, height: height * shrunk }
-  } finally {
-    URL.revokeObjectURL(url)
-  }
+/** As the browser draws what lies at an address: turned as its camera was held. @throws when it cannot be read */
+async function seenSize(address: string): Promise<{ width: number; height: number }> {
+  const image = new Image()
+  image.src = address
+  await image.decode()
+  const { naturalWidth: width, naturalHeight: height } = image
+  if (width < 1 || height < 1) throw new Error('no size')
+  // An SVG picture is as large as it says, and none the worse for being smaller.
+  const shrunk = Math.min(1, MOST_SIDE / Math.max(width, height))
+  return { width: width * shrunk, height: height * shrunk }
 }
 
 /** A picture of the project from a file; its bytes are kept in this browser, and sent with the edit that names it. @throws Error with a reason for the user */
@@ -100,12 +95,18 @@ export async function readPicture(file: File, id: string, pictures: Pictures): P
   if (tooLarge) throw refuse(tooLarge)
   if (!isWhole(raw, type)) throw refuse('ends in the middle: it was not copied whole')
   const clean = type === 'image/svg+xml' ? await pictureCleaner() : undefined
+  // In memory: a file on a disk may change, or go, before it is sent.
+  const blob = new Blob([raw], { type })
+  const address = URL.createObjectURL(blob)
   try {
-    const size = await seenSize(taken)
+    const size = await seenSize(address)
     const bytes = clean ? new TextEncoder().encode(clean(new TextDecoder().decode(raw))) : raw
     const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200) || 'Picture'
-    return { id, name, type, ...size, ...(await pictures.add(bytes, type)) }
+    const kept = await pictures.add(bytes, type, clean ? undefined : { blob, address })
+    if (clean) URL.revokeObjectURL(address)
+    return { id, name, type, ...size, ...kept }
   } catch {
+    URL.revokeObjectURL(address)
     throw damaged()
   }
 }
