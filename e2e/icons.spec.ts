@@ -29,6 +29,19 @@ test('an icon is found by what it means, takes the ink of its words, and stands 
     stroke: { width: 2, color: '{color.paper}', cap: 'round', join: 'round' },
     width: { kind: 'exact', px: 24 },
   })
+  // Another in its place, drawn as it is; what is pressed next without that is placed anew.
+  await desk.getByRole('checkbox', { name: /^In place of/ }).check()
+  await sought.fill('heart')
+  await desk.getByRole('option', { name: 'Heart', exact: true }).click()
+  await expect(row(desk, 'Heart')).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  const other = findNode((await stored(desk)).pages[0].sections, 'Heart')!
+  expect(other.id).toBe(icon.id)
+  expect({ ...other.props, form: undefined }).toEqual({ ...icon.props, form: undefined })
+  expect(other.props.form).not.toEqual(icon.props.form)
+  await desk.getByRole('checkbox', { name: /^In place of/ }).uncheck()
+  await desk.getByRole('option', { name: 'Heart', exact: true }).click()
+  await expect(row(desk, 'Heart')).toHaveCount(2)
 })
 
 test('pressed with a button selected, an icon goes before its words, and nothing else of it changes', async ({

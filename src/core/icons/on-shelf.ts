@@ -1,7 +1,16 @@
 /** An icon as something to place. */
+
+import type { Node } from '../document/document'
+import type { Edit } from '../edits/edit'
 import type { ShelfItem } from '../shelf/build'
-import { type Drawing, type IconLook, iconProps, iconWords } from './icon'
+import { type Drawing, type IconLook, iconForm, iconProps, iconWords } from './icon'
 import { iconInButton } from './in-button'
+
+/** Another icon in the place of a shape: its size, line and colours stay. */
+export const iconInstead = (shape: Node, name: string, drawing: Drawing): Edit[] => [
+  { op: 'set', node: shape.id, props: { form: iconForm(drawing) } },
+  { op: 'meta', node: shape.id, name: iconWords(name) },
+]
 
 export const iconItem = (name: string, drawing: Drawing, look: IconLook): ShelfItem => ({
   id: `icon-${name}`,

@@ -4,6 +4,7 @@ import { createElement, useEffect, useLayoutEffect, useRef, useState } from 'rea
 import type { Icon } from '../../core/icons/find'
 import type { ShelfItem } from '../../core/shelf/build'
 import { useEditor } from '../editor/use-editor'
+import { Check } from '../parts/check'
 import { FindField } from '../parts/find-field'
 import { NumberChip } from '../parts/number-chip'
 import type { Icons } from './icons'
@@ -36,10 +37,18 @@ export function IconTray({ place }: { place: (item: ShelfItem) => void }) {
   const editor = useEditor()
   const icons = useIcons(true)
   const [sought, setSought] = useState('')
+  const [isInstead, setInstead] = useState(false)
+  const { selected } = editor
+  const isDrawn = selected !== undefined && selected.kind === 'shape' && selected.props.form?.form === 'path'
   const { iconLook } = editor
   const found = icons?.find(sought) ?? []
   const setLook = (part: Partial<typeof iconLook>) => editor.set({ iconLook: { ...iconLook, ...part } })
   const itemOf = ({ name, drawing }: Icon) => icons!.item(name, drawing, iconLook)
+  const press = (icon: Icon) => {
+    if (!isInstead || !isDrawn) return place(itemOf(icon))
+    const edits = icons!.instead(selected, icon.name, icon.drawing)
+    if (editor.commit(edits, `Icon ${icon.name}`)) editor.announce(`${icon.name} is there now`)
+  }
   return (
     <>
       <div className="flex w-52 flex-none flex-col items-start gap-2">
@@ -47,7 +56,7 @@ export function IconTray({ place }: { place: (item: ShelfItem) => void }) {
           label="Find an icon"
           value={sought}
           onChange={setSought}
-          onEnter={() => found[0] && place(itemOf(found[0]))}
+          onEnter={() => found[0] && press(found[0])}
         />
         <p role="status" className="px-1 text-small soft">
           {icons ? countWords(found.length, sought) : 'Fetching the icons …'}
@@ -70,10 +79,13 @@ export function IconTray({ place }: { place: (item: ShelfItem) => void }) {
             onChange={(line) => setLook({ line })}
           />
         </div>
-        {editor.selected?.kind === 'button' && (
-          <p className="px-1 text-small soft">
-            Goes into {editor.called(editor.selected)}, before its words.
-          </p>
+        {isDrawn && (
+          <Check on={isInstead} set={setInstead}>
+            <span className="text-small">In place of {editor.called(selected)}, as it is drawn</span>
+          </Check>
+        )}
+        {selected?.kind === 'button' && (
+          <p className="px-1 text-small soft">Goes into {editor.called(selected)}, before its words.</p>
         )}
       </div>
       {icons && (
@@ -82,7 +94,7 @@ export function IconTray({ place }: { place: (item: ShelfItem) => void }) {
           found={found}
           icons={icons}
           line={iconLook.line}
-          onPress={(icon) => place(itemOf(icon))}
+          onPress={press}
           onPointerDown={(icon, event) => {
             const item = itemOf(icon)
             followPlacing(editor, { draft: () => draftOf(editor, item), label: `Place ${item.name}` }, event)

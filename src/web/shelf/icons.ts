@@ -3,7 +3,7 @@ import drawings from 'lucide-static/icon-nodes.json'
 import meanings from 'lucide-static/tags.json'
 import { foundIcons, iconSet } from '../../core/icons/find'
 import { iconWords } from '../../core/icons/icon'
-import { iconItem } from '../../core/icons/on-shelf'
+import { iconInstead, iconItem } from '../../core/icons/on-shelf'
 
 const set = iconSet(drawings, meanings)
 
@@ -11,6 +11,7 @@ export const icons = {
   /** All of them where nothing was typed. */
   find: (typed: string) => foundIcons(set, typed),
   item: iconItem,
+  instead: iconInstead,
   words: iconWords,
 }
 export type Icons = typeof icons
