@@ -3,13 +3,13 @@ import { useEffect, useRef, useState } from 'react'
 import type { Node } from '../../core/document/document'
 import type { Asset } from '../../core/document/schema'
 import type { BackdropWanted } from '../../core/pictures/backdrop'
-import { busyWith } from '../editor/busy'
-import { type Editor, makeId } from '../editor/editor-state'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Dialog } from '../parts/dialog'
 import { NumberChip } from '../parts/number-chip'
 import { pixelsOf } from '../session/picture-pixels'
 import { fileOf, previewOf } from './backdrop'
+import { showMade, useShownPicture } from './made-picture'
 
 /** Longest side of what is shown before, px. */
 const SHOWN = 640
@@ -19,13 +19,8 @@ const MOST = 6000
 const HUNDRED = 100
 
 export function BackdropDialog() {
-  const editor = useEditor()
-  const [id] = editor.selection
-  const node = id === undefined ? undefined : editor.doc.nodes.get(id)
-  const shown = node && editor.resolved(node).asset
-  const asset = shown ? editor.doc.assets.get(shown) : undefined
-  if (!node || !asset) return null
-  return <Backdrop node={node} asset={asset} />
+  const shown = useShownPicture()
+  return shown ? <Backdrop {...shown} /> : null
 }
 
 function Backdrop({ node, asset }: { node: Node; asset: Asset }) {
@@ -139,33 +134,23 @@ function usePreview(asset: Asset, { tolerance, soft }: BackdropWanted, isBefore:
   return { canvas, share: found?.share, problem }
 }
 
-/** Made of all its px; becomes a picture of the project, which the block shows. */
-async function takeAway(editor: Editor, node: Node, asset: Asset, wanted: BackdropWanted) {
-  const words = 'Taking the backdrop away …'
-  try {
-    const made = await busyWith(editor, words, async (signal, say): Promise<Asset> => {
-      const { pixels, scale } = await pixelsOf(asset, MOST)
-      const { width, height, data } = pixels
-      const { file } = await fileOf(
-        { width, height, data },
-        { ...wanted, soft: wanted.soft * scale },
-        signal,
-        (share) => say(`${words} ${Math.round(share * HUNDRED)} %`),
-      )
-      const type = file.type === 'image/webp' ? 'image/webp' : 'image/png'
-      const bytes = new Uint8Array(await file.arrayBuffer())
-      const name = `${asset.name} cut out`.slice(0, 200)
-      return { id: makeId(), name, type, width, height, ...(await editor.session.pictures.add(bytes, type)) }
-    })
-    const now = editor.doc.nodes.get(node.id)
-    if (!made || !now) return
-    const edits = [
-      { op: 'asset' as const, id: made.id, asset: made },
-      editor.setEdit(now, { asset: made.id }),
-    ]
-    if (editor.commit(edits, `${editor.called(now)} without its backdrop`))
-      editor.announce('The backdrop is gone')
-  } catch (error) {
-    editor.session.showNotice(`the backdrop of “${asset.name}” stays: ${(error as Error).message}`)
+/** Made of all its px. */
+function takeAway(editor: Editor, node: Node, asset: Asset, wanted: BackdropWanted) {
+  const making = 'Taking the backdrop away …'
+  const words = {
+    making,
+    step: (block: string) => `${block} without its backdrop`,
+    done: 'The backdrop is gone',
+    failed: `the backdrop of “${asset.name}” stays`,
   }
+  return showMade(editor, node, words, async (signal, say) => {
+    const { pixels, scale } = await pixelsOf(asset, MOST)
+    const { width, height, data } = pixels
+    const progress = (share: number) => say(`${making} ${Math.round(share * HUNDRED)} %`)
+    const asked = { ...wanted, soft: wanted.soft * scale }
+    const { file } = await fileOf({ width, height, data }, asked, signal, progress)
+    const type = file.type === 'image/webp' ? 'image/webp' : 'image/png'
+    const bytes = new Uint8Array(await file.arrayBuffer())
+    return { name: `${asset.name} cut out`, type, width, height, bytes }
+  })
 }

@@ -3,14 +3,14 @@ import { useState } from 'react'
 import type { Node } from '../../core/document/document'
 import type { Asset } from '../../core/document/schema'
 import { type Crop, fitted, mirrored, ofRatio, turnedTo, wholePart } from '../../core/pictures/crop'
-import { busyWith } from '../editor/busy'
-import { type Editor, makeId } from '../editor/editor-state'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { Dialog } from '../parts/dialog'
 import { NumberChip } from '../parts/number-chip'
 import { cutOut } from './cut'
 import { CutStage } from './cut-stage'
+import { showMade, useShownPicture } from './made-picture'
 
 /** Width divided by height; undefined: any. */
 const SHAPES: readonly [words: string, ratio: number | undefined][] = [
@@ -26,11 +26,9 @@ const SHAPES: readonly [words: string, ratio: number | undefined][] = [
 
 export function CutDialog() {
   const editor = useEditor()
-  const [id] = editor.selection
-  const node = id === undefined ? undefined : editor.doc.nodes.get(id)
-  const shown = node && editor.resolved(node).asset
-  const asset = shown ? editor.doc.assets.get(shown) : undefined
-  if (!node || !asset) return null
+  const shown = useShownPicture()
+  if (!shown) return null
+  const { node, asset } = shown
   const { from } = asset
   const source = from && editor.doc.assets.get(from.asset)
   if (!source) return <Cut node={node} source={asset} begun={wholePart(asset)} />
@@ -143,22 +141,16 @@ function showWhole(editor: Editor, node: Node, { id }: Asset) {
   editor.commit([editor.setEdit(node, { asset: id })], `${editor.called(node)} whole`)
 }
 
-async function show(editor: Editor, node: Node, source: Asset, part: Crop) {
-  try {
-    const made = await busyWith(editor, 'Cutting the picture …', async (): Promise<Asset> => {
-      const { bytes, ...picture } = await cutOut(source, part)
-      const name = `${source.name}, a part`.slice(0, 200)
-      const kept = await editor.session.pictures.add(bytes, picture.type)
-      return { id: makeId(), name, ...picture, ...kept, from: { asset: source.id, ...part } }
-    })
-    const now = editor.doc.nodes.get(node.id)
-    if (!made || !now) return
-    const edits = [
-      { op: 'asset' as const, id: made.id, asset: made },
-      editor.setEdit(now, { asset: made.id }),
-    ]
-    if (editor.commit(edits, `Part of ${source.name}`)) editor.announce('That part is shown')
-  } catch (error) {
-    editor.session.showNotice(`“${source.name}” was not cut: ${(error as Error).message}`)
+function show(editor: Editor, node: Node, source: Asset, part: Crop) {
+  const words = {
+    making: 'Cutting the picture …',
+    step: () => `Part of ${source.name}`,
+    done: 'That part is shown',
+    failed: `“${source.name}” was not cut`,
   }
+  return showMade(editor, node, words, async () => ({
+    name: `${source.name}, a part`,
+    ...(await cutOut(source, part)),
+    from: { asset: source.id, ...part },
+  }))
 }
