@@ -399,3 +399,26 @@ test('letters are drawn in other forms as far as the font has them, the same whi
   await open(desk, /^Half is/)
   await expect(field(desk)).toHaveCSS('font-feature-settings', '"frac"')
 })
+
+test('a word alone on the last line is said where the type is, and lines of about one length take it in', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Take home heirloom vegetable and flower seed from us, for the next gardener')
+  await desk.keyboard.press('Escape')
+  const lead = onSheet(desk, 'desktop', 'Take home heirloom')
+  await lead.click()
+  const note = desk.getByRole('note').filter({ hasText: 'alone on the last line' })
+  const lines = lead.locator('.line')
+  // Narrower until one word is left over.
+  for (let width = 520; (await note.count()) === 0 && width > 300; width -= 20)
+    await setValue(desk, /^Largest width/, String(width))
+  const word = (await lines.last().textContent())!.trim()
+  expect(word).toMatch(/^\S+$/)
+  await expect(note).toContainText(`“${word}” on Desktop`)
+  await note.getByRole('button', { name: 'Balance the lines' }).click()
+  await expect(note).toHaveCount(0)
+  await expect(lines.last()).toHaveText(/\S \S/)
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.textWrap).toBe('balance')
+})

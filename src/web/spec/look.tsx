@@ -23,6 +23,7 @@ import { FillLines } from './fills'
 import { FontChoice, weightsOf } from './font-choice'
 import { LetterForms } from './letter-forms'
 import { Line } from './line'
+import { LoneWord } from './lone-word'
 import { PictureList } from './picture-list'
 import { ShadowLines } from './shadows'
 import { WordsLine } from './words'
@@ -166,6 +167,11 @@ export function TypeLines({ node }: { node: Node }) {
           No font here has {missing.map(characterName).join(', ')}: visitors see what their own system has.
         </p>
       )}
+      <LoneWord
+        node={node}
+        resolved={resolved}
+        onBalance={() => set({ textWrap: 'balance' }, 'Balanced lines')}
+      />
       {!isOneParagraph(resolved.words ?? []) && (
         <Line node={node} keys={['paragraphGap']}>
           <span>Between paragraphs</span>
