@@ -1,6 +1,6 @@
 /** Writing: marks, paragraphs, lists, links; two people in one paragraph; one history with all else. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
+import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 
 type Inline = { type: string; text?: string; marks?: { type: string; attrs?: { value: unknown } }[] }
 type Block = { type: string; content?: (Inline & Block)[] }
@@ -421,4 +421,23 @@ test('a word alone on the last line is said where the type is, and lines of abou
   await expect(lines.last()).toHaveText(/\S \S/)
   await saved(desk)
   expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.textWrap).toBe('balance')
+})
+
+test('a text says its language: its capitals are that language’s, and whoever hears it is told', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'iris in spring')
+  await desk.keyboard.press('Escape')
+  const text = onSheet(desk, 'desktop', 'iris in spring')
+  await text.click()
+  await choose(desk, /^Case/, 'CAPITALS')
+  await expect(onSheet(desk, 'desktop', 'IRIS IN SPRING')).toBeVisible()
+  await choose(desk, /^Language: as the page/, 'Turkish')
+  const turkish = onSheet(desk, 'desktop', 'İRİS İN SPRİNG')
+  await expect(turkish).toHaveAttribute('lang', 'tr')
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.lang).toBe('tr')
+  await choose(desk, /^Language: Turkish/, 'as the page: English')
+  await expect(onSheet(desk, 'desktop', 'IRIS IN SPRING')).toBeVisible()
 })

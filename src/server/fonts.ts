@@ -47,14 +47,25 @@ async function ownOpenType({ family, hash }: FontFile, blobs: Blobs): Promise<Ui
 
 const NO_BLOBS: Blobs = new Map()
 
-export const library = new FontLibrary()
+/** Those that ship, for as long as the process runs. */
+const library = new FontLibrary()
+/** Where a project's own are among them they are let go with the document. */
+const withOwn = new WeakMap<Document, FontLibrary>()
 
-/** Loads what a document needs into the process's library. @param blobs hold its own fonts */
+function libraryFor(doc: Document): FontLibrary {
+  if (doc.fonts.length === 0) return library
+  const known = withOwn.get(doc) ?? new FontLibrary()
+  withOwn.set(doc, known)
+  return known
+}
+
+/** Loads what a document needs. @param blobs hold its own fonts @throws when one of them is not there, or no font */
 export async function loadFonts(doc: Document, blobs: Blobs = NO_BLOBS): Promise<FontLibrary> {
+  const fonts = libraryFor(doc)
   for (const id of fontsOf(doc)) {
-    if (library.has(id)) continue
+    if (fonts.has(id)) continue
     const file = fontFile(id)!
-    library.add(id, await (file.hash ? ownOpenType(file, blobs) : openType(id)))
+    fonts.add(id, await (file.hash ? ownOpenType(file, blobs) : openType(id)))
   }
-  return library
+  return fonts
 }

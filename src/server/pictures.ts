@@ -4,12 +4,14 @@ import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { pageSvg } from '../core/handoff/svg/page'
 import { PageLayout } from '../core/layout/page'
+import type { FontLibrary } from '../core/text/fonts'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'
 
 export type Drawable = { doc: Document; blobs: Blobs }
 
-let paragraphs: ParagraphCache | undefined
+/** Texts that were set in the fonts of a library. */
+const setIn = new WeakMap<FontLibrary, ParagraphCache>()
 
 /** Lays out a page with every font it needs loaded. @param blobs hold the project's own fonts @param theme left out: the first */
 export async function layoutPage(
@@ -19,7 +21,8 @@ export async function layoutPage(
   theme?: string,
 ): Promise<PageLayout> {
   const fonts = await loadFonts(doc, blobs)
-  paragraphs ??= new ParagraphCache(fonts)
+  const paragraphs = setIn.get(fonts) ?? new ParagraphCache(fonts)
+  setIn.set(fonts, paragraphs)
   const view = width === undefined ? doc.views[0] : doc.viewAt(width)
   return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs, undefined, theme)
 }

@@ -43,6 +43,11 @@ const letters = (lines: string[]) =>
     )
     .join('\n')
     .toLowerCase()
+    // In some languages capitals have, or lose, marks.
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replaceAll('ı', 'i')
+    .replaceAll('ς', 'σ')
 
 /** Where lines are cut off, those that are seen; of the last as much as there is before the ellipsis, which is in no text. */
 function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string[]; browser: string[] } {

@@ -9,7 +9,7 @@ import { PICTURE_TYPES } from '../blobs/picture-type'
 import { KINDS, type Kind } from '../properties/kinds'
 import { MAX_ORDER_KEY } from '../properties/order-keys'
 import { ChangeSchema, type Props, PropsSchema } from '../properties/table'
-import { columnCount, finite, IdSchema, MAX_LENGTH, positivePx, px } from '../properties/values'
+import { columnCount, finite, IdSchema, LangSchema, MAX_LENGTH, positivePx, px } from '../properties/values'
 
 export const FORMAT = 'just-lattice'
 export const VERSION = 3
@@ -180,12 +180,6 @@ export const AidSchema = v.variant('kind', [
 ])
 /** Most aids on one page. */
 export const MAX_AIDS = 1000
-
-/** A language tag (BCP 47), such as en or pt-BR. */
-export const LangSchema = v.pipe(
-  v.string(),
-  v.regex(/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8}){0,4}$/, 'a language such as en or pt-BR'),
-)
 
 /** What is said of a whole project where no page says otherwise. */
 export const AboutSchema = v.strictObject({

@@ -1,6 +1,7 @@
 /** The whole handoff as files: HTML, CSS, pictures, font files to add, and tokens. */
 import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
+import { langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { pathOfForm } from '../forms/form'
@@ -75,7 +76,7 @@ class PageWriter {
     const { theme } = this.options
     this.lines.push(
       '<!DOCTYPE html>',
-      `<html lang="${htmlAttribute(this.page.lang ?? this.doc.about.lang ?? 'en')}"${theme ? ` data-theme="${htmlAttribute(theme)}"` : ''}>`,
+      `<html lang="${htmlAttribute(langOf(this.doc, this.page.id))}"${theme ? ` data-theme="${htmlAttribute(theme)}"` : ''}>`,
       '  <head>',
       ...this.head(root).map((line) => `    ${line}`),
       '  </head>',
@@ -153,7 +154,8 @@ class PageWriter {
     const mark = this.options.mark ? ` data-node="${htmlAttribute(node.id)}"` : ''
     const label = this.elements.get(node.id)?.label
     const said = label === undefined ? '' : ` aria-label="${htmlAttribute(label)}"`
-    return ` class="${this.classes.get(node.id)?.[version]}"${said}${mark}`
+    const lang = node.props.lang === undefined ? '' : ` lang="${htmlAttribute(node.props.lang)}"`
+    return ` class="${this.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
   }
 
   private link(target: string): string {

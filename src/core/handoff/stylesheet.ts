@@ -1,5 +1,6 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
 import type { Document, Node, Page } from '../document/document'
+import { languagesOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import type { View } from '../document/schema'
 import { Instances } from '../expand/instances'
@@ -131,6 +132,7 @@ function namesOf(doc: Document, instances: Instances, node: Node): string[] {
 class SiteStyler {
   readonly classes = new Map<string, string[]>()
   readonly fontIds = new Set<string>()
+  private readonly languages: ReadonlySet<string>
   readonly rules = new Map<string, Rule>()
   /** Of words, by selector. */
   readonly marks = new Map<string, string>()
@@ -142,6 +144,7 @@ class SiteStyler {
     private readonly doc: Document,
     private readonly addresses: Addresses,
   ) {
+    this.languages = languagesOf(doc)
     const styles = doc.tokenTable.names('typography').map((name) => customProperty(name).slice(2))
     this.names = new ClassNames([LINK_CLASS, ORDERED_CLASS, ...styles])
   }
@@ -152,7 +155,7 @@ class SiteStyler {
       const own = new Map<string, Declarations>()
       eachBlock(doc, instances, view.id, this.addresses, (node, declarations) => {
         own.set(node.id, declarations)
-        collect(doc, node, view, this.fontIds, this.marks)
+        collect(doc, node, view, this.fontIds, this.marks, this.languages)
       })
       return own
     })
@@ -213,10 +216,17 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
   return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts }
 }
 
-function collect(doc: Document, node: Node, view: View, fontIds: Set<string>, marks: Map<string, string>) {
+function collect(
+  doc: Document,
+  node: Node,
+  view: View,
+  fontIds: Set<string>,
+  marks: Map<string, string>,
+  languages: Iterable<string>,
+) {
   if (!isText(node.kind)) return
   const { words } = cascaded(doc, node, view.id)
-  filesForWords(resolve(doc, node, view.id), words, fontIds)
+  filesForWords(resolve(doc, node, view.id), words, fontIds, languages)
   rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), marks)
 }
 

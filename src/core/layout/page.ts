@@ -1,5 +1,6 @@
 /** One page at one view and window width, laid out; kept, so that after an edit only what can change is done again. */
 import type { Document, Node } from '../document/document'
+import { DEFAULT_LANG, langOf } from '../document/language'
 import { resolved, withOverrides } from '../document/resolve'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
@@ -33,6 +34,8 @@ export class PageLayout {
   tokens: Tokens
   private views: unknown
   private fontVersion = -1
+  /** Of the page's words. */
+  private lang = DEFAULT_LANG
   private cascade: string[] = []
   /** Boxes whose style follows the window's width. */
   private readonly followers = new Set<LayoutBox>()
@@ -67,21 +70,31 @@ export class PageLayout {
     return this.cascade.length > 1 ? this.carrying.setIn(node, this.viewId, set) : set
   }
 
-  private readonly resolve = (node: Node) => resolved(this.tokens, node, this.setOf(node))
+  private readonly resolve = (node: Node) => {
+    const out = resolved(this.tokens, node, this.setOf(node))
+    // What says no language is in the page's.
+    if (out.lang === undefined && this.lang !== DEFAULT_LANG) out.lang = this.lang
+    return out
+  }
 
   /** Brings the layout up to the document and to a window width; cheap where nothing changed. */
   update(width = this.width) {
     const { doc } = this
     const tokens = doc.tokensAt(this.viewId, this.theme, width)
     if (!this.first && tokens !== this.tokens && tokens.differInColorOnly(this.tokens)) this.recolor(tokens)
+    const lang = langOf(doc, this.page)
     const restyle =
-      this.views !== doc.views || this.tokens !== tokens || this.fontVersion !== this.fontsVersion()
+      this.views !== doc.views ||
+      this.tokens !== tokens ||
+      this.fontVersion !== this.fontsVersion() ||
+      this.lang !== lang
     const changed = this.instances.update()
     const touched = restyle || this.first ? undefined : changed
     const resized = width !== this.width
     if (restyle) {
       this.views = doc.views
       this.tokens = tokens
+      this.lang = lang
       this.fontVersion = this.fontsVersion()
       this.view = doc.view(this.viewId)
       this.cascade = doc.cascade(this.viewId).map((view) => view.id)

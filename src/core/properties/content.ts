@@ -4,7 +4,7 @@ import { WordsSchema } from '../words/words'
 import { percent } from './css-text'
 import { TAGS } from './kinds'
 import { property, WORDS } from './property'
-import { IdSchema, LinkSchema, share } from './values'
+import { IdSchema, LangSchema, LinkSchema, share } from './values'
 
 const picture = { perView: 'style', changes: 'paint', kinds: ['picture'] } as const
 const once = { perView: 'never', changes: 'paint' } as const
@@ -27,6 +27,8 @@ export const CONTENT = {
     kinds: ['section', 'box', 'text', 'button', 'picture'],
     initialOf: { section: 'section', box: 'div', text: 'p', button: 'a', picture: 'figure' },
   }),
+  /** Of its words; left out: the page's. Letters may have forms, and capitals, of a language (CSS Text 3 §2.1). */
+  lang: property({ ...once, changes: 'size', schema: LangSchema, words: 'language', kinds: WORDS }),
   link: property({ ...once, schema: LinkSchema, words: 'link', kinds: ['box', 'text', 'button'] }),
   asset: property({
     ...picture,

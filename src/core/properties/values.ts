@@ -20,6 +20,11 @@ export const IdSchema = v.pipe(
   v.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id of 1 to 64 letters, digits, - or _'),
   v.check((id) => !isInherited(id), 'an id that is not a name of every object, such as “constructor”'),
 )
+/** A language tag (BCP 47), such as en or pt-BR. */
+export const LangSchema = v.pipe(
+  v.string(),
+  v.regex(/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8}){0,4}$/, 'a language such as en or pt-BR'),
+)
 /** Where a link leads: see `links.ts`. */
 export const LinkSchema = v.pipe(
   v.string(),

@@ -370,6 +370,7 @@ export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectF
         format: FORMAT,
         version: VERSION,
         name: 'Random',
+        ...(features.has('languages') && drafts.length === 2 ? { about: { lang: 'tr' } } : {}),
         tokens: tokens ?? {},
         views,
         assets: [ASSET],

@@ -91,6 +91,9 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
       features: features.has('setting')
         ? optional(fc.constantFrom('frac', 'lnum pnum', 'zero', 'smcp', 'dlig', 'liga', 'ss01 case'), 1, 4)
         : fc.constant(undefined),
+      lang: features.has('languages')
+        ? optional(fc.constantFrom('tr', 'az-Latn', 'lt', 'el', 'nl', 'ro', 'sr', 'pl', 'de'), 1, 4)
+        : fc.constant(undefined),
       textCase: optional(
         fc.constantFrom('uppercase', 'lowercase', 'capitalize') as fc.Arbitrary<Props['textCase']>,
         1,

@@ -17,6 +17,8 @@ export type TextStyle = FaceWanted & {
   figures?: Resolved['figures']
   /** Tags of features that are switched on; left out: none. */
   features?: Resolved['features']
+  /** Of the words; left out: English. */
+  lang?: string
 }
 
 export type GlyphRun = {
@@ -141,7 +143,7 @@ export function shapeInto(
     buffer.addText(text.slice(start, end))
     buffer.setDirection(hb.Direction.LTR)
     buffer.setScript(SCRIPT_TAGS[scripts[start]])
-    buffer.setLanguage('en')
+    buffer.setLanguage(style.lang ?? 'en')
     hb.shape(face.shapingAt(style.size), buffer, features)
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()

@@ -212,6 +212,7 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   wordSpacing: style.wordSpacing,
   figures: style.figures,
   features: style.features,
+  lang: style.lang,
 })
 
 /** The elements that the words of a span stand in when they are handed off, from the outermost in, but for the last. */
@@ -246,6 +247,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     wordSpacing: base.wordSpacing,
     figures: base.figures,
     features: base.features,
+    lang: base.lang,
     color: span.color,
     link: span.link,
     underline: span.underline,
@@ -260,7 +262,8 @@ function piecesOf(style: Resolved, spans: readonly Span[]): { text: string; piec
   for (const span of collapseSpaces(spans)) {
     const own = pieceStyle(style, span)
     const plain = isPlain(span)
-    for (const part of transformCase(span.text, span.case ?? style.textCase, text.at(-1)).split(/(\n)/)) {
+    const cased = transformCase(span.text, span.case ?? style.textCase, text.at(-1), style.lang)
+    for (const part of cased.split(/(\n)/)) {
       if (part === '') continue
       const last = pieces.at(-1)
       // Plain spans side by side are one text.

@@ -38,13 +38,23 @@ function capitalized(text: string, before: string): string {
   return out
 }
 
-/** @param before the character in front of the text: whether it goes on with a word */
-export function transformCase(text: string, kind: Resolved['textCase'], before = ''): string {
+/** Languages whose letters have capitals, or small ones, of their own (Unicode, SpecialCasing; CLDR for Greek and Armenian). */
+const OWN_CASES = /^(tr|az|lt|el|hy)(-|$)/i
+const casesOf = (lang: string | undefined): string | undefined => OWN_CASES.exec(lang ?? '')?.[1]
+
+/** @param before the character in front of the text: whether it goes on with a word @param lang of the words; left out: English */
+export function transformCase(
+  text: string,
+  kind: Resolved['textCase'],
+  before = '',
+  lang: string | undefined = undefined,
+): string {
+  const locale = casesOf(lang)
   switch (kind) {
     case 'uppercase':
-      return text.toUpperCase()
+      return locale ? text.toLocaleUpperCase(locale) : text.toUpperCase()
     case 'lowercase':
-      return text.toLowerCase()
+      return locale ? text.toLocaleLowerCase(locale) : text.toLowerCase()
     case 'capitalize':
       return capitalized(text, before)
     default:

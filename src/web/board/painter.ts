@@ -4,6 +4,7 @@
  * gesture costs what it changes.
  */
 import type { Document } from '../../core/document/document'
+import { DEFAULT_LANG } from '../../core/document/language'
 import { cascaded } from '../../core/document/resolve'
 import { pathOfForm } from '../../core/forms/form'
 import { pathData } from '../../core/forms/path'
@@ -207,6 +208,7 @@ export class SheetPainter {
     if (!anew && drawn.rows?.says === says) return placeRows(drawn.rows.elements, box, lines)
     const { element } = drawn
     element.textContent = ''
+    element.lang = box.resolved.lang ?? DEFAULT_LANG
     const write = writingFor(layout.tokens)
     // Of themselves they have the block's.
     const ink: Ink = (color) =>

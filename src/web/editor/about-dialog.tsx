@@ -2,7 +2,7 @@
 
 import * as v from 'valibot'
 import { pathProblem, tidyPath } from '../../core/document/paths'
-import { LangSchema } from '../../core/document/schema'
+import { LangSchema } from '../../core/properties/values'
 import { Dialog } from '../parts/dialog'
 import { pictureUrl } from '../session/pictures'
 import { useTyped } from '../spec/typed'

@@ -12,6 +12,7 @@ import { Arrange } from './arrange'
 import { FillerButton } from './filler'
 import { Help } from './help'
 import { Inside } from './inside'
+import { LanguageLine } from './language'
 import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
 import { MeaningLine } from './meaning'
@@ -114,6 +115,7 @@ function BlockSpec({ node }: { node: Node }) {
           <Group title="Place" aside={<Help topic="place" />}>
             <Place node={node} />
             <MeaningLine node={node} />
+            <LanguageLine node={node} />
           </Group>
         )}
         {(many > 1 || editor.layout?.boxes.get(node.id)?.pins) && (

@@ -1,6 +1,7 @@
 /** Writing a text where it stands on its sheet, in its own font and lines. */
 import { useLayoutEffect, useRef } from 'react'
 import type { Node } from '../../core/document/document'
+import { langOf } from '../../core/document/language'
 import { cascaded, colorIn, originOf, resolve } from '../../core/document/resolve'
 import { wordsAt } from '../../core/edits/text'
 import { fontStack } from '../../core/handoff/css'
@@ -132,6 +133,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
     <div
       ref={field}
       data-text-editor
+      lang={resolved.lang ?? (editor.page && langOf(editor.doc, editor.page.id))}
       className="typed"
       onPointerDown={(event) => event.stopPropagation()}
       onKeyDown={(event) => event.stopPropagation()}
