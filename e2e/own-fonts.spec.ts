@@ -6,11 +6,16 @@ import { unzipSync } from 'fflate'
 import decompress from 'woff2-encoder/decompress'
 import { SiteViewer } from '../src/cli/browser'
 import { compareDocument } from '../src/cli/conformance/compare'
+import { nameOf, PART, partsOf } from '../src/core/blobs/blobs'
 import { openProject } from '../src/core/document/open'
 import { mapValues } from '../src/core/document/token-variants'
 import { applyAll } from '../src/core/edits/apply'
+import { starterProject } from '../src/core/shelf/starter'
+import { readFont } from '../src/core/text/font-file'
 import { storedToken } from '../src/core/tokens/instead'
-import { choose, expect, onSheet, saved, stored, test } from './app'
+import { said } from '../src/core/words/words'
+import { openType, woff2 } from '../src/server/fonts'
+import { choose, expect, onSheet, SPEAKING, saved, stored, test } from './app'
 
 const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
 const fileOf = (weight: number, style = 'normal') =>
@@ -117,4 +122,67 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
   expect(await ownFonts(desk)).toEqual([own])
+})
+
+test('two projects have a family of one name each: either is drawn in its own, whichever was open before', async ({
+  page,
+  app,
+}) => {
+  const make = async (name: string, file: string) => {
+    const bytes = await woff2(file)
+    const named = nameOf(bytes)
+    const address = `${app.address}api/blobs/${named.hash}`
+    await page.request.post(address, {
+      data: { type: 'font/woff2', size: bytes.length },
+      headers: SPEAKING,
+    })
+    for (let part = 0; part < partsOf(bytes.length); part++)
+      await page.request.put(`${address}/${part}`, {
+        data: bytes.subarray(part * PART, (part + 1) * PART),
+        headers: { ...SPEAKING, 'content-type': 'application/octet-stream' },
+      })
+    const { weights, ranges } = readFont(await openType(file))
+    const own = {
+      id: `hedgerow-${name}`,
+      family: 'Hedgerow',
+      category: 'hand',
+      files: [{ weights, ranges, ...named }],
+    }
+    const { pages, ...rest } = starterProject(name, 'home')
+    const text = {
+      id: 't',
+      kind: 'text',
+      name: 'Text',
+      order: 'a0',
+      props: { words: said('Hedge and thorn'), fontFamily: own.id, fontSize: 60 },
+    }
+    const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {}, children: [text] }
+    const made = await page.request.post(`${app.address}api/projects`, {
+      data: {
+        file: JSON.stringify({ ...rest, fonts: [own], pages: [{ ...pages[0], sections: [section] }] }),
+      },
+      headers: SPEAKING,
+    })
+    expect(made.ok()).toBe(true)
+  }
+  await make('Thicket', 'caveat-latin-wght-normal')
+  await make('Spinney', 'fraunces-latin-wght-normal')
+  await page.goto(app.address)
+  const widthIn = async (name: string) => {
+    await page
+      .getByRole('link', { name: new RegExp(name) })
+      .first()
+      .click()
+    const line = onSheet(page, 'desktop', 'Hedge and thorn').locator('.line span').first()
+    await expect(line).toBeVisible()
+    await page.evaluate(() => document.fonts.ready.then(() => undefined))
+    const { width } = (await line.boundingBox())!
+    await page.getByRole('link', { name: 'All projects' }).first().click()
+    return width
+  }
+  const first = await widthIn('Thicket')
+  const second = await widthIn('Spinney')
+  expect(Math.abs(first - second)).toBeGreaterThan(5)
+  expect(await widthIn('Thicket')).toBeCloseTo(first, 0)
+  expect(await widthIn('Spinney')).toBeCloseTo(second, 0)
 })

@@ -38,7 +38,10 @@ function load(id: string): Promise<void> {
 /** Up to where documents have been looked through. */
 const seen = new WeakMap<Document, { tick: number; views: unknown }>()
 
-/** Makes sure every font of the document is there. @returns whether any had to be loaded */
+/** The document that is open: families of others may go by the same names. */
+let shown: Document | undefined
+
+/** Makes sure every font of the document is there. @returns whether any had to be loaded, or is another than before */
 export async function ensureFonts(doc: Document): Promise<boolean> {
   const areOthers = learnFamilies(doc.fonts)
   const before = seen.get(doc)
@@ -46,27 +49,24 @@ export async function ensureFonts(doc: Document): Promise<boolean> {
   const since = before && before.views === doc.views ? before.tick : undefined
   seen.set(doc, { tick: doc.tick, views: doc.views })
   const missing = [...fontsOf(doc, since)].filter((id) => !library.has(id))
-  if (missing.length === 0) return areOthers
-  const loads = await Promise.allSettled(missing.map(load))
-  // What failed is looked for again with the next change.
-  if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
-  declare()
-  forgetOthers(doc)
-  return true
+  const isOther = shown !== doc
+  shown = doc
+  if (missing.length > 0) {
+    const loads = await Promise.allSettled(missing.map(load))
+    // What failed is looked for again with the next change.
+    if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
+  }
+  if (missing.length > 0 || areOthers || isOther) declare()
+  return missing.length > 0 || areOthers
 }
 
-/** Families of other projects that were open here may go by the same names. */
-function forgetOthers(doc: Document) {
-  const own = new Set(doc.fonts.flatMap(({ files }) => files.map(({ hash }) => hash)))
-  for (const [file, face] of faces) if (file.hash && !own.has(file.hash)) document.fonts.delete(face)
-}
-
-/** In the order in which a style sheet would have them. */
+/** In the order in which a style sheet would have them: those that ship, and the open document's own. */
 function declare() {
+  const own = new Set(shown?.fonts.flatMap(({ files }) => files.map(({ hash }) => hash)))
   for (const file of declaredOrder([...faces.keys()])) {
     const face = faces.get(file)!
     document.fonts.delete(face)
-    document.fonts.add(face)
+    if (file.hash === undefined || own.has(file.hash)) document.fonts.add(face)
   }
 }
 
