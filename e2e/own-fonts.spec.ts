@@ -114,7 +114,9 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   }
 
   // Taken out, what was set in it is set in another; undone, all is as it was.
-  await (await openFonts(desk)).getByRole('button', { name: 'Take out DejaVu Sans' }).click()
+  await (await openFonts(desk))
+    .getByRole('button', { name: 'Take out, set them in Hanken Grotesk: DejaVu Sans' })
+    .click()
   await expect(dialog).toContainText('None yet')
   await desk.keyboard.press('Escape')
   await saved(desk)

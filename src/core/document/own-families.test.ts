@@ -15,7 +15,7 @@ import { readTokensFile, writeTokensFile } from '../tokens/tokens-file'
 import { said } from '../words/words'
 import { Document } from './document'
 import { missingFrom, openProject } from './open'
-import { freeName, type TakenFont, withFonts } from './own-families'
+import { problemOfFamily, type TakenFont, withFonts } from './own-families'
 import { projectArchive, projectJson } from './save'
 import type { OwnFamily } from './schema'
 
@@ -70,8 +70,18 @@ test('files of one name make a family, one of the same style and weight takes th
     [false, 'ffff'],
     [true, hashOf(bytes).slice(0, 4)],
   ])
-  expect(withFonts([], [taken({ family: 'caveat' })], () => '3')[0].family).toBe('caveat 2')
-  expect(freeName('Hedgerow', [both])).toBe('Hedgerow 2')
+})
+
+test('files of a family that is called as a shipped one make one family, at once or one after the other', () => {
+  const [light, bold] = [taken({ family: 'Caveat' }), taken({ family: 'Caveat', weights: [700, 700] })]
+  const together = withFonts([], [light, bold], () => '1')
+  expect(together).toHaveLength(1)
+  expect(together[0].files).toHaveLength(2)
+  expect(problemOfFamily(together[0], [])).toBeUndefined()
+  const [first] = withFonts([], [light], () => '1')
+  const [then] = withFonts([first], [bold], () => '2')
+  expect(then).toMatchObject({ id: first.id, family: first.family })
+  expect(then.files).toHaveLength(2)
 })
 
 test('a file is refused where two families, or two files, cannot be told apart', () => {

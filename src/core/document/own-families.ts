@@ -6,16 +6,15 @@ import type { OwnFamily, OwnFontFile } from './schema'
 const plain = (name: string) => name.trim().toLowerCase()
 const SHIPPED = new Set(FAMILIES.map(({ family }) => plain(family)))
 
-/** Whether no family is called so; browsers take no notice of capitals (CSS Fonts 4 §4.2). */
-export const isFreeName = (name: string, others: readonly OwnFamily[]): boolean =>
-  !SHIPPED.has(plain(name)) && others.every(({ family }) => plain(family) !== plain(name))
+/** What a family from outside is called here: one that is called as a shipped one is told apart from it, always in the same way. */
+export const ownName = (name: string): string => (SHIPPED.has(plain(name)) ? `${name} own` : name)
 
-/** A name like one that is wanted, that no family has. */
-export function freeName(wanted: string, others: readonly OwnFamily[]): string {
-  let name = wanted
-  for (let i = 2; !isFreeName(name, others); i++) name = `${wanted} ${i}`
-  return name
-}
+/** Browsers take no notice of capitals (CSS Fonts 4 §4.2). */
+const isCalled = (name: string) => (own: OwnFamily) => plain(own.family) === plain(name)
+
+/** The family that a file from outside belongs to, where it is there already. */
+export const familyOf = (families: readonly OwnFamily[], name: string): OwnFamily | undefined =>
+  families.find(isCalled(ownName(name)))
 
 const overlap = (a: OwnFontFile, b: OwnFontFile) =>
   (a.italic ?? false) === (b.italic ?? false) && a.weights[0] <= b.weights[1] && b.weights[0] <= a.weights[1]
@@ -27,7 +26,8 @@ export function problemOfFamily(
 ): string | undefined {
   const others = among.filter((other) => other.id !== id)
   if (SHIPPED.has(plain(id))) return `the id “${id}” is the name of a shipped family`
-  if (!isFreeName(family, others)) return `there is another family called “${family}”`
+  if (SHIPPED.has(plain(family)) || others.some(isCalled(family)))
+    return `there is another family called “${family}”`
   for (const [i, file] of files.entries()) {
     const other = files.slice(0, i).find((each) => overlap(each, file))
     if (other)
@@ -41,23 +41,22 @@ export type TakenFont = { facts: FontFacts; hash: string; size: number }
 
 /**
  * Families with some files taken in: to a family of the same name they come, in the place of files of the same weight.
- * @param makeId makes a part of an id that no other has
+ * @param makeId makes an id for a family of a name
  * @returns those that are new or changed
  */
 export function withFonts(
   families: readonly OwnFamily[],
   taken: readonly TakenFont[],
-  makeId: () => string,
+  makeId: (name: string) => string,
 ): OwnFamily[] {
   const changed = new Map<string, OwnFamily>()
   const all = () => [...families.filter(({ id }) => !changed.has(id)), ...changed.values()]
   for (const { facts, hash, size } of taken) {
     const { weights, ranges } = facts
     const file: OwnFontFile = { ...(facts.italic ? { italic: true } : {}), weights, ranges, size, hash }
-    const known = all().find(({ family }) => plain(family) === plain(facts.family))
-    const family: OwnFamily = known ?? {
-      id: `${slug(facts.family)}-${makeId()}`.slice(0, 64),
-      family: freeName(facts.family, all()),
+    const family: OwnFamily = familyOf(all(), facts.family) ?? {
+      id: makeId(facts.family),
+      family: ownName(facts.family),
       category: facts.category,
       files: [],
     }
@@ -66,13 +65,6 @@ export function withFonts(
   }
   return [...changed.values()]
 }
-
-const slug = (name: string) =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 40) || 'font'
 
 /** Upright before slanted, light before bold. */
 const byStyle = (a: OwnFontFile, b: OwnFontFile) =>

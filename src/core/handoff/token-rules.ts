@@ -5,6 +5,7 @@ import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { num, px, unit } from '../properties/css-text'
 import type { Declarations } from '../properties/declarations'
+import { familyNamed } from '../text/families'
 import { fontStack } from './css'
 import { cssColor, cssComment, cssString } from './escape'
 import { customProperty } from './names'
@@ -40,7 +41,8 @@ export function tokenProperties(tokens: Tokens): string[] {
         `${property}-spacing: ${letterSpacing === 0 ? 'normal' : px(letterSpacing)}`,
       )
     } else if (token.type === 'dimension') lines.push(`${property}: ${unit(token.value)}`)
-    else if (token.type === 'fontFamily') lines.push(`${property}: ${cssString(token.value)}`)
+    else if (token.type === 'fontFamily')
+      lines.push(`${property}: ${cssString(familyNamed(token.value)?.family ?? token.value)}`)
     else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
     else lines.push(`${property}: ${cssColor(token.value)}`)
   }

@@ -1,6 +1,7 @@
 /** What search engines, previews and screen readers are told of a page; and what holds for the whole site. */
 
 import * as v from 'valibot'
+import { DEFAULT_LANG } from '../../core/document/language'
 import { pathProblem, tidyPath } from '../../core/document/paths'
 import { LangSchema } from '../../core/properties/values'
 import { Dialog } from '../parts/dialog'
@@ -37,7 +38,7 @@ export function AboutDialog() {
         <Language
           label="Language of this page"
           value={page.lang ?? ''}
-          placeholder={`as the site: ${doc.about.lang ?? 'en'}`}
+          placeholder={`as the site: ${doc.about.lang ?? DEFAULT_LANG}`}
           onChange={(lang) => ofPage({ lang: lang || null }, `Language of ${page.name}`)}
         />
         <Language

@@ -1,7 +1,7 @@
 /** The language that a text is in, where it is not the page's: for who hears it, and for letters that a language draws in its own way. */
 import { useMemo } from 'react'
 import type { Node } from '../../core/document/document'
-import { langOf } from '../../core/document/language'
+import { DEFAULT_LANG, langOf } from '../../core/document/language'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
@@ -25,7 +25,7 @@ function languageName(tag: string): string {
 export function LanguageLine({ node }: { node: Node }) {
   const editor = useEditor()
   const { doc, page } = editor
-  const around = page ? langOf(doc, page.id) : 'en'
+  const around = page ? langOf(doc, page.id) : DEFAULT_LANG
   const { lang } = node.props
   const options = useMemo(() => {
     const all = [...new Set([...OFFERED, ...(lang === undefined ? [] : [lang])])]

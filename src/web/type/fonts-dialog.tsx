@@ -1,7 +1,7 @@
 /** The project's own fonts: what is there, where it is used, and taking more in. */
 import { X } from 'lucide-react'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { isFreeName } from '../../core/document/own-families'
+import { familyOf, ownName } from '../../core/document/own-families'
 import type { OwnFamily } from '../../core/document/schema'
 import { DEFAULT_FAMILY } from '../../core/properties/type'
 import { type FontUses, fontUses, takeOutFont } from '../../core/tokens/own-fonts'
@@ -95,6 +95,7 @@ function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }
   const editor = useEditor()
   const size = own.files.reduce((sum, file) => sum + file.size, 0)
   const isUsed = uses !== undefined
+  const takeOut = isUsed ? `Take out, set them in ${DEFAULT_FAMILY}` : 'Take out'
   return (
     <li className="rule-b mb-2 flex items-center gap-3 pb-2" aria-label={own.family}>
       <div className="min-w-0 flex-1">
@@ -124,13 +125,13 @@ function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }
       <button
         type="button"
         className="plain-button flex-none px-1.5 text-small"
-        aria-label={`Take out ${own.family}`}
+        aria-label={`${takeOut}: ${own.family}`}
         onClick={() => {
           editor.commit(takeOutFont(editor.doc, own.id, DEFAULT_FAMILY), `Take out the font ${own.family}`)
           editor.announce(`${own.family} taken out`)
         }}
       >
-        {isUsed ? `Take out, set them in ${DEFAULT_FAMILY}` : 'Take out'}
+        {takeOut}
       </button>
     </li>
   )
@@ -147,9 +148,9 @@ function Waiting({
   const editor = useEditor()
   const [isLicensed, setLicensed] = useState(false)
   const [problem, setProblem] = useState<string>()
-  const known = new Set(editor.doc.fonts.map(({ family }) => family.toLowerCase()))
+  const { fonts: families } = editor.doc
   // Who has answered for a family need not for its other weights.
-  const asks = fonts.some(({ facts }) => !known.has(facts.family.toLowerCase()))
+  const asks = fonts.some(({ facts }) => !familyOf(families, facts.family))
   const add = async () => {
     setProblem(undefined)
     try {
@@ -167,10 +168,9 @@ function Waiting({
         {fonts.map((font) => (
           <li key={font.hash} className="flex items-center gap-2">
             <span className="min-w-0 flex-1 truncate" title={font.file}>
-              <span className="font-semibold">{font.facts.family}</span> {fileWords(font.facts)}
-              {!known.has(font.facts.family.toLowerCase()) &&
-                !isFreeName(font.facts.family, editor.doc.fonts) &&
-                ' · one that ships is called so, too: this gets a number'}
+              <span className="font-semibold">{ownName(font.facts.family)}</span> {fileWords(font.facts)}
+              {ownName(font.facts.family) !== font.facts.family &&
+                ` · ${font.facts.family} ships with the program, too`}
               {font.facts.isRestricted && ' · says of itself that it may not be embedded: ask who sold it'}
             </span>
             <button

@@ -2,6 +2,7 @@
 import type { BlobName } from '../../core/blobs/blobs'
 import { type TakenFont, withFonts } from '../../core/document/own-families'
 import { FONT_TYPE, MOST_FONT } from '../../core/document/schema'
+import { slug } from '../../core/handoff/names'
 import type { FontFacts } from '../../core/text/font-file'
 import { api } from '../api'
 import { busyWith } from '../editor/busy'
@@ -67,7 +68,9 @@ export async function addFonts(editor: Editor, fonts: readonly FontRead[]): Prom
   })
   if (!sent) return undefined
   const taken: TakenFont[] = fonts.map(({ facts, hash, size }) => ({ facts, hash, size }))
-  const families = withFonts(editor.doc.fonts, taken, makeId)
+  // Read in files and addresses, too: it begins with the name.
+  const idFor = (name: string) => `${slug(name, 'font').slice(0, 40)}-${makeId()}`
+  const families = withFonts(editor.doc.fonts, taken, idFor)
   const names = families.map(({ family }) => family)
   const edits = families.map((font) => ({ op: 'font' as const, id: font.id, font }))
   return editor.commit(edits, `Font ${names.join(', ')}`) ? names : undefined
