@@ -1,5 +1,6 @@
 /** Takes a picture's backdrop away, off the main thread. */
-import { type BackdropWanted, type Pixels, withoutBackdrop } from '../core/pictures/backdrop'
+import { type BackdropWanted, withoutBackdrop } from '../core/pictures/backdrop'
+import type { Pixels } from '../core/pictures/pixels'
 
 /** `encode`: the picture is wanted as a file, not to be drawn. */
 export type BackdropRequest = { pixels: Pixels; wanted: BackdropWanted; encode: boolean }

@@ -1,15 +1,8 @@
 /** Straight edges in a reference picture: where its boxes begin and end. */
 import type { Document } from '../document/document'
 import type { Aid, Tracing } from '../document/schema'
+import type { Pixels } from '../pictures/pixels'
 import { ANY_SIDE, type SnapLine } from './snap'
-
-export type Picture = {
-  /** px */
-  width: number
-  height: number
-  /** Red, green, blue, alpha of every px, row by row. */
-  data: Uint8ClampedArray
-}
 
 /** An edge between two px of the picture: `at` px from its left or top, `run` px long. */
 export type TracedEdge = { at: number; run: number }
@@ -76,7 +69,7 @@ function peaks(runs: Float64Array): TracedEdge[] {
 }
 
 /** @param progress called with the share done, 0 … 1 */
-export function traceEdges(picture: Picture, progress?: (share: number) => void): TracedEdges {
+export function traceEdges(picture: Pixels, progress?: (share: number) => void): TracedEdges {
   const { width, height, data } = picture
   const upright = new Float64Array(width)
   const level = new Float64Array(height)

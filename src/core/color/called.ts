@@ -1,9 +1,9 @@
 /** What a colour is called in plain words, to name a token by. */
-import { apart, type Oklab, oklabOf } from '../pictures/oklab'
+import { oklabOf } from './oklab'
 
-const GREY: Oklab = [0, 0, 0]
-/** Colours nearer to grey than this are called grey. */
+/** Chroma up to which colours are called grey, and up to which they are muted. */
 const GREYISH = 0.025
+const MUTED = 0.09
 
 /** Where each begins, degrees of OKLCH's hue. */
 const HUES: readonly [from: number, name: string][] = [
@@ -28,12 +28,13 @@ function greyWords(light: number): string {
 export function colorWords(hex: string): string {
   const [red, green, blue] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
   const [light, a, b] = oklabOf(red, green, blue, [0, 0, 0])
-  if (apart([0, a, b], GREY) < GREYISH) return greyWords(light)
+  const chroma = Math.hypot(a, b)
+  if (chroma < GREYISH) return greyWords(light)
   const hue = (Math.atan2(b, a) * 180) / Math.PI
   const name = HUES.findLast(([from]) => (hue + 360) % 360 >= from)![1]
   if (light < 0.6 && (name === 'orange' || (name === 'yellow' && light < 0.55)))
     return light < 0.35 ? 'dark-brown' : 'brown'
-  const muted = Math.hypot(a, b) < 0.09
+  const muted = chroma < MUTED
   if (name === 'yellow' && muted) return light > 0.88 ? 'cream' : light > 0.72 ? 'sand' : 'olive'
   if (name === 'green' && muted && light > 0.5 && light < 0.8) return 'sage'
   if (light < 0.42) return `dark-${name}`

@@ -1,9 +1,13 @@
+import { converter, parseHex } from 'culori/fn'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { colorWords } from './called'
 import { apcaOf, contrastOf, laidOver, nearestThatReads, neededFor } from './contrast'
 import { FORMATS, readColor, writeColor } from './formats'
+import { oklabOf } from './oklab'
 import { differenceOf, stepsOf } from './steps'
+
+const toOklab = converter('oklab')
 
 const hex = fc.integer({ min: 0, max: 0xff_ff_ff }).map((value) => `#${value.toString(16).padStart(6, '0')}`)
 
@@ -107,4 +111,17 @@ test('a colour is called as people call it', () => {
     'olive',
     'sage',
   ])
+})
+
+test('OKLab from tables is the colour library’s', () => {
+  fc.assert(
+    fc.property(hex, (color) => {
+      const { r, g, b } = parseHex(color)!
+      const [l, a, bb] = oklabOf(Math.round(r * 255), Math.round(g * 255), Math.round(b * 255), [0, 0, 0])
+      const theirs = toOklab(color)!
+      expect(l).toBeCloseTo(theirs.l, 5)
+      expect(a).toBeCloseTo(theirs.a, 5)
+      expect(bb).toBeCloseTo(theirs.b, 5)
+    }),
+  )
 })

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import type { Pixels } from '../pictures/pixels'
 import { contrastOf, laidOver, nearestThatReads } from './contrast'
-import { groundsIn, type Pixels, placesUnder, veilFor, worstPlace } from './places'
+import { groundsIn, placesUnder, veilFor, worstPlace } from './places'
 
 /** A picture by a rule of where its pixels lie. */
 function picture(width: number, height: number, level: (x: number, y: number) => number): Pixels {

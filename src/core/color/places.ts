@@ -1,13 +1,8 @@
 /** How words read on a ground that is another from place to place: a picture, a gradient, noise. */
 import { formatHex } from 'culori/fn'
+import type { Pixels } from '../pictures/pixels'
 import { contrastOf, laidOver } from './contrast'
 
-/** What is drawn behind the words: 8-bit sRGB, red, green, blue, opacity, row by row. */
-export type Pixels = {
-  readonly data: Uint8ClampedArray
-  readonly width: number
-  readonly height: number
-}
 type Area = { x: number; y: number; width: number; height: number }
 /** A part of the ground and its colour, areas in the pixels' own px. */
 export type Place = { area: Area; color: string }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Picture, traceEdges } from '../arrange/trace'
+import { traceEdges } from '../arrange/trace'
+import type { Pixels } from '../pictures/pixels'
 import { proposeLattices } from './propose'
 
 /** A picture of boxes on white. */
@@ -8,7 +9,7 @@ function draw(
   width: number,
   height: number,
   boxes: { x: number; y: number; width: number; height: number; grey: number }[],
-): Picture {
+): Pixels {
   const data = new Uint8ClampedArray(width * height * 4).fill(255)
   for (const box of boxes)
     for (let y = box.y; y < box.y + box.height; y++)

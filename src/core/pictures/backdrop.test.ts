@@ -1,7 +1,8 @@
 /** Taking a plain backdrop away: what goes, what stays, and what the rim is made of. */
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type BackdropWanted, type Pixels, withoutBackdrop } from './backdrop'
+import { type BackdropWanted, withoutBackdrop } from './backdrop'
+import type { Pixels } from './pixels'
 
 type Color = [number, number, number]
 const WHITE: Color = [250, 250, 248]

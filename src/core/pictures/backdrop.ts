@@ -2,11 +2,10 @@
  * Takes a plain backdrop away: what is like the picture's edges and hangs together with them. Pixels that are a mixture of the
  * subject and the backdrop become the subject's colour, as much of it as is there.
  */
-import { clustersOf } from './clusters'
-import { apart, type Oklab, oklabOf } from './oklab'
 
-/** sRGB with straight alpha, 4 bytes a pixel, rows from the top. */
-export type Pixels = { width: number; height: number; data: Uint8ClampedArray }
+import { apart, type Oklab, oklabOf } from '../color/oklab'
+import { clustersOf } from './clusters'
+import type { Pixels } from './pixels'
 
 export type BackdropWanted = {
   /** How far from the backdrop's colours is still backdrop: a share of what black is from white, 0 to 1. */

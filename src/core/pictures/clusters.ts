@@ -1,5 +1,5 @@
 /** Colours that lie near each other, taken together (k-means; begun with those that lie farthest apart, so that it is always the same). */
-import { apart, type Oklab } from './oklab'
+import { apart, type Oklab } from '../color/oklab'
 
 /** `count`: how many samples are nearest to it. */
 export type Cluster = { centre: Oklab; count: number }

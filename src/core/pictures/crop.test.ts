@@ -8,6 +8,8 @@ import {
   matrixOf,
   mirrored,
   ofRatio,
+  pulled,
+  quarterTurned,
   turnedSize,
   turnedTo,
   wholePart,
@@ -34,7 +36,7 @@ test('the whole is itself, and a part begins at its corner', () => {
 
 test('a quarter turn clockwise lays it on its side: what was at the top left is at the top right', () => {
   expect(turnedSize(size, 90)).toEqual({ width: 200, height: 400 })
-  const whole = turnedTo(size, wholePart(size), 90)
+  const whole = quarterTurned(size, wholePart(size))
   expect(whole).toMatchObject({ x: 0, y: 0, width: 200, height: 400 })
   expect(through(whole, 0, 0)).toEqual([200, 0])
   expect(through(whole, 0, 200)).toEqual([0, 0])
@@ -46,6 +48,26 @@ test('in a mirror the left is the right, and twice it is as before', () => {
   expect(through(seen, 50, 40)).toEqual([100, 0])
   expect(through(seen, 150, 120)).toEqual([0, 80])
   expect(mirrored(size, seen)).toEqual(part())
+})
+
+test('typed by degrees a part stays as wide and high, however far it is turned', () => {
+  const small = part({ x: 170, y: 90, width: 60, height: 20 })
+  for (const turn of [10, 44, 46, 60, 135]) {
+    const next = turnedTo(size, small, turn)
+    expect([next.width, next.height]).toEqual([60, 20])
+  }
+  expect(quarterTurned(size, small)).toMatchObject({ turn: 90, width: 20, height: 60 })
+})
+
+test('a handle is pulled: what lies across from it stays, a shape is kept, and it stops where the picture ends', () => {
+  expect(pulled(size, part(), [1, 1], 20, 10, undefined)).toEqual(part({ width: 120, height: 90 }))
+  expect(pulled(size, part(), [0, 0.5], -20, 99, undefined)).toEqual(part({ x: 30, width: 120 }))
+  const kept = pulled(size, part(), [1, 1], 25, 0, 1.25)
+  expect(kept.width / kept.height).toBeCloseTo(1.25)
+  expect([kept.x, kept.y]).toEqual([50, 40])
+  const far = pulled(size, part(), [1, 0.5], 4000, 0, undefined)
+  expect(far.x + far.width).toBeCloseTo(400, 1)
+  expect([far.y, far.height]).toEqual([40, 80])
 })
 
 test('a part of another shape keeps its middle and, where it fits, its area', () => {

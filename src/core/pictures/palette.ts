@@ -1,7 +1,8 @@
 /** The colours that a picture is of. */
-import type { Pixels } from './backdrop'
+
+import { type Oklab, oklabOf } from '../color/oklab'
 import { clustersOf } from './clusters'
-import { type Oklab, oklabOf } from './oklab'
+import type { Pixels } from './pixels'
 
 /** Pixels that are looked at, about. */
 const SAMPLES = 12_000

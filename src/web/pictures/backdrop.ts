@@ -1,5 +1,6 @@
 /** Asking the worker that takes backdrops away. */
-import type { BackdropWanted, Pixels } from '../../core/pictures/backdrop'
+import type { BackdropWanted } from '../../core/pictures/backdrop'
+import type { Pixels } from '../../core/pictures/pixels'
 import type { BackdropMessage, BackdropRequest } from '../../workers/backdrop.worker'
 
 type Drawn = Extract<BackdropMessage, { pixels: Pixels }>

@@ -2,7 +2,16 @@
 import { useState } from 'react'
 import type { Node } from '../../core/document/document'
 import type { Asset } from '../../core/document/schema'
-import { type Crop, fitted, mirrored, ofRatio, turnedTo, wholePart } from '../../core/pictures/crop'
+import {
+  type Crop,
+  fitted,
+  mirrored,
+  ofRatio,
+  quarterTurned,
+  sizedTo,
+  turnedTo,
+  wholePart,
+} from '../../core/pictures/crop'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
@@ -51,20 +60,11 @@ function Cut({ node, source, begun }: { node: Node; source: Asset; begun: Crop }
     setRatio(next)
     if (next !== undefined) setPart(ofRatio(source, part, next))
   }
-  const sized = (width: number, height: number) =>
-    setPart(
-      fitted(source, {
-        ...part,
-        width,
-        height,
-        x: part.x + (part.width - width) / 2,
-        y: part.y + (part.height - height) / 2,
-      }),
-    )
+  const sized = (width: number, height: number) => setPart(sizedTo(source, part, width, height))
   const quarter = () => {
     // What was wide is high then.
     if (ratio !== undefined) setRatio(1 / ratio)
-    setPart(turnedTo(source, part, ((part.turn + 90 + 180) % 360) - 180))
+    setPart(quarterTurned(source, part))
   }
   const whole = wholePart(source)
   const isWhole =

@@ -1,7 +1,16 @@
 /** The picture, turned as it is to be, with a frame around the part that stays. */
 import { useRef } from 'react'
 import type { Asset } from '../../core/document/schema'
-import { type Crop, fitted, isWithin, LEAST_PART, matrixOf, turnedSize } from '../../core/pictures/crop'
+import {
+  type Crop,
+  fitted,
+  type Handle,
+  LEAST_PART,
+  matrixOf,
+  pulled,
+  sizedTo,
+  turnedSize,
+} from '../../core/pictures/crop'
 import { followPointer } from '../parts/follow-pointer'
 import { pictureUrl } from '../session/pictures'
 
@@ -13,8 +22,7 @@ const LEAP = 10
 /** How much a turn of the wheel makes of the frame. */
 const WHEEL = 0.001
 
-/** Where a handle lies on the frame: 0 the left or top, 1 the right or bottom. */
-const HANDLES: readonly (readonly [x: number, y: number, words: string])[] = [
+const HANDLES: readonly (readonly [...Handle, words: string])[] = [
   [0, 0, 'top left'],
   [0.5, 0, 'top'],
   [1, 0, 'top right'],
@@ -30,45 +38,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
-}
-
-type Way = readonly [x: number, y: number]
-
-/** A handle pulled so far. @param ratio is kept, where there is one: a corner's other side follows */
-function pulled(part: Crop, [x, y]: Way, dx: number, dy: number, ratio: number | undefined): Crop {
-  let width = Math.max(LEAST_PART, part.width + (x === 0 ? -dx : x === 1 ? dx : 0))
-  let height = Math.max(LEAST_PART, part.height + (y === 0 ? -dy : y === 1 ? dy : 0))
-  if (ratio !== undefined) {
-    if (x === 0.5) width = height * ratio
-    else height = width / ratio
-  }
-  // What lies across from the handle stays.
-  return {
-    ...part,
-    width,
-    height,
-    x: part.x + (part.width - width) * (1 - x),
-    y: part.y + (part.height - height) * (1 - y),
-  }
-}
-
-/** As much of the way from one part to another as there is picture for. */
-function asFar(size: Asset, from: Crop, to: Crop): Crop {
-  if (isWithin(size, to)) return to
-  let [good, bad] = [0, 1]
-  const at = (share: number): Crop => ({
-    ...to,
-    x: from.x + (to.x - from.x) * share,
-    y: from.y + (to.y - from.y) * share,
-    width: from.width + (to.width - from.width) * share,
-    height: from.height + (to.height - from.height) * share,
-  })
-  for (let i = 0; i < 20; i++) {
-    const middle = (good + bad) / 2
-    if (isWithin(size, at(middle))) good = middle
-    else bad = middle
-  }
-  return at(good)
 }
 
 export function CutStage({
@@ -113,8 +82,7 @@ export function CutStage({
   const larger = (event: React.WheelEvent) => {
     const by = Math.exp(event.deltaY * WHEEL)
     const [width, height] = [part.width * by, part.height * by]
-    const [x, y] = [part.x + (part.width - width) / 2, part.y + (part.height - height) / 2]
-    if (Math.min(width, height) >= LEAST_PART) onChange(fitted(source, { ...part, x, y, width, height }))
+    if (Math.min(width, height) >= LEAST_PART) onChange(sizedTo(source, part, width, height))
   }
   return (
     <div className="chequered grid place-items-center overflow-hidden rounded-field border border-base-300 p-4">
@@ -170,7 +138,7 @@ export function CutStage({
                 cursor: cursorOf(x, y),
               }}
               onPointerDown={(event) =>
-                follow(event, (dx, dy, from) => asFar(source, from, pulled(from, [x, y], dx, dy, ratio)))
+                follow(event, (dx, dy, from) => pulled(source, from, [x, y], dx, dy, ratio))
               }
             >
               <i className="size-2.5 border-2 border-(--sheet-pine) bg-white" />
