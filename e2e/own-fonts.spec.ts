@@ -6,7 +6,7 @@ import { unzipSync } from 'fflate'
 import decompress from 'woff2-encoder/decompress'
 import { SiteViewer } from '../src/cli/browser'
 import { compareDocument } from '../src/cli/conformance/compare'
-import { nameOf, PART, partsOf } from '../src/core/blobs/blobs'
+import { storeBlob, storeProject } from '../src/cli/store-project'
 import { openProject } from '../src/core/document/open'
 import { mapValues } from '../src/core/document/token-variants'
 import { applyAll } from '../src/core/edits/apply'
@@ -15,7 +15,7 @@ import { readFont } from '../src/core/text/font-file'
 import { storedToken } from '../src/core/tokens/instead'
 import { said } from '../src/core/words/words'
 import { openType, woff2 } from '../src/server/fonts'
-import { choose, expect, onSheet, SPEAKING, saved, stored, test } from './app'
+import { choose, expect, onSheet, saved, stored, test } from './app'
 
 const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
 const fileOf = (weight: number, style = 'normal') =>
@@ -131,18 +131,7 @@ test('two projects have a family of one name each: either is drawn in its own, w
   app,
 }) => {
   const make = async (name: string, file: string) => {
-    const bytes = await woff2(file)
-    const named = nameOf(bytes)
-    const address = `${app.address}api/blobs/${named.hash}`
-    await page.request.post(address, {
-      data: { type: 'font/woff2', size: bytes.length },
-      headers: SPEAKING,
-    })
-    for (let part = 0; part < partsOf(bytes.length); part++)
-      await page.request.put(`${address}/${part}`, {
-        data: bytes.subarray(part * PART, (part + 1) * PART),
-        headers: { ...SPEAKING, 'content-type': 'application/octet-stream' },
-      })
+    const named = await storeBlob(app.address, await woff2(file), 'font/woff2')
     const { weights, ranges } = readFont(await openType(file))
     const own = {
       id: `hedgerow-${name}`,
@@ -158,14 +147,9 @@ test('two projects have a family of one name each: either is drawn in its own, w
       order: 'a0',
       props: { words: said('Hedge and thorn'), fontFamily: own.id, fontSize: 60 },
     }
-    const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {}, children: [text] }
-    const made = await page.request.post(`${app.address}api/projects`, {
-      data: {
-        file: JSON.stringify({ ...rest, fonts: [own], pages: [{ ...pages[0], sections: [section] }] }),
-      },
-      headers: SPEAKING,
-    })
-    expect(made.ok()).toBe(true)
+    const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {} }
+    const sections = [{ ...section, children: [text] }]
+    await storeProject(app.address, { ...rest, fonts: [own], pages: [{ ...pages[0], sections }] } as never)
   }
   await make('Thicket', 'caveat-latin-wght-normal')
   await make('Spinney', 'fraunces-latin-wght-normal')

@@ -154,28 +154,29 @@ test('with “Only Mobile” on, a picture is replaced there alone, and what is 
   expect((await hero()).props).toMatchObject({ asset, alt })
 })
 
+/** Takes a drawing in as pixels and shows it in the picture that is selected. */
+async function showHere(page: Page, name: string, drawing: string) {
+  const buffer = await sharp(Buffer.from(drawing)).png().toBuffer()
+  await page.getByRole('button', { name: /^Pictures/ }).click()
+  await page.getByLabel('Picture files').setInputFiles({ name: `${name}.png`, mimeType: 'image/png', buffer })
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).waitFor()
+  await page.getByRole('button', { name: /^Picture: / }).click()
+  await page.getByRole('option', { name, exact: true }).click()
+  await saved(page)
+}
+
 test('a plain backdrop is taken away, seen before it is; the picture as it was stays in the project', async ({
   desk,
 }) => {
   // A pot on a light wall, its rim smoothed, its handle open.
-  const pot = await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#f4f1ea"/><circle cx="450" cy="320" r="190" fill="#8c3b24"/><circle cx="450" cy="320" r="60" fill="#f4f1ea"/></svg>',
-    ),
-  )
-    .png()
-    .toBuffer()
   await desk.locator('[data-sheet="desktop"] img').first().click()
   // What is made of lines has no backdrop.
   await expect(desk.getByRole('button', { name: /^No backdrop/ })).toHaveCount(0)
-  await desk.getByRole('button', { name: /^Pictures/ }).click()
-  await desk
-    .getByLabel('Picture files')
-    .setInputFiles({ name: 'pot.png', mimeType: 'image/png', buffer: pot })
-  await desk.getByRole('button', { name: /^pot/ }).waitFor()
-  await desk.getByRole('button', { name: /^Picture: / }).click()
-  await desk.getByRole('option', { name: 'pot', exact: true }).click()
-  await saved(desk)
+  await showHere(
+    desk,
+    'pot',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#f4f1ea"/><circle cx="450" cy="320" r="190" fill="#8c3b24"/><circle cx="450" cy="320" r="60" fill="#f4f1ea"/></svg>',
+  )
   await desk.getByRole('button', { name: /^No backdrop/ }).click()
   const dialog = desk.getByRole('dialog', { name: 'Backdrop of pot' })
   await expect(dialog.getByRole('status')).toContainText('79 % of it goes')
@@ -203,22 +204,12 @@ test('a part is cut out of a picture, turned and mirrored, by pointer and keys; 
   desk,
 }) => {
   // Four fields of a colour each.
-  const fields = await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><rect width="400" height="200" fill="#c00000"/><rect x="400" width="400" height="200" fill="#00a000"/><rect y="200" width="400" height="200" fill="#0000c0"/><rect x="400" y="200" width="400" height="200" fill="#e0e000"/></svg>',
-    ),
-  )
-    .png()
-    .toBuffer()
   await desk.locator('[data-sheet="desktop"] img').first().click()
-  await desk.getByRole('button', { name: /^Pictures/ }).click()
-  await desk
-    .getByLabel('Picture files')
-    .setInputFiles({ name: 'fields.png', mimeType: 'image/png', buffer: fields })
-  await desk.getByRole('button', { name: /^fields/ }).waitFor()
-  await desk.getByRole('button', { name: /^Picture: / }).click()
-  await desk.getByRole('option', { name: 'fields', exact: true }).click()
-  await saved(desk)
+  await showHere(
+    desk,
+    'fields',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><rect width="400" height="200" fill="#c00000"/><rect x="400" width="400" height="200" fill="#00a000"/><rect y="200" width="400" height="200" fill="#0000c0"/><rect x="400" y="200" width="400" height="200" fill="#e0e000"/></svg>',
+  )
   await desk.getByRole('button', { name: /^Cut or turn/ }).click()
   const dialog = desk.getByRole('dialog', { name: 'Cut fields' })
   const part = dialog.getByRole('application')
@@ -261,7 +252,10 @@ test('a part is cut out of a picture, turned and mirrored, by pointer and keys; 
 
 test('a drawing that is cut stays lines', async ({ desk }) => {
   await desk.locator('[data-sheet="desktop"] img').first().click()
-  await desk.getByRole('button', { name: /^Cut or turn/ }).click()
+  await expect(desk.getByRole('button', { name: /^Cut or turn/ })).toBeVisible()
+  await desk.keyboard.press('ControlOrMeta+k')
+  await desk.keyboard.type('cut a part')
+  await desk.keyboard.press('Enter')
   const dialog = desk.getByRole('dialog', { name: /^Cut / })
   await dialog.getByRole('combobox', { name: /^Shape of the part/ }).click()
   await desk.getByRole('option', { name: '1 : 1' }).click()

@@ -7,7 +7,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { CDPSession, Page } from '@playwright/test'
 import { knowing, launch } from '../browser'
-import { buildWeb, type Running, serve } from '../serve'
+import { buildWeb, serve } from '../serve'
+import { storeProject } from '../store-project'
 import { boardProject } from './board-project'
 import { type Further, median, p95 } from './statistics'
 
@@ -16,16 +17,6 @@ export const FRAME = 1000 / 60 + 1
 const FRAMES = 120
 
 type Point = { x: number; y: number }
-
-async function store(running: Running, count: number): Promise<string> {
-  const response = await fetch(`${running.address}api/projects`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', 'x-just-lattice': 'bench' },
-    body: JSON.stringify({ file: JSON.stringify(boardProject(count)) }),
-  })
-  if (!response.ok) throw new Error(`the bench project was refused: ${await response.text()}`)
-  return ((await response.json()) as { id: string }).id
-}
 
 /** Gaps between the frames that pass while `act` runs, ms. */
 export async function frames(page: Page, act: () => Promise<void>): Promise<number[]> {
@@ -212,7 +203,10 @@ export async function benchBoard(): Promise<Further[]> {
       x: from.x + size * Math.sin(i / 9),
       y: from.y + size * (1 - Math.cos(i / 7)) * 0.5 + i / 4,
     })
-    const [small, large] = [await store(running, 2000), await store(running, 10_000)]
+    const [small, large] = [
+      await storeProject(running.address, boardProject(2000)),
+      await storeProject(running.address, boardProject(10_000)),
+    ]
 
     // Each page once before it is timed: the engine has compiled the app, as in a tab in use.
     await bench.open(running.address, small)

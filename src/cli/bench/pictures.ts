@@ -7,11 +7,11 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { nameOf, PART, partsOf } from '../../core/blobs/blobs'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import { starterProject } from '../../core/shelf/starter'
 import { knowing, launch } from '../browser'
-import { buildWeb, type Running, serve } from '../serve'
+import { buildWeb, serve } from '../serve'
+import { storeBlob, storeProject } from '../store-project'
 import { BoardBench, FRAME, frames, mainThread } from './board'
 import { type Further, p95 } from './statistics'
 
@@ -43,27 +43,6 @@ async function photograph(i: number, { width, height }: { width: number; height:
     .toBuffer()
 }
 
-const SPEAKING = { 'x-just-lattice': 'bench' }
-
-async function send(running: Running, bytes: Uint8Array): Promise<Pick<Asset, 'hash' | 'size'>> {
-  const named = nameOf(bytes)
-  const address = `${running.address}api/blobs/${named.hash}`
-  await fetch(address, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', ...SPEAKING },
-    body: JSON.stringify({ type: 'image/jpeg', size: bytes.length }),
-  })
-  for (let part = 0; part < partsOf(bytes.length); part++) {
-    const answer = await fetch(`${address}/${part}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/octet-stream', ...SPEAKING },
-      body: bytes.slice(part * PART, (part + 1) * PART),
-    })
-    if (!answer.ok) throw new Error(`a bench picture was refused: ${await answer.text()}`)
-  }
-  return named
-}
-
 function galleryOf(assets: readonly Asset[]): ProjectFile {
   const { pages, ...rest } = starterProject('Gallery', 'home')
   const pictures = assets.map(
@@ -84,16 +63,6 @@ function galleryOf(assets: readonly Asset[]): ProjectFile {
     children: pictures,
   }
   return { ...rest, assets: [...assets], pages: [{ ...pages[0], sections: [section] }] }
-}
-
-async function store(running: Running, file: ProjectFile): Promise<string> {
-  const response = await fetch(`${running.address}api/projects`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', ...SPEAKING },
-    body: JSON.stringify({ file: JSON.stringify(file) }),
-  })
-  if (!response.ok) throw new Error(`the bench project was refused: ${await response.text()}`)
-  return ((await response.json()) as { id: string }).id
 }
 
 /** All that can be seen is drawn. */
@@ -168,10 +137,10 @@ export async function benchPictures(): Promise<Further[]> {
   try {
     const assets: Asset[] = []
     for (let i = 0; i < MANY; i++) {
-      const named = await send(running, await photograph(i, MANY_SIZE))
+      const named = await storeBlob(running.address, await photograph(i, MANY_SIZE), 'image/jpeg')
       assets.push({ id: `a${i}`, name: `Picture ${i}`, type: 'image/jpeg', ...MANY_SIZE, ...named })
     }
-    const id = await store(running, galleryOf(assets))
+    const id = await storeProject(running.address, galleryOf(assets))
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await knowing(page)
     await page.addInitScript('globalThis.__name = (value) => value')

@@ -6,26 +6,17 @@ import { openProject } from '../../core/document/open'
 import type { ProjectFile } from '../../core/document/schema'
 import { shelfProject } from '../conformance/shelf-project'
 import { DEMO_FILE, type Running } from '../serve'
+import { storeProject } from '../store-project'
 import { designedPage } from './pages'
 import { paintsPage } from './paints'
 import type { Subject } from './ways'
-
-async function stored(app: Running, file: string): Promise<string> {
-  const response = await fetch(`${app.address}api/projects`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', 'x-just-lattice': 'parity' },
-    body: JSON.stringify({ file }),
-  })
-  if (!response.ok) throw new Error(`the project was refused: ${await response.text()}`)
-  return ((await response.json()) as { id: string }).id
-}
 
 /** Every page at every view. */
 async function subjectsOf(app: Running, name: string, doc: Document, blobs: Blobs): Promise<Subject[]> {
   const list: Subject[] = []
   for (const page of doc.pagesInOrder()) {
     // The board opens a project at its first page.
-    const project = await stored(app, JSON.stringify({ ...doc.frame(), pages: [doc.pageFile(page.id)] }))
+    const project = await storeProject(app.address, { ...doc.frame(), pages: [doc.pageFile(page.id)] })
     for (const { id: view, width } of doc.viewsOf(page))
       list.push({ name: `${name}, ${page.name} at ${width}`, doc, blobs, page: page.id, view, project })
   }

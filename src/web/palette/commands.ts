@@ -6,6 +6,7 @@ import { ARRANGE } from './arrange-commands'
 import { BLOCKS } from './block-commands'
 import { CLIPBOARD } from './clipboard-commands'
 import { type Command, hasBlock } from './command'
+import { PICTURES } from './picture-commands'
 import { SECTIONS } from './section-commands'
 import { SHAPES } from './shape-commands'
 import { areSingleKeysOn, isChanged, isSingle, keysFor } from './shortcuts'
@@ -34,6 +35,7 @@ export const COMMANDS: Command[] = [
     run: () => setTheme(theme() === 'paper' ? 'slate' : 'paper'),
   },
   ...BLOCKS,
+  ...PICTURES,
   ...CLIPBOARD,
   ...ARRANGE,
   ...SHAPES,

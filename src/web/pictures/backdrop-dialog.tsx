@@ -9,7 +9,8 @@ import { Dialog } from '../parts/dialog'
 import { NumberChip } from '../parts/number-chip'
 import { pixelsOf } from '../session/picture-pixels'
 import { fileOf, previewOf } from './backdrop'
-import { showMade, useShownPicture } from './made-picture'
+import { showMade } from './made-picture'
+import { shownPicture } from './shown-picture'
 
 /** Longest side of what is shown before, px. */
 const SHOWN = 640
@@ -19,7 +20,7 @@ const MOST = 6000
 const HUNDRED = 100
 
 export function BackdropDialog() {
-  const shown = useShownPicture()
+  const shown = shownPicture(useEditor())
   return shown ? <Backdrop {...shown} /> : null
 }
 

@@ -19,7 +19,8 @@ import { Dialog } from '../parts/dialog'
 import { NumberChip } from '../parts/number-chip'
 import { cutOut } from './cut'
 import { CutStage } from './cut-stage'
-import { showMade, useShownPicture } from './made-picture'
+import { showMade } from './made-picture'
+import { shownPicture } from './shown-picture'
 
 /** Width divided by height; undefined: any. */
 const SHAPES: readonly [words: string, ratio: number | undefined][] = [
@@ -35,7 +36,7 @@ const SHAPES: readonly [words: string, ratio: number | undefined][] = [
 
 export function CutDialog() {
   const editor = useEditor()
-  const shown = useShownPicture()
+  const shown = shownPicture(editor)
   if (!shown) return null
   const { node, asset } = shown
   const { from } = asset

@@ -3,17 +3,6 @@ import type { Node } from '../../core/document/document'
 import type { Asset } from '../../core/document/schema'
 import { busyWith } from '../editor/busy'
 import { type Editor, makeId } from '../editor/editor-state'
-import { useEditor } from '../editor/use-editor'
-
-/** The block that is selected first, and the picture that it shows. */
-export function useShownPicture(): { node: Node; asset: Asset } | undefined {
-  const editor = useEditor()
-  const [id] = editor.selection
-  const node = id === undefined ? undefined : editor.doc.nodes.get(id)
-  const shown = node && editor.resolved(node).asset
-  const asset = shown ? editor.doc.assets.get(shown) : undefined
-  return node && asset && { node, asset }
-}
 
 /** `bytes`: the file; all else is said of it in the project. */
 export type Made = Omit<Asset, 'id' | 'hash' | 'size'> & { bytes: Uint8Array }
