@@ -124,6 +124,13 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
   expect(await ownFonts(desk)).toEqual([own])
+
+  // Whoever comes from a text's list of families sets it from there.
+  await onSheet(desk, 'desktop', 'FREE TO BORROW').click()
+  await choose(desk, /^Font family/, 'Add a font of your own')
+  await dialog.getByRole('button', { name: 'Set Eyebrow in DejaVu Sans' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(desk.getByRole('combobox', { name: 'Font family: DejaVu Sans' })).toBeVisible()
 })
 
 test('two projects have a family of one name each: either is drawn in its own, whichever was open before', async ({

@@ -3,6 +3,7 @@ import { X } from 'lucide-react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { familyOf, ownName } from '../../core/document/own-families'
 import type { OwnFamily } from '../../core/document/schema'
+import { hasProperty } from '../../core/properties/table'
 import { DEFAULT_FAMILY } from '../../core/properties/type'
 import { type FontUses, fontUses, takeOutFont } from '../../core/tokens/own-fonts'
 import type { Editor } from '../editor/editor-state'
@@ -122,6 +123,7 @@ function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }
           />
         </div>
       </div>
+      <SetButton own={own} />
       <button
         type="button"
         className="plain-button flex-none px-1.5 text-small"
@@ -134,6 +136,27 @@ function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }
         {takeOut}
       </button>
     </li>
+  )
+}
+
+/** Whoever came here from a text wants it set so. */
+function SetButton({ own }: { own: OwnFamily }) {
+  const editor = useEditor()
+  const texts = editor.selectedNodes.filter(({ kind }) => hasProperty(kind, 'fontFamily'))
+  if (texts.every((node) => editor.resolved(node).fontFamily === own.id)) return null
+  const what = texts.length === 1 ? editor.called(texts[0]) : `${texts.length} texts`
+  return (
+    <button
+      type="button"
+      className="line-button max-w-55 flex-none"
+      aria-label={`Set ${what} in ${own.family}`}
+      onClick={() => {
+        editor.setProps({ fontFamily: own.id }, `Font family of ${what}`, undefined, texts)
+        editor.set({ dialog: undefined })
+      }}
+    >
+      <span className="truncate">Set {what} in it</span>
+    </button>
   )
 }
 
