@@ -3,6 +3,10 @@ import { Popover as Base } from '@base-ui/react/popover'
 import { useRef, useState } from 'react'
 import { FLOATS, type PopoverProps } from '../floating-props'
 
+/** Undo and redo: what was done in a panel is taken back without leaving it. */
+const isHistoryKey = ({ key, ctrlKey, metaKey }: React.KeyboardEvent) =>
+  (ctrlKey || metaKey) && /^[zy]$/i.test(key)
+
 /** @param atOnce its button was pressed before it was there */
 export function PopoverPanel({
   label,
@@ -47,8 +51,8 @@ export function PopoverPanel({
               panel.current?.querySelector<HTMLElement>('[data-first], input, button, [tabindex="0"]') ?? true
             }
             onKeyDown={(event) => {
-              // Its keys are its own; Escape goes on to what closes it.
-              if (event.key !== 'Escape') event.stopPropagation()
+              // Its keys are its own. Escape goes on to what closes it; what takes back, to the project, and so does all once it is closed.
+              if (open && event.key !== 'Escape' && !isHistoryKey(event)) event.stopPropagation()
               if (event.key === 'ArrowDown' || event.key === 'ArrowUp') step(event)
             }}
           >
