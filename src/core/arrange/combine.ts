@@ -1,12 +1,13 @@
 /** Several shapes made one: the lowest of them becomes what they come to, the others go. */
-import type { Edit } from '../edits/edit'
-import { type Combination, combined } from '../forms/combine'
-import { pathIn } from '../forms/form'
-import { boundsOf, fitted, mapPath, type Path, pathData } from '../forms/path'
+import type { Edit, PropChanges } from '../edits/edit'
+import { combined } from '../forms/combine'
+import { type Combination, pathIn } from '../forms/form'
+import { boundsOf, mapPath, type Path } from '../forms/path'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import { paintedBlocks } from '../paint/layers'
 import type { SetEdit } from './align'
+import { boxRound, keptIn, outlinesOn, reshaped } from './outline'
 
 /** A shape as it is seen, px from the page's top left: turned, too. */
 function pathOfBox(layout: PageLayout, box: LayoutBox): Path {
@@ -40,15 +41,15 @@ export function combineEdits(
   const sum = combined(paths, how)
   if (sum.length === 0) return 'nothing would be left of them'
   const [lowest, ...others] = boxes
-  const { left, top, right, bottom } = boundsOf(sum)
-  const data = pathData(fitted(sum, { left: 0, top: 0, right: 100, bottom: 100 }))
+  const to = boxRound(boundsOf(sum))
+  const kept = (path: Path) => keptIn(path, to)
   const around = layout.rect(lowest.parent!.id) ?? { x: 0, y: 0 }
   const place =
     lowest.pins === null
       ? {}
       : {
-          pinLeft: { px: left - around.x - lowest.parent!.borL },
-          pinTop: { px: top - around.y - lowest.parent!.borT },
+          pinLeft: { px: to.x - around.x - lowest.parent!.borL },
+          pinTop: { px: to.y - around.y - lowest.parent!.borT },
           pinRight: null,
           pinBottom: null,
           pinCenterX: null,
@@ -56,13 +57,20 @@ export function combineEdits(
         }
   return [
     set(lowest.node, {
-      form: { form: 'path', data },
-      width: { kind: 'exact', px: right - left },
-      height: { kind: 'exact', px: bottom - top },
+      form: { form: 'path', data: kept(sum), of: { how, parts: paths.map(kept) } },
+      width: { kind: 'exact', px: to.width },
+      height: { kind: 'exact', px: to.height },
       rotate: null,
       ratio: null,
       ...place,
     }),
     ...others.map(({ id }): Edit => ({ op: 'remove', node: id })),
   ]
+}
+
+/** A shape that others were put together to, put together otherwise. @returns a reason when nothing would be left of them */
+export function recombined(layout: PageLayout, id: string, how: Combination): PropChanges | string {
+  const outlines = outlinesOn(layout, id)
+  const rect = layout.rect(id)
+  return outlines && rect ? reshaped(layout, id, outlines, rect, combined, how) : 'it is not on this page'
 }

@@ -1,9 +1,7 @@
 /** Shapes put together: united, cut out of one another, kept where they overlap or where they do not. */
 import { FillRule, PathBoolean, PathBooleanOperation, pathFromPathData } from 'path-bool'
-import { type Chain, type Path, type Point, pathData, type Step } from './path'
-
-export const COMBINATIONS = ['unite', 'subtract', 'intersect', 'exclude'] as const
-export type Combination = (typeof COMBINATIONS)[number]
+import type { Combination } from './form'
+import { type Chain, near, type Path, type Point, pathData, type Step } from './path'
 
 const OPERATIONS: Record<Combination, PathBooleanOperation> = {
   unite: PathBooleanOperation.Union,
@@ -13,8 +11,6 @@ const OPERATIONS: Record<Combination, PathBooleanOperation> = {
 }
 
 type Segment = ReturnType<typeof pathFromPathData>[number]
-
-const near = ([a, b]: Point, [c, d]: Point) => Math.hypot(a - c, b - d) < 1e-6
 
 function stepOf(segment: Segment): { from: Point; step: Step } {
   const [kind, ...points] = segment as unknown as [string, ...Point[]]

@@ -7,6 +7,7 @@ import {
   mapPath,
   type Path,
   type Point,
+  pathData,
   pathFrom,
   polygonOf,
   QUARTER,
@@ -19,8 +20,31 @@ const number = (from: number, to: number) => v.pipe(v.number(), v.finite(), v.mi
 /** How round corners are, percent of what they could be. */
 const round = v.optional(number(0, 100))
 
-/** Longest path, characters. */
-const MOST_DATA = 60_000
+/** Longest path, characters: some four thousand curves. */
+const MOST_DATA = 200_000
+
+/** Ways of putting shapes together. */
+export const COMBINATIONS = ['unite', 'subtract', 'intersect', 'exclude'] as const
+export type Combination = (typeof COMBINATIONS)[number]
+
+/** Paths as they were read last: one that is pulled is checked, drawn and taken hold of with every frame. */
+const lately = new Map<string, Path | undefined>()
+const MOST_LATELY = 40
+
+function readPath(data: string): Path | undefined {
+  if (lately.has(data)) return lately.get(data)
+  const path = pathFrom(data)
+  if (lately.size >= MOST_LATELY) lately.clear()
+  lately.set(data, path)
+  return path
+}
+
+/** Absolute M, L, H, V, C, Q and Z within 100 × 100. */
+const PathDataSchema = v.pipe(
+  v.string(),
+  v.maxLength(MOST_DATA),
+  v.check((data) => readPath(data) !== undefined, 'a path of absolute M, L, H, V, C, Q and Z'),
+)
 
 export const FormSchema = v.variant('form', [
   v.strictObject({ form: v.literal('ellipse') }),
@@ -46,17 +70,23 @@ export const FormSchema = v.variant('form', [
     swing: number(0, 100),
   }),
   v.strictObject({ form: v.literal('line'), slope: v.picklist(['level', 'upright', 'rising', 'falling']) }),
-  /** Absolute M, L, H, V, C, Q and Z within 100 × 100. */
+  /** `of`: the shapes that it was put together from, the lowest first, as long as they can be told apart; `data` is what they come to. */
   v.strictObject({
     form: v.literal('path'),
-    data: v.pipe(
-      v.string(),
-      v.maxLength(MOST_DATA),
-      v.check((data) => pathFrom(data) !== undefined, 'a path of absolute M, L, H, V, C, Q and Z'),
+    data: PathDataSchema,
+    of: v.optional(
+      v.strictObject({
+        how: v.picklist(COMBINATIONS),
+        parts: v.pipe(v.array(PathDataSchema), v.minLength(2), v.maxLength(16)),
+      }),
     ),
   }),
 ])
 export type Form = v.InferOutput<typeof FormSchema>
+
+/** What a shape was put together from, as long as that is kept. */
+export const madeOf = (form: Form | undefined): Extract<Form, { form: 'path' }>['of'] =>
+  form?.form === 'path' ? form.of : undefined
 
 const BOX = { left: 0, top: 0, right: 100, bottom: 100 }
 const FULL = 360
@@ -223,9 +253,16 @@ export function pathOfForm(form: Form): Path {
       return [{ from, steps: [{ to }], closed: false }]
     }
     case 'path':
-      return pathFrom(form.data) ?? []
+      return readPath(form.data) ?? []
   }
 }
+
+/** What a browser draws a form by: the data of an SVG path within 100 × 100. */
+export const dataOfForm = (form: Form): string =>
+  form.form === 'path' && WRITTEN.test(form.data) ? form.data : pathData(pathOfForm(form))
+
+/** Data as `pathData` writes it. */
+const WRITTEN = /^[MLCZ\d .-]*$/
 
 /** A form in a box, px. */
 export const pathIn = (form: Form, left: number, top: number, width: number, height: number): Path =>

@@ -6,6 +6,9 @@ export type Step = { to: Point; by?: readonly [Point, Point] }
 export type Chain = { from: Point; steps: readonly Step[]; closed: boolean }
 export type Path = readonly Chain[]
 
+/** Whether two points are one, but for how numbers are kept. */
+export const near = ([a, b]: Point, [c, d]: Point): boolean => Math.hypot(a - c, b - d) < 1e-6
+
 /** A quarter of a circle by one curve: how far its handles lie (error 0.03 %). */
 export const QUARTER = 0.5522847498
 
@@ -53,13 +56,35 @@ export function* pointsAlong(path: Path): Generator<Point> {
 
 export type Bounds = { left: number; top: number; right: number; bottom: number }
 
+/** Where a curve turns back in one direction: the shares of its way at which its derivative there is nothing. */
+function turningPoints(a: number, b: number, c: number, d: number): number[] {
+  const [p, q, r] = [d - a + 3 * (b - c), 2 * (a - 2 * b + c), b - a]
+  if (Math.abs(p) < 1e-9) return Math.abs(q) < 1e-9 ? [] : [-r / q]
+  const root = Math.sqrt(q * q - 4 * p * r)
+  return [(-q + root) / (2 * p), (-q - root) / (2 * p)]
+}
+
+/** The bounds of what is drawn, not of the handles. */
 export function boundsOf(path: Path): Bounds {
   const bounds = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity }
-  for (const [x, y] of pointsAlong(path)) {
+  const take = ([x, y]: Point) => {
     bounds.left = Math.min(bounds.left, x)
     bounds.top = Math.min(bounds.top, y)
     bounds.right = Math.max(bounds.right, x)
     bounds.bottom = Math.max(bounds.bottom, y)
+  }
+  for (const { from, steps } of path) {
+    let at = from
+    take(at)
+    for (const step of steps) {
+      const { to, by } = step
+      if (by)
+        for (const axis of [0, 1])
+          for (const t of turningPoints(at[axis], by[0][axis], by[1][axis], to[axis]))
+            if (t > 0 && t < 1) take(curveAt(at, step, t))
+      take(to)
+      at = to
+    }
   }
   return bounds
 }
@@ -99,11 +124,13 @@ export function rounded({ from, steps, closed }: Chain, by: number): Chain {
   return { from: start!, steps: out, closed }
 }
 
-const short = (value: number) => String(Math.round(value * 1000) / 1000)
-const pair = ([x, y]: Point) => `${short(x)} ${short(y)}`
-
-/** As the data of an SVG path: absolute M, L, C and Z. */
-export function pathData(path: Path): string {
+/**
+ * As the data of an SVG path: absolute M, L, C and Z.
+ * @param digits behind the point; what is kept in 100 × 100 to be seen at any size needs more of them
+ */
+export function pathData(path: Path, digits = 3): string {
+  const scale = 10 ** digits
+  const pair = ([x, y]: Point) => `${Math.round(x * scale) / scale} ${Math.round(y * scale) / scale}`
   return path
     .map(({ from, steps, closed }) => {
       const parts = steps.map(({ to, by }) =>

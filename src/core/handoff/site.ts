@@ -4,8 +4,7 @@ import type { Document, Node, Page } from '../document/document'
 import { langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
-import { pathOfForm } from '../forms/form'
-import { pathData } from '../forms/path'
+import { dataOfForm } from '../forms/form'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
@@ -227,7 +226,7 @@ class PageWriter {
 
   /** Drawn in its box, whatever its size; the line along it is as wide everywhere. Its colours come from its class. */
   private shape(node: Node, { alt, form }: Props, pad: string) {
-    const data = pathData(pathOfForm(form ?? { form: 'ellipse' }))
+    const data = dataOfForm(form ?? { form: 'ellipse' })
     const said = alt ? ` role="img" aria-label="${htmlAttribute(alt)}"` : ' aria-hidden="true"'
     const { tag } = this.elements.get(node.id)!
     this.lines.push(

@@ -1,7 +1,6 @@
 /** Filters and what a block is cut to. */
 import * as v from 'valibot'
-import { FormSchema, pathOfForm } from '../forms/form'
-import { pathData } from '../forms/path'
+import { dataOfForm, FormSchema } from '../forms/form'
 import { num, percent, px } from './css-text'
 import { svgAddress } from './fill-layers'
 import { finite, share } from './values'
@@ -56,7 +55,7 @@ export type Cut = v.InferOutput<typeof CutSchema>
 
 /** A form as a mask's picture: all of it is seen through. */
 export const maskPicture = (cut: Exclude<Cut, { form: 'fade' }>) =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" preserveAspectRatio="none"><path fill-rule="evenodd" d="${pathData(pathOfForm(cut))}"/></svg>`
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" preserveAspectRatio="none"><path fill-rule="evenodd" d="${dataOfForm(cut)}"/></svg>`
 
 export const maskText = (cut: Cut): string =>
   cut.form === 'fade'

@@ -6,8 +6,7 @@
 import type { Document } from '../../core/document/document'
 import { DEFAULT_LANG } from '../../core/document/language'
 import { cascaded } from '../../core/document/resolve'
-import { pathOfForm } from '../../core/forms/form'
-import { pathData } from '../../core/forms/path'
+import { dataOfForm } from '../../core/forms/form'
 import { fontStack } from '../../core/handoff/css'
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET } from '../../core/handoff/stylesheet'
@@ -268,7 +267,7 @@ function drawForm(element: HTMLElement, { form }: Resolved) {
     path.setAttribute('fill-rule', 'evenodd')
     path.setAttribute('vector-effect', 'non-scaling-stroke')
   }
-  svg.firstElementChild!.setAttribute('d', pathData(pathOfForm(form!)))
+  svg.firstElementChild!.setAttribute('d', dataOfForm(form!))
 }
 
 /** @param own px between the text's words */
