@@ -3,11 +3,12 @@
 import { lazy, Suspense, useEffect, useLayoutEffect, useRef } from 'react'
 import { blockAt, blocksAt } from '../../core/arrange/hit'
 import { isShared } from '../../core/expand/instances'
-import { isText } from '../../core/properties/kinds'
 import { HOME, isAtHome } from '../editor/focus-home'
+import { openBlock } from '../editor/open-block'
 import { useBoard } from '../editor/use-editor'
 import { pinGauge } from '../palette/aid-commands'
 import { commandFor, keysOf } from '../palette/commands'
+import { pointsLayer } from '../shapes/fetch-points'
 import { takePictures, targetsAt } from '../shelf/take-pictures'
 import { focusWords } from '../spec/focus-words'
 import { isFontFile } from '../type/fetch-fonts'
@@ -24,6 +25,7 @@ import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
 import { MissingMarks } from './missing-marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
+import { PointsBar } from './points-bar'
 import { Pulls } from './pulls'
 import { ScalingBar } from './scaling-bar'
 import { SharedSections } from './shared-sections'
@@ -34,6 +36,7 @@ import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
 const ColorPicking = lazy(() => import('./color-picking').then((part) => ({ default: part.ColorPicking })))
+const PointsLayer = lazy(() => pointsLayer().then((part) => ({ default: part.PointsLayer })))
 
 /** At a side of the window the pointer brings hidden tools back, px. */
 const EDGE = 3
@@ -223,8 +226,7 @@ export function Board() {
     const hit = under(event.clientX, event.clientY)
     if (hit?.id && isShared(hit.id)) return focusWords()
     const node = hit?.id ? editor.doc.node(hit.id) : undefined
-    if (hit && node?.kind === 'picture') editor.frame(node, hit.view.id)
-    if (hit && node && isText(node.kind)) editor.set({ editing: { id: node.id, view: hit.view.id } })
+    if (hit && node) openBlock(editor, node, hit.view.id)
   }
 
   return (
@@ -319,6 +321,11 @@ export function Board() {
           <WorstPlace {...place} />
           <Pulls {...place} />
           <FramingLayer {...place} />
+          {editor.points?.view === place.view.id && (
+            <Suspense>
+              <PointsLayer {...place} />
+            </Suspense>
+          )}
           <DragMarks {...place} />
           <Gauge {...place} />
         </div>
@@ -330,6 +337,7 @@ export function Board() {
       )}
       <Description />
       <ScalingBar />
+      <PointsBar />
       <BreakagesBar />
       {editor.drawing && (
         <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-plain">
@@ -348,6 +356,7 @@ export function Board() {
         editor.doc.node(editor.pageId).children.length === 0 &&
         !editor.page.template &&
         !editor.drawing &&
+        !editor.points &&
         !editor.scaling &&
         editor.shownWidths.size === 0 && <EmptyPage />}
     </div>

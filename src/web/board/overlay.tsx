@@ -257,8 +257,8 @@ export function Fold({ view, left, top, zoom }: Omit<SheetPlace, 'layout'>) {
 export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
   const active = editor.view.id === view.id
-  // What is slid in its box has marks of its own.
-  if (editor.framing?.view === view.id) return null
+  // What is slid in its box, and what is pulled by its points, has marks of its own.
+  if (editor.framing?.view === view.id || editor.points?.view === view.id) return null
   return (
     <>
       {editor.selection.map((id) => {

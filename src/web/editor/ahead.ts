@@ -1,9 +1,9 @@
 /** What is not needed to show a board comes behind it, when there is nothing else to do: from then on all goes on without a network. */
 import { contextMenu } from '../board/fetch-menu'
-import { combining } from '../palette/shape-commands'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
 import { backdropDialog, cutDialog } from '../pictures/fetch-pictures'
+import { combining, pointsLayer } from '../shapes/fetch-points'
 import { pictureCleaner } from '../shelf/read-picture'
 import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
@@ -28,6 +28,7 @@ export function fetchAhead(): () => void {
       pictureCleaner(),
       import('../shelf/draw-picture'),
       combining(),
+      pointsLayer(),
       import('../../core/handoff/svg/page'),
       import('../../core/document/save'),
     ]

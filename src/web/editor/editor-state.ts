@@ -39,6 +39,7 @@ export class Editor extends Sheets {
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
     this.framing = undefined
+    this.points = undefined
     this.followSelection()
     const node = this.selected ?? this.sharedNode
     const many = this.selection.length

@@ -176,6 +176,7 @@ export abstract class Sheets extends EditorState {
     this.shownWidths = new Map()
     this.breaking = undefined
     this.framing = undefined
+    this.points = undefined
     this.layouts.clear()
     this.fitted = false
     this.refresh()
@@ -221,6 +222,7 @@ export abstract class Sheets extends EditorState {
     this.elsewhere = this.elsewhere.filter((id) => this.doc.nodes.has(id))
     if (this.editing && !this.doc.nodes.has(this.editing.id)) this.editing = undefined
     if (this.framing && !this.doc.nodes.has(this.framing.id)) this.framing = undefined
+    if (this.points?.id && !this.doc.nodes.has(this.points.id)) this.points = undefined
     if (this.shownWidths.size > 0) this.shownWidths = stillOther(this.shownWidths, this.doc.views)
     this.refresh()
     if (this.shared && !this.sharedNode) this.shared = undefined

@@ -1,6 +1,8 @@
 /** What a tab shows, has selected and is doing: plain values, changed by the editor's `set`. */
 import type { LookOf } from '../../core/arrange/look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
+import type { Point } from '../../core/forms/path'
+import type { Anchor, AnchorRef } from '../../core/forms/points'
 import type { Misfit } from '../../core/lattice/fit'
 import type { Rect } from '../../core/layout/rect'
 import type { Drag, SheetPoint } from '../board/drag'
@@ -8,6 +10,18 @@ import type { Typing } from '../text/typing'
 import type { Camera } from './camera'
 
 type Panels = { readonly ledger: boolean; readonly spec: boolean; readonly shelf: boolean }
+
+/** Without `id` the path is being begun; `first` is where. */
+export type PointsOpen = {
+  id?: string
+  view: string
+  chosen: readonly AnchorRef[]
+  /** What is pressed is the next point: of a new path, or of one that goes on. */
+  drawing?: 'new' | 'on'
+  first?: Anchor
+  /** The handle that goes on from the end that is chosen: in an outline only when something follows. */
+  onward?: { at: Point; handle: Point }
+}
 
 export class EditorState {
   pageId = ''
@@ -31,6 +45,8 @@ export class EditorState {
   breaking: string | undefined
   /** The picture being slid inside its box. */
   framing: { id: string; view: string } | undefined
+  /** The shape whose points are pulled on its sheet, and those that are chosen. */
+  points: PointsOpen | undefined
   /** Takes a colour from the sheets: is told it, or that there is none. */
   picking: ((color: string | undefined) => void) | undefined
   /** What is pulled on its block: a fill's gradient, or else its corners. */

@@ -2,15 +2,15 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useRef, useState } from 'react'
-import { menuLine } from '../../core/arrange/menu-items'
 import { mayHold } from '../../core/arrange/order'
 import { shownChildren } from '../../core/arrange/view-order'
 import { formatPx } from '../../core/lattice/solve'
-import { holdsBlocks } from '../../core/properties/kinds'
+import { holdsBlocks, isText } from '../../core/properties/kinds'
 import { HOME } from '../editor/focus-home'
+import { openBlock } from '../editor/open-block'
 import { useEditor } from '../editor/use-editor'
 import { useStable } from '../parts/stable'
-import { focusItems, focusWords } from '../spec/focus-words'
+import { focusWords } from '../spec/focus-words'
 import { type DropMark, LedgerRow, ROW_HEIGHT } from './row'
 import { type Row, rowsOf } from './rows'
 
@@ -123,13 +123,10 @@ export function Ledger() {
       case 'F2':
         return node.source ? undefined : setRenaming(node.id)
       case 'Enter':
-        if (node.kind === 'text' || node.kind === 'button') {
-          event.preventDefault()
-          if (node.source) return focusWords()
-          editor.set({ editing: { id: node.id, view: editor.viewId } })
-        } else if (!node.source && node.kind === 'picture') editor.frame(node)
-        else if (!node.source && menuLine(doc, node, editor.view.id) !== undefined) focusItems()
-        else toggle(node.id)
+        // Nothing else is pressed by it.
+        event.preventDefault()
+        if (node.source) return isText(node.kind) ? focusWords() : toggle(node.id)
+        if (!openBlock(editor, node)) toggle(node.id)
     }
   }
 

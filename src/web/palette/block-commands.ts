@@ -1,13 +1,11 @@
 /** Commands on what is selected: its words, what it lies in, copies, its look. */
 
 import { lookOf } from '../../core/arrange/look'
-import { menuLine } from '../../core/arrange/menu-items'
 import { duplicateEdits, outermost } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { cascaded } from '../../core/document/resolve'
-import { isText } from '../../core/properties/kinds'
 import { type Editor, makeId } from '../editor/editor-state'
-import { focusItems } from '../spec/focus-words'
+import { canOpen, openBlock } from '../editor/open-block'
 import { type Command, hasBlock } from './command'
 
 export function removeSelected(editor: Editor) {
@@ -73,20 +71,11 @@ function openMenu(editor: Editor) {
 export const BLOCKS: Command[] = [
   {
     id: 'edit-text',
-    name: 'Edit the text, a menu’s items, or what is seen of a picture',
+    name: 'Edit the text, a menu’s items, the points of a shape, or what is seen of a picture',
     group: 'Block',
     keys: 'Enter',
-    when: ({ selected, doc, view }) =>
-      selected !== undefined &&
-      (isText(selected.kind) ||
-        selected.kind === 'picture' ||
-        menuLine(doc, selected, view.id) !== undefined),
-    run: (editor) => {
-      const node = editor.selected!
-      if (node.kind === 'picture') editor.frame(node)
-      else if (isText(node.kind)) editor.set({ editing: { id: node.id, view: editor.viewId } })
-      else focusItems()
-    },
+    when: (editor) => editor.selected !== undefined && canOpen(editor, editor.selected),
+    run: (editor) => openBlock(editor, editor.selected!),
   },
   {
     id: 'climb',

@@ -1,10 +1,9 @@
 /** Commands that put shapes together. What does that is fetched behind the board. */
-import type { Combination } from '../../core/forms/combine'
+import { type Combination, madeOf } from '../../core/forms/form'
 import type { Editor } from '../editor/editor-state'
+import { combining, shapePoints } from '../shapes/fetch-points'
 import { arrange } from './arrange-commands'
 import type { Command } from './command'
-
-export const combining = () => import('../../core/arrange/combine')
 
 export const areShapes = ({ selectedNodes }: Editor) =>
   selectedNodes.length > 1 && selectedNodes.every(({ kind }) => kind === 'shape')
@@ -30,10 +29,30 @@ export function combine(editor: Editor, how: Combination, label: string) {
   )
 }
 
-export const SHAPES: Command[] = COMBINED.map(([how, , name]) => ({
-  id: `shapes-${how}`,
-  name,
-  group: 'Arrange',
-  when: areShapes,
-  run: (editor) => void combine(editor, how, name),
-}))
+export const SHAPES: Command[] = [
+  {
+    id: 'draw-path',
+    name: 'Draw a path',
+    group: 'Block',
+    keys: 'D',
+    when: ({ page }) => page !== undefined,
+    run: (editor) => void shapePoints().then(({ beginPath }) => beginPath(editor)),
+  },
+  ...COMBINED.map(
+    ([how, , name]): Command => ({
+      id: `shapes-${how}`,
+      name,
+      group: 'Arrange',
+      when: areShapes,
+      run: (editor) => void combine(editor, how, name),
+    }),
+  ),
+  {
+    id: 'shapes-apart',
+    name: 'Take a shape apart into those that it was put together from',
+    group: 'Arrange',
+    when: ({ selected }) => selected !== undefined && madeOf(selected.props.form) !== undefined,
+    run: (editor) =>
+      void shapePoints().then(({ takeApart }) => editor.selected && takeApart(editor, editor.selected)),
+  },
+]

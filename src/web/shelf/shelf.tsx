@@ -1,5 +1,5 @@
 /** The shelf along the bottom: sections, blocks and pictures to place, with pictures of what you will get. */
-import { Image, LayoutPanelTop, Search, Shapes, Smile } from 'lucide-react'
+import { Image, LayoutPanelTop, Search, Shapes, Smile, Spline } from 'lucide-react'
 import { useState } from 'react'
 import type { ShelfItem } from '../../core/shelf/build'
 import { SHELF } from '../../core/shelf/items'
@@ -7,6 +7,7 @@ import { foundOnShelf } from '../../core/shelf/search'
 import type { Editor } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 import { useBoard, useEditor } from '../editor/use-editor'
+import { shapePoints } from '../shapes/fetch-points'
 import { GuidesList } from './guides-list'
 import { IconTray } from './icon-tray'
 import { PictureTray } from './picture-tray'
@@ -74,6 +75,11 @@ export function Shelf() {
     return (words === '' ? SHELF : found).filter((item) => item.shelf === part).length
   }
   const isShown = (part: string) => open && part === (marked?.shelf ?? (words === '' ? shelfPart : ''))
+  /** Whether drawing a path is offered, too. */
+  const drawing =
+    words === ''
+      ? shelfPart === 'blocks' && (category ?? 'Shapes') === 'Shapes'
+      : 'draw a path shape line'.includes(words.toLowerCase())
   const place = (item: ShelfItem) => {
     setSearch('')
     placeItem(editor, item)
@@ -188,7 +194,7 @@ export function Shelf() {
                 })}
               </div>
               <div id="shelf-items" className="flex min-w-0 flex-1 gap-3 overflow-x-auto pt-0.5 pl-0.5">
-                {items.length === 0 && (
+                {items.length === 0 && !drawing && (
                   <p className="pt-2 soft">
                     Nothing here is called “{search}”. Try “hero”, “cards”, “button” or “row”.
                   </p>
@@ -219,12 +225,31 @@ export function Shelf() {
                     <span className="mt-1 block truncate">{item.name}</span>
                   </button>
                 ))}
+                {drawing && <DrawPath />}
               </div>
             </>
           )}
         </div>
       )}
     </section>
+  )
+}
+
+/** A shape that is in no tray: drawn on the sheet. */
+function DrawPath() {
+  const editor = useEditor()
+  return (
+    <button
+      type="button"
+      className="group w-38 flex-none text-left"
+      title="Draw a path on the sheet, point by point (D)"
+      onClick={() => void shapePoints().then(({ beginPath }) => beginPath(editor))}
+    >
+      <span className="grid h-21.5 place-items-center rounded-field border border-dashed border-base-300 group-hover:border-primary">
+        <Spline size={26} strokeWidth={1.5} aria-hidden />
+      </span>
+      <span className="mt-1 block truncate">Draw a path …</span>
+    </button>
   )
 }
 

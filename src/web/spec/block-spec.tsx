@@ -1,4 +1,5 @@
 /** What is said of a block: its own, one of the template that the page shows, or the slot in one. */
+
 import { Eye, EyeOff, Lock, LockOpen } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { isOnLattice } from '../../core/arrange/spans'
@@ -8,6 +9,7 @@ import { ScopeSwitch } from '../editor/scope-switch'
 import { useEditor } from '../editor/use-editor'
 import { areShapes } from '../palette/shape-commands'
 import { NumberChip } from '../parts/number-chip'
+import { PointsLines } from '../shapes/points-lines'
 import { Arrange } from './arrange'
 import { FillerButton } from './filler'
 import { Help } from './help'
@@ -110,6 +112,11 @@ function BlockSpec({ node }: { node: Node }) {
           <Suspense>
             <SelectedWords node={node} typing={editor.typing} />
           </Suspense>
+        )}
+        {editor.points?.id === node.id && (
+          <Group title="Points">
+            <PointsLines node={node} />
+          </Group>
         )}
         {node.kind !== 'section' && (
           <Group title="Place" aside={<Help topic="place" />}>

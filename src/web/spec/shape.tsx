@@ -6,11 +6,13 @@ import { useEditor } from '../editor/use-editor'
 import { COMBINED, combine } from '../palette/shape-commands'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { inkLine } from '../shapes/ink'
+import { MadeOf } from '../shapes/made-of'
+import { PointsButton } from '../shapes/points-lines'
 import { ColorChip } from './color-chip'
 import { FormChip } from './form-chip'
 import { Line } from './line'
 
-const NEW: Stroke = { width: 2, color: '{color.ink}' }
 const CAPS = [
   { value: 'butt', label: 'cut ends' },
   { value: 'round', label: 'round ends' },
@@ -36,13 +38,15 @@ export function ShapeLines({ node }: { node: Node }) {
     editor.setProps(props, `${label} of ${node.name}`, gesture && `${label}-${gesture}`)
   const stroke = raw.stroke
   const line = (part: Partial<Stroke>, gesture?: string) =>
-    set({ stroke: { ...(stroke ?? fresh(editor.tokens.names('color'))), ...part } }, 'Line', gesture)
+    set({ stroke: { ...(stroke ?? inkLine(editor.tokens.names('color'))), ...part } }, 'Line', gesture)
   return (
     <>
       <Line node={node} keys={['form']}>
         <span>Form</span>
         <FormChip label="Form" form={resolved.form} lines onChange={(form) => set({ form }, 'Form')} />
+        <PointsButton node={node} />
       </Line>
+      <MadeOf node={node} />
       <Line node={node} keys={['paint']}>
         <span>Paint</span>
         <ColorChip
@@ -118,7 +122,3 @@ export function ShapesTogether() {
     </div>
   )
 }
-
-/** In the project's ink, where it has one. */
-const fresh = (colors: readonly string[]): Stroke =>
-  colors.includes('color.ink') ? NEW : { ...NEW, color: '#1c2b24' }
