@@ -4,6 +4,7 @@ import { benchBoard } from './board'
 import { benchCommits } from './commits'
 import { benchDelivery } from './delivery'
 import { bytesPerNode, timeDemo, timeGrowth } from './growth'
+import { benchPath } from './path'
 import { benchPictures } from './pictures'
 import { type Further, median } from './statistics'
 import { benchStore } from './store'
@@ -34,6 +35,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   },
   board: benchBoard,
   pictures: benchPictures,
+  path: benchPath,
   commits: benchCommits,
   store: benchStore,
   delivery: benchDelivery,

@@ -1,8 +1,6 @@
 /** The points of a shape over its sheet: pulled, added, chosen, drawn on; by keys, too. */
-import { useEffect, useMemo, useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Point } from '../../core/forms/path'
-import { pathData } from '../../core/forms/path'
-import { type AnchorRef, anchorAt, isSmooth, type Outlines, pathOfOutlines } from '../../core/forms/points'
 import { turnBack } from '../../core/layout/rect'
 import type { SheetPlace } from '../board/sheet-place'
 import { type Editor, makeId } from '../editor/editor-state'
@@ -21,6 +19,7 @@ import {
   takeAway,
   toggleSmooth,
 } from './point-work'
+import { PointsDrawn } from './points-drawn'
 
 /** px that an arrow key goes, and with Shift. */
 const STEP = 1
@@ -117,7 +116,7 @@ function Points({ view, layout, left, top, zoom }: SheetPlace) {
       }}
     >
       {open ? (
-        <Drawn
+        <PointsDrawn
           outlines={points?.drawing ? onward(editor, open.outlines) : open.outlines}
           chosen={chosenIn(editor, open.outlines)}
           zoom={zoom}
@@ -126,7 +125,7 @@ function Points({ view, layout, left, top, zoom }: SheetPlace) {
         />
       ) : (
         points?.first && (
-          <Drawn
+          <PointsDrawn
             outlines={[{ anchors: [points.first], closed: false }]}
             chosen={[]}
             zoom={zoom}
@@ -136,88 +135,5 @@ function Points({ view, layout, left, top, zoom }: SheetPlace) {
         )
       )}
     </div>
-  )
-}
-
-/** Dots as one path each: of thousands of points none costs an element. */
-const dots = (points: readonly Point[]) => points.map(([x, y]) => `M${x} ${y}h0`).join('')
-
-function Drawn({
-  outlines,
-  chosen,
-  zoom,
-  turn,
-  centre,
-}: {
-  outlines: Outlines
-  chosen: readonly AnchorRef[]
-  zoom: number
-  turn: number
-  centre: Point
-}) {
-  const { line, curves, corners } = useMemo(() => {
-    const all = outlines.flatMap(({ anchors }) => anchors)
-    return {
-      line: pathData(pathOfOutlines(outlines)),
-      curves: dots(all.filter(isSmooth).map(({ at }) => at)),
-      corners: dots(all.filter((each) => !isSmooth(each)).map(({ at }) => at)),
-    }
-  }, [outlines])
-  const anchors = chosen.map((ref) => anchorAt(outlines, ref)!)
-  // Of many chosen none has its handles shown: they could not be told apart.
-  const handles = anchors.length > 4 ? [] : anchors
-  const ways = handles.flatMap(({ at, into, out }) =>
-    [into, out].flatMap((handle) => (handle ? [[at, handle]] : [])),
-  )
-  return (
-    <svg aria-hidden className="pointer-events-none absolute inset-0 size-full overflow-visible">
-      <g
-        transform={`scale(${zoom}) rotate(${turn} ${centre[0]} ${centre[1]})`}
-        className="[&>path]:[vector-effect:non-scaling-stroke]"
-        fill="none"
-      >
-        <path d={line} stroke="white" strokeWidth={3} strokeOpacity={0.7} />
-        <path data-points-line d={line} stroke="var(--sheet-pine)" strokeWidth={1.25} />
-        {ways.map(([at, to], i) => (
-          <path
-            key={i}
-            d={`M${at[0]} ${at[1]}L${to[0]} ${to[1]}`}
-            stroke="var(--sheet-pine)"
-            strokeWidth={1}
-          />
-        ))}
-        {(
-          [
-            [corners, 'square'],
-            [curves, 'round'],
-          ] as const
-        ).map(([d, cap]) => (
-          <g key={cap} strokeLinecap={cap} className="[&>path]:[vector-effect:non-scaling-stroke]">
-            <path d={d} stroke="var(--sheet-pine)" strokeWidth={cap === 'round' ? 9 : 8} />
-            <path d={d} stroke="white" strokeWidth={cap === 'round' ? 6 : 5} />
-          </g>
-        ))}
-        {anchors.map((anchor, i) => (
-          <path
-            key={i}
-            data-point-chosen
-            d={dots([anchor.at])}
-            stroke="var(--sheet-pine)"
-            strokeWidth={isSmooth(anchor) ? 10 : 9}
-            strokeLinecap={isSmooth(anchor) ? 'round' : 'square'}
-          />
-        ))}
-        {ways.map(([, to], i) => (
-          <path
-            key={i}
-            data-point-handle
-            d={dots([to])}
-            stroke="var(--sheet-gold)"
-            strokeWidth={8}
-            strokeLinecap="round"
-          />
-        ))}
-      </g>
-    </svg>
   )
 }
