@@ -1,6 +1,7 @@
 /** Shapes by their points: drawn, pulled, put together and taken apart again, by pointer and by keys. */
 import type { Page } from '@playwright/test'
-import { expect, findNode, row, saved, setValue, stored, test } from './app'
+import sharp from 'sharp'
+import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 import { loosePage, storedBlock } from './loose-page'
 
 type Kept = { form: string; data: string; of?: { how: string; parts: string[] } }
@@ -215,4 +216,42 @@ test('shapes put together stay shapes: a point of one is pulled, how is chosen, 
   const { sections } = (await stored(desk)).pages.find(({ path }) => path === '/together')!
   for (const name of ['Ellipse', 'Ellipse 2'])
     expect(findNode(sections, name)!.props.form).not.toHaveProperty('of')
+})
+
+/** The mean difference of two pictures of one size, levels of 255. */
+async function differ(one: Buffer, other: Buffer): Promise<number> {
+  const [a, b] = await Promise.all([one, other].map((each) => sharp(each).greyscale().raw().toBuffer()))
+  expect(a.length).toBe(b.length)
+  return a.reduce((sum, level, i) => sum + Math.abs(level - b[i]), 0) / a.length
+}
+
+test('a text becomes the outlines of its letters: the same to the eye, a shape with points, said aloud', async ({
+  desk,
+}) => {
+  const heading = onSheet(desk, 'desktop', 'Borrow a packet')
+  await heading.click()
+  const name = (await desk.locator('aside h2').textContent())!.trim()
+  const clip = (await desk.locator('[data-selected]').first().boundingBox())!
+  const look = async () => {
+    await row(desk, 'Footer').click()
+    await expect(row(desk, 'Footer')).toHaveAttribute('aria-selected', 'true')
+    return desk.screenshot({ clip })
+  }
+  const before = await look()
+  await heading.click()
+  await desk.getByRole('button', { name: 'Into outlines' }).click()
+  await expect(desk.getByText('A shape now, said as its words').first()).toBeVisible()
+  await expect(desk.getByRole('button', { name: 'Form: path' })).toBeVisible()
+  await saved(desk)
+  const made = findNode((await stored(desk)).pages[0].sections, name)!
+  expect(made.kind).toBe('shape')
+  expect(made.props.alt).toMatch(/Borrow a packet/)
+  expect((made.overrides!.mobile.width as { px: number }).px).toBeLessThan(
+    (made.props.width as { px: number }).px,
+  )
+  // Letters are drawn a little darker than shapes, and nothing else differs.
+  expect(await differ(before, await look())).toBeLessThan(5)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await heading.click()
+  await expect(desk.getByRole('button', { name: 'Into outlines', exact: true })).toBeVisible()
 })

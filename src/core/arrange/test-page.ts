@@ -12,7 +12,8 @@ import { ParagraphCache } from '../text/paragraph-cache'
 import type { SetEdit } from './align'
 import { orderAt } from './order'
 
-export const paragraphs = new ParagraphCache(new FontLibrary())
+export const fonts = new FontLibrary()
+export const paragraphs = new ParagraphCache(fonts)
 let made = 0
 export const makeId = () => `made${made++}`
 export const set: SetEdit = (node, props) => ({ op: 'set', node: node.id, props })

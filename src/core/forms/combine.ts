@@ -47,3 +47,9 @@ export function combined(paths: readonly Path[], how: Combination): Path {
       paths[0],
     )
 }
+
+/** A path whose outlines may lie over one another, as those of letters do (its inside is where they do not undo each other), as one without. */
+export const withoutOverlaps = (path: Path): Path =>
+  new PathBoolean([{ path: pathFromPathData(pathData(path)), fillRule: FillRule.NonZero }])
+    .get(PathBooleanOperation.Union)
+    .flatMap(chainsOf)

@@ -21,7 +21,7 @@ const number = (from: number, to: number) => v.pipe(v.number(), v.finite(), v.mi
 const round = v.optional(number(0, 100))
 
 /** Longest path, characters: some four thousand curves. */
-const MOST_DATA = 200_000
+export const MOST_DATA = 200_000
 
 /** Ways of putting shapes together. */
 export const COMBINATIONS = ['unite', 'subtract', 'intersect', 'exclude'] as const

@@ -2,6 +2,7 @@
 import { type Combination, madeOf } from '../../core/forms/form'
 import type { Editor } from '../editor/editor-state'
 import { combining, shapePoints } from '../shapes/fetch-points'
+import { intoOutlines } from '../shapes/into-outlines'
 import { arrange } from './arrange-commands'
 import type { Command } from './command'
 
@@ -54,5 +55,12 @@ export const SHAPES: Command[] = [
     when: ({ selected }) => selected !== undefined && madeOf(selected.props.form) !== undefined,
     run: (editor) =>
       void shapePoints().then(({ takeApart }) => editor.selected && takeApart(editor, editor.selected)),
+  },
+  {
+    id: 'text-outlines',
+    name: 'Turn the text into outlines: a shape, no longer text',
+    group: 'Block',
+    when: ({ selected }) => selected?.kind === 'text',
+    run: (editor) => void intoOutlines(editor, editor.selected!),
   },
 ]

@@ -3,3 +3,5 @@
 export const shapePoints = () => import('./point-work')
 export const pointsLayer = () => import('./points-layer')
 export const combining = () => import('../../core/arrange/combine')
+/** What makes outlines of letters. */
+export const lettering = () => import('../../core/arrange/text-outline')

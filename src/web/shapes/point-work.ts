@@ -61,7 +61,7 @@ export async function openPoints(editor: Editor, node: Node, view = editor.viewI
   }
   if (!editor.doc.nodes.has(node.id)) return
   editor.select(node.id, view)
-  editor.set({ points: { id: node.id, view, chosen: [] } })
+  editor.set({ points: { id: node.id, view, chosen: [] }, keyNote: undefined })
   const count = allAnchors(openShape(editor)?.outlines ?? []).length
   editor.announce(`${count} points of ${editor.called(node)}: Page Down goes from one to the next`)
 }

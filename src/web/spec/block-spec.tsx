@@ -9,6 +9,7 @@ import { ScopeSwitch } from '../editor/scope-switch'
 import { useEditor } from '../editor/use-editor'
 import { areShapes } from '../palette/shape-commands'
 import { NumberChip } from '../parts/number-chip'
+import { intoOutlines } from '../shapes/into-outlines'
 import { PointsLines } from '../shapes/points-lines'
 import { Arrange } from './arrange'
 import { FillerButton } from './filler'
@@ -155,7 +156,19 @@ function BlockSpec({ node }: { node: Node }) {
         {isText(node.kind) && (
           <Group title="Type">
             <TypeLines node={node} />
-            <FillerButton node={node} />
+            <div className="flex flex-wrap items-center gap-1.5">
+              <FillerButton node={node} />
+              {node.kind === 'text' && (
+                <button
+                  type="button"
+                  className="plain-button"
+                  title="A shape of its letters, no longer text"
+                  onClick={() => void intoOutlines(editor, node)}
+                >
+                  Into outlines
+                </button>
+              )}
+            </div>
           </Group>
         )}
         {node.kind === 'picture' && (

@@ -1,24 +1,16 @@
 /** Lines of text as glyphs. An outline is in the document once, however often it is set. */
 import type { LayoutBox } from '../../layout/box'
+import { LineGlyphs, type SetGlyph, SLANT } from '../../paint/glyphs'
 import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
-import { spacesIn } from '../../text/paragraph'
-import type { GlyphRun } from '../../text/shape'
 import type { Piece } from '../../text/shaped-text'
 import { htmlAttribute } from '../escape'
 import { inkBetween } from './ink'
 import { painted, type SvgWriter } from './writer'
 
-/** How far fonts without an italic are slanted (Skia: a quarter to the side). */
-const SLANT = 0.25
-
 /** Where a block's words stand. `level`: the page is not turned there, and baselines lie on whole px as in the browser. */
 export type Spot = { left: number; top: number; level: boolean }
-type Part = { start: number; end: number }
 type Gap = [number, number]
-
-/** A glyph as it is set on a line: px from the page's left. */
-type Set = { run: GlyphRun; index: number; x: number }
 
 export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
   const lines = placedLines(box)
@@ -29,57 +21,35 @@ export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
   svg.draw('</g>')
 }
 
-const ALL = { start: 0, end: Number.POSITIVE_INFINITY }
-
 function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot) {
-  const { line, paragraph, marker, spread } = placed
-  const x = spot.left + placed.x
-  const shift = x - paragraph.advances[line.start]
+  const { line, marker } = placed
+  const set = new LineGlyphs(placed, spot.left)
   const exact = spot.top + placed.baseline
   const baseline = spot.level ? Math.round(exact) : exact
-  // What a stretched line's spaces have grown by, up to a character.
-  const grown = (at: number) => (spread === 0 ? 0 : spread * spacesIn(paragraph.text, line.start, at))
-  const sets = (part: Part) =>
-    paragraph.runs
-      .filter((run) => run.end > part.start && run.start < part.end)
-      .flatMap((run) => glyphsIn(run, part, shift))
-      .map((set) => ({ ...set, x: set.x + grown(set.run.cluster[set.index]) }))
-  if (marker) {
-    const glyphs = marker.runs.flatMap((run) => glyphsIn(run, ALL, spot.left + marker.x))
-    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
-  }
-  for (const piece of paragraph.pieces) {
-    const part = { start: Math.max(piece.start, line.start), end: Math.min(piece.end, line.end) }
-    if (part.start >= part.end) continue
-    const glyphs = sets(part)
-    const edge = (at: number) => shift + paragraph.advances[at] + grown(at)
-    const gap: Gap = [edge(part.start), edge(part.end)]
+  if (marker) drawGlyphs(svg, set.marker, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
+  for (const { piece, part } of set.pieces) {
+    const glyphs = set.of(part)
+    const gap: Gap = [set.edge(part.start), set.edge(part.end)]
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
     strikes(svg, box, piece, glyphs, baseline, gap)
   }
   const ending = line.hyphen ?? line.ellipsis
-  if (ending) {
-    const { runs, color, width } = ending
-    const glyphs = runs.flatMap((run) => glyphsIn(run, ALL, x + line.width - width))
-    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, color), false)
-  }
+  if (ending) drawGlyphs(svg, set.ending, baseline, inkOf(svg, box, ending.color), false)
 }
 
 /** Its own colour, or its block's. */
 const inkOf = (svg: SvgWriter, box: LayoutBox, own: string | undefined): string =>
   svg.ink(own) ?? box.resolved.color ?? '#000000'
 
-function glyphsIn(run: GlyphRun, part: Part, shift: number): Set[] {
-  const list: Set[] = []
-  for (let index = 0; index < run.glyphs.length; index++)
-    if (run.cluster[index] >= part.start && run.cluster[index] < part.end)
-      list.push({ run, index, x: shift + run.x[index] })
-  return list
-}
-
-function drawGlyphs(svg: SvgWriter, sets: readonly Set[], baseline: number, color: string, italic = false) {
+function drawGlyphs(
+  svg: SvgWriter,
+  sets: readonly SetGlyph[],
+  baseline: number,
+  color: string,
+  italic = false,
+) {
   for (let from = 0; from < sets.length; ) {
     const { run } = sets[from]
     let to = from
@@ -111,14 +81,15 @@ const shortened = (path: string) =>
 
 type Decorated = { thickness: number; ascent: number; color: string }
 
-const ascentAt = (glyphs: readonly Set[], size: number) => glyphs[0]?.run.face.metrics(size).ascent ?? size
+const ascentAt = (glyphs: readonly SetGlyph[], size: number) =>
+  glyphs[0]?.run.face.metrics(size).ascent ?? size
 
 /** The lines under a piece: its block's in the block's type, its own, and a link's. */
 function underlines(
   svg: SvgWriter,
   box: LayoutBox,
   { style, link }: { style: Piece['style']; link?: string },
-  glyphs: readonly Set[],
+  glyphs: readonly SetGlyph[],
   baseline: number,
   [left, right]: Gap,
 ) {
@@ -138,7 +109,7 @@ function strikes(
   svg: SvgWriter,
   box: LayoutBox,
   { style }: { style: Piece['style'] },
-  glyphs: readonly Set[],
+  glyphs: readonly SetGlyph[],
   baseline: number,
   gap: Gap,
 ) {
@@ -155,7 +126,7 @@ function strikes(
 /** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */
 function underline(
   svg: SvgWriter,
-  glyphs: readonly Set[],
+  glyphs: readonly SetGlyph[],
   baseline: number,
   [left, right]: Gap,
   { thickness, color }: Decorated,
