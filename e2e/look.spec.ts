@@ -75,6 +75,8 @@ test('two shadows; on Mobile alone one is not drawn, and that is put back', asyn
   await desk.getByRole('button', { name: 'Add a shadow' }).click()
   await desk.getByRole('button', { name: 'Add a shadow' }).click()
   await setValue(desk, /^Shadow down: /, '12')
+  await choose(desk, /^Where the shadow falls, 2/, 'into it')
+  await expect.poll(() => style(desk, 'box-shadow')).toMatch(/^(?!.*inset.*inset).*inset/)
   await expect.poll(async () => (await style(desk, 'box-shadow')).match(/px rgb|rgba/g)?.length).toBe(2)
   await onSheet(desk, 'mobile', 'Browse the catalogue').click()
   await desk.getByRole('button', { name: 'Remove shadow 1' }).click()

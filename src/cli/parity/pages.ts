@@ -137,6 +137,7 @@ class Designer {
       blur: this.one([0, 4, 8, 16, 24, 40]),
       spread: this.one([0, 0, 0, -4, 2]),
       color: this.one(['#00000026', '#1c2b2440', '#a8481f66']),
+      ...(this.chance(0.25) ? { inset: true } : {}),
     })
     return this.chance(0.75) ? { one: shadow('a0') } : { one: shadow('a0'), two: shadow('a1') }
   }

@@ -3,7 +3,7 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import type { Form } from '../../core/forms/form'
 import type { Cut, Filters } from '../../core/properties/effects'
-import { BLENDS, type Fill, type Items } from '../../core/properties/items'
+import { allBorders, allCorners, BLENDS, type Fill, type Items } from '../../core/properties/items'
 import type { Kind } from '../../core/properties/kinds'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
@@ -109,6 +109,23 @@ const shapes = (): NodeTree[] =>
     }),
   ])
 
+const INNER = { order: 'a0', inset: true, x: 0, y: 0, blur: 16, spread: 0, color: '#1c2b2499' } as const
+/** Falling behind a block, into it, both; round, with a border, in a block that is smaller than they spread. */
+const shaded = (): NodeTree[] => {
+  const all: Props[] = [
+    { shadows: { a: INNER } },
+    { shadows: { a: { ...INNER, x: 8, y: -10, blur: 6 } }, ...allCorners(30) },
+    { shadows: { a: { ...INNER, spread: 12, blur: 0 } }, ...allCorners(20) },
+    { shadows: { a: { ...INNER, spread: -6, y: 14, blur: 24 } }, ...allBorders(5, '#1d5c4580') },
+    {
+      shadows: { a: { ...INNER, blur: 2, y: 3 }, b: { ...INNER, order: 'a1', inset: false, y: 8 } },
+      radiusTopLeft: 60,
+    },
+    { shadows: { a: { ...INNER, spread: 80 } } },
+  ]
+  return all.map((props) => node('box', { ...size, fills: over(ground), ...props }))
+}
+
 const words = (fill: Bare[], more: Props = {}): NodeTree =>
   node('text', {
     words: said('Sow thick'),
@@ -179,7 +196,7 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
   ]
   const file = starterProject('Paints', 'home')
   file.assets = [...assets]
-  const all = [...boxes, ...framed, ...pictures, ...groups, ...shapes(), ...texts, ...cutOff()]
+  const all = [...boxes, ...framed, ...shaded(), ...pictures, ...groups, ...shapes(), ...texts, ...cutOff()]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }
   file.pages[0].sections = [section]

@@ -93,6 +93,8 @@ const FillSchema = v.variant('kind', [
 ])
 const ShadowSchema = v.strictObject({
   ...item,
+  /** Falls into the block, over its fills, rather than behind it. */
+  inset: v.optional(v.boolean()),
   x: px,
   y: px,
   blur: positivePx,

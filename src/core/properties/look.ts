@@ -48,8 +48,8 @@ const areInWords = (values: Values) => values.raw.fillsIn === 'words' && fillsIn
 function shadowsOf({ raw, write }: Values): string | undefined {
   const shadows = shownItems(raw.shadows as Items<Shadow> | undefined)
   const text = shadows.map(
-    ({ x, y, blur, spread, color }) =>
-      `${[x, y, blur, spread].map(pxText).join(' ')} ${write.color(color) ?? 'transparent'}`,
+    ({ inset, x, y, blur, spread, color }) =>
+      `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(pxText).join(' ')} ${write.color(color) ?? 'transparent'}`,
   )
   return text.length > 0 ? text.join(', ') : undefined
 }

@@ -2,12 +2,18 @@
 import { Plus } from 'lucide-react'
 import type { Node } from '../../core/document/document'
 import type { Shadow } from '../../core/properties/items'
+import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { ColorChip } from './color-chip'
 import { ItemSwitches, useItems } from './items'
 import { Line } from './line'
 
 const NEW: Omit<Shadow, 'order'> = { x: 0, y: 4, blur: 16, spread: 0, color: '#1c2b2433' }
+
+const FALLS = [
+  { value: 'outer', label: 'behind it' },
+  { value: 'inner', label: 'into it' },
+] as const
 
 const LENGTHS = [
   ['x', 'right', 'Shadow to the right', -1000],
@@ -29,6 +35,15 @@ export function ShadowLines({ node }: { node: Node }) {
           key={id}
           className={`flex w-full flex-wrap items-center gap-x-1.5 gap-y-1 pl-2 ${shadow.hidden ? 'soft line-through' : ''}`}
         >
+          <Choice
+            label={i === 0 ? 'Where the shadow falls' : `Where the shadow falls, ${i + 1}`}
+            options={[...FALLS]}
+            value={shadow.inset ? 'inner' : 'outer'}
+            onChoose={(falls) => {
+              const { inset: _, ...rest } = shadow
+              change(id, falls === 'inner' ? { ...rest, inset: true } : rest)
+            }}
+          />
           {LENGTHS.map(([key, words, label, min]) => (
             <span key={key} className="flex items-center gap-1">
               <span className="text-small soft">{words}</span>

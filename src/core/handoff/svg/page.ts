@@ -16,7 +16,7 @@ import { drawBorder } from './borders'
 import { cutOf, filterOf } from './effects'
 import { drawFills } from './fills'
 import { drawPicture } from './pictures'
-import { drawShadow } from './shadow'
+import { drawInnerShadow, drawShadow } from './shadow'
 import { inset, pathOf, type Shape, shape, spread } from './shapes'
 import { drawWords, type Spot } from './words'
 import { painted, SvgWriter } from './writer'
@@ -130,7 +130,8 @@ class PageWriter {
     const { resolved } = box
     const outer = this.outline(box)
     // The first of a list lies on top.
-    for (const shadow of shownItems(resolved.shadows).reverse()) drawShadow(svg, outer, shadow)
+    const shadows = shownItems(resolved.shadows).reverse()
+    for (const shadow of shadows) if (!shadow.inset) drawShadow(svg, outer, shadow)
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
     if (box.node.kind === 'shape') return this.shape(box)
     const inWords = resolved.fillsIn === 'words' && shownItems(resolved.fills).length > 0
@@ -141,6 +142,7 @@ class PageWriter {
       )
     if (!this.isOff(outer)) drawFills(svg, this, outer, inner, resolved.fills)
     if (inWords) svg.draw('</g>')
+    for (const shadow of shadows) if (shadow.inset) drawInnerShadow(svg, inner, shadow)
     const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
     drawBorder(
       svg,

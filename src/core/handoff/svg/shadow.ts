@@ -21,15 +21,38 @@ export function drawShadow(svg: SvgWriter, outer: Shape, shadow: Shadow) {
     'k',
     (id) => `<clipPath id="${id}"><path d="${area}${pathOf(outer)}" clip-rule="evenodd"/></clipPath>`,
   )
-  let filter = ''
-  if (blur > 0) {
-    const region = `x="${num(left)}" y="${num(top)}" width="${num(right - left)}" height="${num(bottom - top)}"`
-    const id = svg.define(
-      'f',
-      (id) =>
-        `<filter id="${id}" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB"><feGaussianBlur stdDeviation="${num(blur / 2)}"/></filter>`,
-    )
-    filter = ` filter="url(#${id})"`
-  }
+  const filter = blurred(svg, blur, { left, top, right, bottom })
   svg.draw(`<g clip-path="url(#${around})">${elementOf(shade, `${painted('fill', color)}${filter}`)}</g>`)
+}
+
+/** Seen only within the padding box, over the fills (CSS Backgrounds 3 §6.1): what lies around a hole of that form. */
+export function drawInnerShadow(svg: SvgWriter, inner: Shape, shadow: Shadow) {
+  const { x, y, blur, color } = shadow
+  if (inner.right <= inner.left || inner.bottom <= inner.top) return
+  const hole = moved(spread(inner, -shadow.spread), x, y)
+  const reach = Math.ceil(blur * 1.5) + 1
+  const around = spread({ ...inner, radii: [SHARP, SHARP, SHARP, SHARP] }, reach * 2)
+  const isOpen = hole.right > hole.left && hole.bottom > hole.top
+  const data = `${pathOf(around)}${isOpen ? pathOf(hole) : ''}`
+  const within = svg.define('k', (id) => `<clipPath id="${id}"><path d="${pathOf(inner)}"/></clipPath>`)
+  const filter = blurred(svg, blur, around)
+  svg.draw(
+    `<g clip-path="url(#${within})"><path d="${data}" fill-rule="evenodd" ${painted('fill', color)}${filter}/></g>`,
+  )
+}
+
+const SHARP = { x: 0, y: 0 }
+
+type Area = { left: number; top: number; right: number; bottom: number }
+
+/** The attribute that blurs, with what it needs; none without blur. */
+function blurred(svg: SvgWriter, blur: number, { left, top, right, bottom }: Area): string {
+  if (blur <= 0) return ''
+  const region = `x="${num(left)}" y="${num(top)}" width="${num(right - left)}" height="${num(bottom - top)}"`
+  const id = svg.define(
+    'f',
+    (id) =>
+      `<filter id="${id}" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB"><feGaussianBlur stdDeviation="${num(blur / 2)}"/></filter>`,
+  )
+  return ` filter="url(#${id})"`
 }

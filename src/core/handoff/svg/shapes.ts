@@ -48,7 +48,7 @@ export function inset(of: Shape, [top, right, bottom, left]: readonly number[]):
 /** A shadow's outline: corners that are not sharp grow with the spread, small ones less (CSS Backgrounds 3 §6.1). */
 export function spread(of: Shape, by: number): Shape {
   const grown = (radius: number) => {
-    if (radius === 0) return 0
+    if (radius === 0 || by === 0) return radius
     if (by < 0) return Math.max(0, radius + by)
     const share = radius / by
     return radius + by * (share < 1 ? 1 + (share - 1) ** 3 : 1)
