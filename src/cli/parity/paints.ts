@@ -3,13 +3,13 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import type { Form } from '../../core/forms/form'
 import type { Cut, Filters } from '../../core/properties/effects'
-import { allBorders, allCorners, BLENDS, type Fill, type Items } from '../../core/properties/items'
+import { allBorders, allCorners, BLENDS, type Items, type SaidFill } from '../../core/properties/items'
 import type { Kind } from '../../core/properties/kinds'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
 import { said } from '../../core/words/words'
 
-type Bare = Fill extends infer F ? (F extends Fill ? Omit<F, 'order'> : never) : never
+type Bare = SaidFill extends infer F ? (F extends SaidFill ? Omit<F, 'order'> : never) : never
 
 const keys = generateNKeysBetween(null, null, 400)
 let count = 0
@@ -22,8 +22,8 @@ const node = (kind: Kind, props: Props, children: NodeTree[] = []): NodeTree => 
   children: children.map((child, i) => ({ ...child, order: keys[i] })),
 })
 
-const over = (...fills: Bare[]): Items<Fill> =>
-  Object.fromEntries(fills.map((fill, i) => [`f${i}`, { ...fill, order: keys[i] } as Fill]))
+const over = (...fills: Bare[]): Items<SaidFill> =>
+  Object.fromEntries(fills.map((fill, i) => [`f${i}`, { ...fill, order: keys[i] } as SaidFill]))
 const ground: Bare = { kind: 'color', color: '#f3e6cf' }
 const shade: Bare = {
   kind: 'gradient',
@@ -126,6 +126,68 @@ const shaded = (): NodeTree[] => {
   return all.map((props) => node('box', { ...size, fills: over(ground), ...props }))
 }
 
+const hex = (digits: string) => ({
+  $type: 'color',
+  $value: {
+    colorSpace: 'srgb',
+    components: [0, 2, 4].map((at) => Number.parseInt(digits.slice(at, at + 2), 16) / 255),
+  },
+})
+const px = (value: number) => ({ value, unit: 'px' })
+/** Tokens that stand for whole parts of a look, their colours another's. */
+const LOOKS = {
+  shade: { deep: hex('1d5c45') },
+  shadow: {
+    $type: 'shadow',
+    card: {
+      $value: [
+        { color: '{shade.deep}', offsetX: px(0), offsetY: px(2), blur: px(4), spread: px(0) },
+        { color: '{shade.deep}', offsetX: px(0), offsetY: px(10), blur: px(24), spread: px(-4) },
+      ],
+    },
+    well: {
+      $value: {
+        color: '{shade.deep}',
+        offsetX: px(0),
+        offsetY: px(6),
+        blur: px(18),
+        spread: px(0),
+        inset: true,
+      },
+    },
+  },
+  gradient: {
+    $type: 'gradient',
+    dusk: {
+      $value: [
+        { color: '{shade.deep}', position: 0.1 },
+        { color: hex('d9812b').$value, position: 1 },
+      ],
+    },
+  },
+  border: { $type: 'border', hair: { $value: { color: '{shade.deep}', width: px(3), style: 'dashed' } } },
+}
+const byToken = (): NodeTree[] => {
+  const sides = {
+    borderTop: '{border.hair}',
+    borderBottom: '{border.hair}',
+    borderLeft: { width: 6, color: '#d9812b' },
+  }
+  const all: Props[] = [
+    { fills: over(ground), shadows: { a: { order: 'a0', token: '{shadow.card}' } } },
+    {
+      fills: over(ground),
+      shadows: { a: { order: 'a0', token: '{shadow.well}' }, b: { ...INNER, order: 'a1', inset: false } },
+    },
+    { fills: over({ kind: 'gradient', angle: 120, stops: '{gradient.dusk}' }), ...sides },
+    {
+      fills: over({ kind: 'gradient', shape: 'conic', angle: 30, stops: '{gradient.dusk}' }),
+      ...allCorners(30),
+    },
+  ]
+  return all.map((props) => node('box', { ...size, ...props }))
+}
+
 const words = (fill: Bare[], more: Props = {}): NodeTree =>
   node('text', {
     words: said('Sow thick'),
@@ -196,7 +258,18 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
   ]
   const file = starterProject('Paints', 'home')
   file.assets = [...assets]
-  const all = [...boxes, ...framed, ...shaded(), ...pictures, ...groups, ...shapes(), ...texts, ...cutOff()]
+  file.tokens = { ...file.tokens, ...LOOKS }
+  const all = [
+    ...boxes,
+    ...framed,
+    ...shaded(),
+    ...byToken(),
+    ...pictures,
+    ...groups,
+    ...shapes(),
+    ...texts,
+    ...cutOff(),
+  ]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }
   file.pages[0].sections = [section]

@@ -1,5 +1,6 @@
 /** The cascade: a node's props in one view, with overrides from wider views, type styles and tokens applied. */
 
+import type { Items, SaidFill, SaidShadow } from '../properties/items'
 import {
   defaultsOf,
   KEYS,
@@ -14,6 +15,7 @@ import {
 import type { Size } from '../properties/values'
 import { type Mark, withMarks } from '../words/words'
 import type { Document, Node } from './document'
+import { borderIn, followedFills, followedShadows } from './looks'
 import type { Tokens } from './tokens'
 
 /** Props as set, with the overrides of `views`, widest first; tokens not yet followed. */
@@ -66,6 +68,14 @@ function sizeIn(tokens: Tokens, value: Size): Size {
 const COLORED: ReadonlySet<string> = new Set(KEYS.filter((key) => PROPERTIES[key].token === 'color'))
 const LENGTHS: ReadonlySet<string> = new Set(KEYS.filter((key) => PROPERTIES[key].token === 'length'))
 
+const BORDERS: ReadonlySet<string> = new Set(['borderTop', 'borderRight', 'borderBottom', 'borderLeft'])
+
+/** A list with the tokens that stand for whole items. */
+function followed(tokens: Tokens, key: string, value: unknown): unknown {
+  if (key === 'shadows') return followedShadows(tokens, value as Items<SaidShadow>)
+  return key === 'fills' ? followedFills(tokens, value as Items<SaidFill>) : value
+}
+
 /** A value with every colour in it as hex digits. @param none what one is that refers to nothing */
 function withColors(tokens: Tokens, value: unknown, none: string | undefined): unknown {
   if (typeof value !== 'object' || value === null) return value
@@ -111,10 +121,13 @@ export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
     if (typeof value === 'string') {
       if (!value.startsWith('{')) continue
       if (LENGTHS.has(key)) out[key] = lengthIn(tokens, value) ?? defaults[key as PropKey]
+      else if (BORDERS.has(key)) out[key] = borderIn(tokens, value)
       else if (COLORED.has(key)) out[key] = colorIn(tokens, value)
-    } else if (typeof value === 'object' && COLORED.has(key) && refers(value))
+    } else if (typeof value === 'object' && COLORED.has(key) && refers(value)) {
       // A line without a colour has that of the words; an item of a list that refers to nothing is not seen.
-      out[key] = withColors(tokens, value, LISTS.includes(key as PropKey) ? '#00000000' : undefined)
+      const none = LISTS.includes(key as PropKey) ? '#00000000' : undefined
+      out[key] = withColors(tokens, followed(tokens, key, value), none)
+    }
   }
   if (set.words) out.words = withMarks(set.words, (mark) => colored(tokens, mark))
   if (set.width) out.width = sizeIn(tokens, set.width)

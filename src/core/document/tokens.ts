@@ -1,5 +1,7 @@
 /** Design tokens in the W3C Design Tokens format: read, followed from one to another, and told what is wrong with them. */
 import { deepEqual } from '../properties/plain-equal'
+import { type BorderValue, compositeOf, type ShadowValue, type StopValue } from './composite-tokens'
+import { hexOfColor, pixels } from './token-values'
 import { chosenValue, isFluid, isObject, placesIn, type Where } from './token-variants'
 
 /** Groups nest, a token has `$value`, `$type` is inherited from the group, `{group.name}` refers to another token. */
@@ -19,6 +21,9 @@ export type ResolvedToken =
   | { type: 'number'; value: number }
   | { type: 'fontFamily'; value: string }
   | { type: 'typography'; value: Typography }
+  | { type: 'shadow'; value: ShadowValue[] }
+  | { type: 'gradient'; value: StopValue[] }
+  | { type: 'border'; value: BorderValue }
 
 export class TokenError extends Error {
   override name = 'TokenError'
@@ -53,33 +58,15 @@ export function eachToken(
   walk(tree, [])
 }
 
-function hexOfColor(value: unknown): string | undefined {
-  if (typeof value === 'string')
-    return /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value) ? value.toLowerCase() : undefined
-  if (!isObject(value) || value.colorSpace !== 'srgb' || !Array.isArray(value.components)) return undefined
-  const parts = value.components.map((part) => (part === 'none' ? 0 : Number(part)))
-  if (parts.length !== 3 || parts.some((part) => !(part >= 0 && part <= 1))) return undefined
-  const alpha = typeof value.alpha === 'number' ? value.alpha : 1
-  const bytes = alpha < 1 ? [...parts, alpha] : parts
-  return `#${bytes
-    .map((part) =>
-      Math.round(part * 255)
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`
-}
-
-function pixels(value: unknown): number | undefined {
-  if (typeof value === 'number' && Number.isFinite(value)) return value
-  if (isObject(value) && typeof value.value === 'number' && (value.unit === 'px' || value.unit === 'rem')) {
-    return value.unit === 'rem' ? value.value * 16 : value.value
-  }
-  return undefined
-}
-
 /** A colour of which nothing is seen. */
 const isClear = (value: unknown) => /^#[0-9a-f]{6}00$/i.test(String(value))
+
+/** What of a token boxes and the ends of lines depend on: of a colour whether anything is seen of it. */
+function laidOut({ type, value }: ResolvedToken): unknown {
+  if (type === 'color') return isClear(value)
+  if (type === 'shadow' || type === 'gradient') return type
+  return type === 'border' ? [value.width, value.style] : value
+}
 
 /** All tokens of a project with aliases followed. Build once per token tree. */
 export class Tokens {
@@ -139,15 +126,14 @@ export class Tokens {
     return this.kept(`${views.join(' ')}|${theme ?? ''}`, () => new Tokens(this.tree, views, theme))
   }
 
-  /** Whether nothing but what colours some tokens are differs, and none of them is seen through whole on one side alone. */
-  differInColorOnly(other: Tokens): boolean {
+  /** Whether nothing but what is painted with some tokens differs, and no colour is seen through whole on one side alone. */
+  differInPaintOnly(other: Tokens): boolean {
     if (this.raw.size !== other.raw.size) return false
     for (const name of this.raw.keys()) {
       const [a, b] = [this.lookup(name), other.lookup(name)]
       if (a === b) continue
       if (!a || !b || a.type !== b.type) return false
-      if (a.type !== 'color' ? !deepEqual(a.value, b.value) : isClear(a.value) !== isClear(b.value))
-        return false
+      if (!deepEqual(laidOut(a), laidOut(b))) return false
     }
     return true
   }
@@ -216,9 +202,13 @@ export class Tokens {
           },
         }
       }
+      case 'shadow':
+      case 'gradient':
+      case 'border':
+        return compositeOf(entry.type, value, inner, fail)
       default:
         return fail(
-          `$type color, dimension, number, fontFamily or typography, found ${JSON.stringify(entry.type)}`,
+          `$type color, dimension, number, fontFamily, typography, shadow, gradient or border, found ${JSON.stringify(entry.type)}`,
         )
     }
   }

@@ -1,11 +1,14 @@
 /** Tokens in a style sheet: custom properties, what they are in narrower views and in themes, and what grows with the window. */
+
 import type { Document } from '../document/document'
 import { fluidText } from '../document/fluid'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { num, px, unit } from '../properties/css-text'
 import type { Declarations } from '../properties/declarations'
+import { stopsText } from '../properties/fill-layers'
 import { familyNamed } from '../text/families'
+import { shadowText } from '../tokens/look-text'
 import { fontStack } from './css'
 import { cssColor, cssComment, cssString } from './escape'
 import { customProperty } from './names'
@@ -44,7 +47,22 @@ export function tokenProperties(tokens: Tokens): string[] {
     else if (token.type === 'fontFamily')
       lines.push(`${property}: ${cssString(familyNamed(token.value)?.family ?? token.value)}`)
     else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
-    else lines.push(`${property}: ${cssColor(token.value)}`)
+    else if (token.type === 'shadow')
+      lines.push(
+        `${property}: ${token.value.map((each) => shadowText({ ...each, color: cssColor(each.color) })).join(', ')}`,
+      )
+    else if (token.type === 'gradient')
+      lines.push(
+        `${property}: ${stopsText(token.value.map((stop) => ({ ...stop, color: cssColor(stop.color) })))}`,
+      )
+    else if (token.type === 'border') {
+      const { width, style, color } = token.value
+      lines.push(
+        `${property}-width: ${px(width)}`,
+        `${property}-style: ${style}`,
+        `${property}-color: ${cssColor(color)}`,
+      )
+    } else lines.push(`${property}: ${cssColor(token.value)}`)
   }
   return lines
 }

@@ -46,6 +46,10 @@ function made(tokens: Tokens, addresses: Addresses): Writing {
       // A bare number is so many px.
       return type === 'number' ? `calc(${property(value)} * 1px)` : undefined
     },
+    token: (reference, type, part) =>
+      tokens.lookup(reference)?.type === type
+        ? `var(${customProperty(reference)}${part === undefined ? '' : `-${part}`})`
+        : undefined,
     picture(id) {
       const address = addresses(id)
       return address === undefined ? undefined : `url(${cssString(address)})`

@@ -81,7 +81,7 @@ export class PageLayout {
   update(width = this.width) {
     const { doc } = this
     const tokens = doc.tokensAt(this.viewId, this.theme, width)
-    if (!this.first && tokens !== this.tokens && tokens.differInColorOnly(this.tokens)) this.recolor(tokens)
+    if (!this.first && tokens !== this.tokens && tokens.differInPaintOnly(this.tokens)) this.recolor(tokens)
     const lang = langOf(doc, this.page)
     const restyle =
       this.views !== doc.views ||

@@ -35,5 +35,5 @@ test('a fill that is seen no more changes where lines end, which is laid out aga
   const made = page()
   made.run([{ op: 'token', name: 'color.pine', token: { $type: 'color', $value: colorValue('#12345600') } }])
   expect(inkOf(made)).toBe('#12345600')
-  expect(made.layout.tokens.differInColorOnly(page().layout.tokens)).toBe(false)
+  expect(made.layout.tokens.differInPaintOnly(page().layout.tokens)).toBe(false)
 })

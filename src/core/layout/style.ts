@@ -1,5 +1,7 @@
 /** From resolved props to the layout box's flat fields. */
+
 import type { Document } from '../document/document'
+import { borderIn } from '../document/looks'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
 import { placeColumns } from '../lattice/carrying'
@@ -158,10 +160,10 @@ function uncommonOf(
         ? set.ratio!
         : Number.NaN
   return {
-    borT: set.borderTop?.width ?? 0,
-    borR: set.borderRight?.width ?? 0,
-    borB: set.borderBottom?.width ?? 0,
-    borL: set.borderLeft?.width ?? 0,
+    borT: borderIn(tokens, set.borderTop)?.width ?? 0,
+    borR: borderIn(tokens, set.borderRight)?.width ?? 0,
+    borB: borderIn(tokens, set.borderBottom)?.width ?? 0,
+    borL: borderIn(tokens, set.borderLeft)?.width ?? 0,
     minW: lengthOf(tokens, set.minWidth, Number.NaN),
     maxW: lengthOf(tokens, set.maxWidth, Number.NaN),
     minH: lengthOf(tokens, set.minHeight, Number.NaN),

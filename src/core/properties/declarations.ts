@@ -37,23 +37,36 @@ export function lookDeclarations(
   return out
 }
 
+/** A side as it is written; one of no width is not there. */
+type Side = { width: string; style: string; color: string | undefined }
+
+/** Of a token each part is a property of its own. */
+function sideOf(said: Border | string | undefined, write: Written): Side | undefined {
+  if (typeof said === 'string') {
+    const part = (name: string) => write.token(said, 'border', name)
+    const width = part('width')
+    return width === undefined ? undefined : { width, style: part('style')!, color: part('color') }
+  }
+  if (!said || said.width === 0) return undefined
+  return { width: px(said.width), style: said.style ?? 'solid', color: said.color && write.color(said.color) }
+}
+
 /** Four sides in one declaration each of width, style and colour; those that are as CSS has them are left out. */
 function writeBorders(out: Declarations, raw: Props, write: Written) {
-  const sides = SIDES.map((key): Border => raw[key] ?? { width: 0 })
-  if (sides.every(({ width }) => width === 0)) return
-  out.set('border-width', shorthand(sides.map(({ width }) => px(width))))
-  const seen = sides.filter(({ width }) => width > 0)
+  const sides = SIDES.map((key) => sideOf(raw[key], write))
+  const seen = sides.filter((side) => side !== undefined)
+  if (seen.length === 0) return
+  out.set('border-width', shorthand(sides.map((side) => side?.width ?? '0')))
   // What is said of a side that is nowhere is not written: mostly all four are alike then.
-  const all = (of: (side: Border) => string) =>
-    shorthand(sides.map((side) => of(side.width > 0 ? side : seen[0])))
-  if (seen.some(({ style = 'solid' }) => style !== 'solid'))
+  const all = (of: (side: Side) => string) => shorthand(sides.map((side) => of(side ?? seen[0])))
+  if (seen.some(({ style }) => style !== 'solid'))
     out.set(
       'border-style',
-      all(({ style = 'solid' }) => style),
+      all(({ style }) => style),
     )
   if (seen.some(({ color }) => color !== undefined))
     out.set(
       'border-color',
-      all(({ color }) => (color && write.color(color)) ?? 'currentcolor'),
+      all(({ color }) => color ?? 'currentcolor'),
     )
 }

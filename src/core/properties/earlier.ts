@@ -82,14 +82,16 @@ export function looksOfBefore<T extends Looked>(block: T, views: readonly { id: 
 export function changesOfBefore(old: Old, now: Props): Old {
   if (!isOld(old)) return old
   const out = withoutBorders(old)
-  const color = SIDES.flatMap((side) => now[side]?.color ?? [])[0]
+  // What these versions made knows of no tokens for whole borders.
+  const own = (side: (typeof SIDES)[number]) => (typeof now[side] === 'string' ? undefined : now[side])
+  const color = SIDES.flatMap((side) => own(side)?.color ?? [])[0]
   const none: Border = color === undefined ? { width: 0 } : { width: 0, color }
   const touched = 'borderColor' in old || 'borderStyle' in old
   const any = SIDES.some((side) => now[side] || side in old)
   for (const side of SIDES) {
     if (typeof old[side] === 'object' && old[side] !== null) out[side] = old[side]
     else if (side in old || (touched && (now[side] || !any))) {
-      const next: Border = { ...(now[side] ?? none) }
+      const next: Border = { ...(own(side) ?? none) }
       if (side in old) next.width = (old[side] as number | null) ?? 0
       for (const [key, name] of [
         ['borderColor', 'color'],

@@ -1,22 +1,30 @@
 /** Fills as layers of CSS backgrounds (CSS Backgrounds 3 §2). */
 
 import { num, percent, px, unit } from './css-text'
-import type { Fill } from './items'
+import type { SaidFill } from './items'
 import { noiseName } from './noise'
 import type { Values } from './property'
 
-type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>
+type Of<K extends SaidFill['kind']> = Extract<SaidFill, { kind: K }>
 /** One background image; what is left out is as CSS has it by itself. */
 export type Layer = { image: string; position?: string; size?: string; repeat?: string }
 
 /** A colour as an image, for what lies over another fill. */
 const plain = (color: string) => `linear-gradient(${color}, ${color})`
 
+/** Colours on a way, as CSS lists them. */
+export const stopsText = (stops: readonly { color: string; at: number }[]) =>
+  stops.map(({ color, at }) => `${color} ${percent(at)}`).join(', ')
+
 function gradient(
   { shape, angle, x = 50, y = 50, stops }: Of<'gradient'>,
   color: (value: string) => string,
+  token: (reference: string) => string | undefined,
 ): string {
-  const list = stops.map((stop) => `${color(stop.color)} ${percent(stop.at)}`).join(', ')
+  const list =
+    typeof stops === 'string'
+      ? (token(stops) ?? 'transparent, transparent')
+      : stopsText(stops.map((stop) => ({ ...stop, color: color(stop.color) })))
   const at = `at ${percent(x)} ${percent(y)}`
   if (shape === 'radial') return `radial-gradient(${at}, ${list})`
   if (shape === 'conic') return `conic-gradient(from ${num(angle)}deg ${at}, ${list})`
@@ -54,13 +62,13 @@ export const svgAddress = (svg: string) =>
 const picture = (image: string | undefined): Layer[] => (image === undefined ? [] : [{ image }])
 
 /** What is drawn of a fill, the topmost first. */
-export function layersOf(fill: Fill, { write }: Values): Layer[] {
+export function layersOf(fill: SaidFill, { write }: Values): Layer[] {
   const color = (value: string) => write.color(value) ?? 'transparent'
   switch (fill.kind) {
     case 'color':
       return [{ image: plain(color(fill.color)) }]
     case 'gradient':
-      return [{ image: gradient(fill, color) }]
+      return [{ image: gradient(fill, color, (reference) => write.token(reference, 'gradient')) }]
     case 'pattern':
       return pattern(fill, color(fill.color))
     case 'noise':

@@ -4,7 +4,7 @@
  */
 import * as v from 'valibot'
 import { isOrderKey, MAX_ORDER_KEY } from './order-keys'
-import { ColorSchema, finite, IdSchema, positivePx, px, share } from './values'
+import { ColorSchema, finite, IdSchema, positivePx, px, share, TokenRefSchema } from './values'
 
 /** Most items of one list. */
 const MOST_ITEMS = 16
@@ -41,6 +41,12 @@ const item = { order: OrderSchema, hidden: v.optional(v.boolean()) }
 /** `blend`: with the fills below it. */
 const fill = { ...item, blend: v.optional(v.picklist(BLENDS)) }
 
+const StopsSchema = v.pipe(
+  v.array(v.strictObject({ color: ColorSchema, at: share })),
+  v.minLength(2),
+  v.maxLength(16),
+)
+
 const FillSchema = v.variant('kind', [
   v.strictObject({ ...fill, kind: v.literal('color'), color: ColorSchema }),
   v.strictObject({
@@ -53,11 +59,8 @@ const FillSchema = v.variant('kind', [
     /** The point that a radial or conic one goes out from, percent of the padding box; left out: its middle. */
     x: v.optional(share),
     y: v.optional(share),
-    stops: v.pipe(
-      v.array(v.strictObject({ color: ColorSchema, at: share })),
-      v.minLength(2),
-      v.maxLength(16),
-    ),
+    /** Its own, or a gradient token's. */
+    stops: v.union([StopsSchema, TokenRefSchema], 'the colours of a gradient, or a token reference'),
   }),
   v.strictObject({
     ...fill,
@@ -108,10 +111,21 @@ const listOf = <S extends v.GenericSchema>(schema: S) =>
     v.check((items) => Object.keys(items).length <= MOST_ITEMS, `at most ${MOST_ITEMS} of them`),
   )
 export const FillsSchema = listOf(FillSchema)
-export const ShadowsSchema = listOf(ShadowSchema)
+/** A shadow token in its place: as many shadows as that has. */
+const ShadowOfTokenSchema = v.strictObject({ ...item, token: TokenRefSchema })
+export const ShadowsSchema = listOf(
+  v.union([ShadowSchema, ShadowOfTokenSchema], 'a shadow, or a token reference in its place'),
+)
 
-export type Fill = v.InferOutput<typeof FillSchema>
+/** As the document has it: a gradient's stops may be a token's. */
+export type SaidFill = v.InferOutput<typeof FillSchema>
+type OwnStops<F> = F extends { kind: 'gradient' }
+  ? Omit<F, 'stops'> & { stops: v.InferOutput<typeof StopsSchema> }
+  : F
+export type Fill = OwnStops<SaidFill>
 export type Shadow = v.InferOutput<typeof ShadowSchema>
+/** As the document has it: its own, or a token's. */
+export type SaidShadow = Shadow | v.InferOutput<typeof ShadowOfTokenSchema>
 export type Items<T> = Readonly<Record<string, T>>
 
 type Ordered = { order: string; hidden?: boolean }

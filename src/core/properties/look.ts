@@ -4,14 +4,22 @@ import { type Limited, mostLines } from '../words/parts'
 import { num, px as pxText } from './css-text'
 import { type Cut, CutSchema, type Filters, FiltersSchema, filterText, maskText } from './effects'
 import { layersOf } from './fill-layers'
-import { BLENDS, type Fill, FillsSchema, type Items, type Shadow, ShadowsSchema, shownItems } from './items'
+import {
+  BLENDS,
+  FillsSchema,
+  type Items,
+  type SaidFill,
+  type SaidShadow,
+  ShadowsSchema,
+  shownItems,
+} from './items'
 import { ALL, BOXED, property, unless, type Values, WORDS } from './property'
-import { ColorSchema, finite, LengthSchema, positivePx, px } from './values'
+import { ColorSchema, finite, LengthSchema, positivePx, px, TokenRefSchema } from './values'
 
 const paint = { perView: 'style', changes: 'paint', kinds: BOXED } as const
 const any = { ...paint, kinds: ALL } as const
 
-const fillsIn = ({ raw }: Values) => shownItems(raw.fills as Items<Fill> | undefined)
+const fillsIn = ({ raw }: Values) => shownItems(raw.fills as Items<SaidFill> | undefined)
 
 /** The lowest fill, where it is a colour: CSS has one, below all images (CSS Backgrounds 3 §2.2). */
 function groundOf(values: Values): string | undefined {
@@ -46,11 +54,13 @@ function imagesOf(values: Values): string | undefined {
 const areInWords = (values: Values) => values.raw.fillsIn === 'words' && fillsIn(values).length > 0
 
 function shadowsOf({ raw, write }: Values): string | undefined {
-  const shadows = shownItems(raw.shadows as Items<Shadow> | undefined)
-  const text = shadows.map(
-    ({ inset, x, y, blur, spread, color }) =>
-      `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(pxText).join(' ')} ${write.color(color) ?? 'transparent'}`,
-  )
+  const shadows = shownItems(raw.shadows as Items<SaidShadow> | undefined)
+  const text = shadows.flatMap((shadow) => {
+    if ('token' in shadow) return write.token(shadow.token, 'shadow') ?? []
+    const { inset, x, y, blur, spread, color } = shadow
+    const lengths = [x, y, blur, spread].map(pxText).join(' ')
+    return `${inset ? 'inset ' : ''}${lengths} ${write.color(color) ?? 'transparent'}`
+  })
   return text.length > 0 ? text.join(', ') : undefined
 }
 
@@ -67,7 +77,7 @@ const border = (side: string) =>
   property({
     ...paint,
     changes: 'size',
-    schema: BorderSchema,
+    schema: v.union([BorderSchema, TokenRefSchema], 'a border, or a token reference'),
     words: `border ${side}`,
     token: 'color',
     part: 'border',

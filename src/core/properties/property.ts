@@ -13,6 +13,8 @@ export type TokenUse = 'length' | 'color' | 'typography'
 export type Written = {
   color(value: string): string | undefined
   length(value: number | string): string | undefined
+  /** A shadow's or a gradient's token, or a part of a border's. */
+  token(reference: string, type: 'shadow' | 'gradient' | 'border', part?: string): string | undefined
   /** A picture of the project as an address. */
   picture(id: string): string | undefined
   /** A font stack. */

@@ -2,8 +2,9 @@
 import * as v from 'valibot'
 import { CONTENT } from './content'
 import { FLOW } from './flow'
+import type { Fill, Items, Shadow } from './items'
 import { KINDS, type Kind } from './kinds'
-import { LOOK } from './look'
+import { type Border, LOOK } from './look'
 import type { LookPart, Property } from './property'
 import { SHAPE } from './shape'
 import { SIZE } from './size'
@@ -103,8 +104,13 @@ export const ChangeSchema = v.strictObject(entriesOf(CHANGEABLE)) as unknown as 
 export const keysOf = (part: LookPart): readonly PropKey[] =>
   KEYS.filter((key) => PROPERTIES[key].part === part)
 
+type BorderKey = 'borderTop' | 'borderRight' | 'borderBottom' | 'borderLeft'
+
 /** Props with numbers and hex colours only: what layout and painting read. */
-export type Resolved = Props & {
+export type Resolved = Omit<Props, 'fills' | 'shadows' | BorderKey> & {
+  fills?: Items<Fill>
+  shadows?: Items<Shadow>
+} & { [K in BorderKey]?: Border } & {
   rowGap: number
   spaceBefore: number
   columnGap: number | undefined

@@ -1,9 +1,11 @@
 /** One token in another's place: renamed, merged, or taken away with its value left where it was used. */
+import type { BorderValue, ShadowValue, StopValue } from '../document/composite-tokens'
 import type { Document } from '../document/document'
 import { type Place, placesOf } from '../document/places'
 import { mapValues } from '../document/token-variants'
-import { eachToken, type TokenTree, type Typography, tokensIn } from '../document/tokens'
+import { eachToken, type TokenTree, type Typography, tokenIn, tokensIn } from '../document/tokens'
 import type { Edit, PropChanges } from '../edits/edit'
+import type { Items, SaidShadow } from '../properties/items'
 import type { PropKey, Props } from '../properties/table'
 import { tokensOn } from './uses'
 
@@ -21,6 +23,23 @@ function findToken(tree: TokenTree, name: string): { token?: Token; type?: strin
 /** A token as it is stored. */
 export const storedToken = (tree: TokenTree, name: string): Token | undefined => findToken(tree, name).token
 
+/** What a composite token says, px and percent, with colours that are other tokens as references. @returns undefined: it is none */
+export function saidIn(doc: Document, name: string): ShadowValue[] | StopValue[] | BorderValue | undefined {
+  const token = doc.tokenTable.lookup(name)
+  const value = storedToken(doc.tokens, name)?.$value
+  const color = (part: unknown, own: string) => {
+    const said = (part as { color?: unknown } | undefined)?.color
+    return tokenIn(said) === undefined ? own : (said as string)
+  }
+  const parts = Array.isArray(value) ? value : [value]
+  if (token?.type === 'border') return { ...token.value, color: color(value, token.value.color) }
+  if (token?.type === 'shadow')
+    return token.value.map((each, i) => ({ ...each, color: color(parts[i], each.color) }))
+  if (token?.type === 'gradient')
+    return token.value.map((each, i) => ({ ...each, color: color(parts[i], each.color) }))
+  return undefined
+}
+
 /** The same with the type that it has from its group, to be put into another. */
 function withType(tree: TokenTree, name: string): Token | undefined {
   const { token, type } = findToken(tree, name)
@@ -30,7 +49,11 @@ function withType(tree: TokenTree, name: string): Token | undefined {
 /** A value with every `{name}` in it made `instead`. */
 function withInstead(value: unknown, reference: string, instead: unknown): unknown {
   if (value === reference) return instead
-  if (Array.isArray(value)) return value.map((each) => withInstead(each, reference, instead))
+  if (Array.isArray(value))
+    return value.flatMap((each) =>
+      // Several in the place of one among others: the shadows of a token.
+      each === reference && Array.isArray(instead) ? instead : [withInstead(each, reference, instead)],
+    )
   if (typeof value !== 'object' || value === null) return value
   return Object.fromEntries(
     Object.entries(value).map(([key, each]) => [key, withInstead(each, reference, instead)]),
@@ -54,6 +77,17 @@ const typed = (type: Typography, own: Props): PropChanges => {
     letterSpacing: type.letterSpacing,
   }
   return Object.fromEntries(Object.entries(said).filter(([key]) => own[key as PropKey] === undefined))
+}
+
+/** What of a list of shadows changes when a token's are its own: the first in the token's place, the others behind it. */
+function withShadows(items: Items<SaidShadow>, reference: string, shadows: readonly ShadowValue[]) {
+  return Object.fromEntries(
+    Object.entries(items).flatMap(([id, item]): [string, SaidShadow][] => {
+      if (!('token' in item) || item.token !== reference) return []
+      const { token: _, ...rest } = item
+      return shadows.map((shadow, i) => [i === 0 ? id : `${id}-${i}`, { ...rest, ...shadow }])
+    }),
+  )
 }
 
 /** What of a place names a token. */
@@ -83,7 +117,9 @@ function leftInBlocks(doc: Document, name: string): Edit[] {
         const props: PropChanges =
           token.type === 'typography'
             ? { ...typed(token.value, own), ...(isFirst ? { [key]: null } : {}) }
-            : { [key]: withInstead(place.props[key], `{${name}}`, token.value) }
+            : token.type === 'shadow'
+              ? { [key]: withShadows(place.props.shadows!, `{${name}}`, token.value) }
+              : { [key]: withInstead(place.props[key], `{${name}}`, token.value) }
         return [editAt(isFirst ? place : { ...place, view }, props)]
       })
     }),

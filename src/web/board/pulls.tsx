@@ -1,4 +1,5 @@
 /** What the spec says just now, on the block itself, to be pulled there. */
+import { ownStops } from '../../core/document/looks'
 import { cascaded } from '../../core/document/resolve'
 import { useBoard } from '../editor/use-editor'
 import { CornerPull } from './corner-pull'
@@ -20,7 +21,8 @@ export function Pulls(place: SheetPlace) {
         {(on) => <CornerPull node={node} on={on} />}
       </PullFrame>
     )
-  const gradient = cascaded(doc, node, place.view.id).fills?.[fill]
+  const said = cascaded(doc, node, place.view.id).fills?.[fill]
+  const gradient = said && ownStops(editor.tokens, said)
   if (gradient?.kind !== 'gradient') return null
   return (
     <PullFrame place={place} box={box}>

@@ -2,9 +2,11 @@
 import { useEffect, useRef, useState } from 'react'
 import { CORNERS } from '../../core/arrange/corners'
 import type { Node } from '../../core/document/document'
+import { borderIn } from '../../core/document/looks'
 import { cascaded } from '../../core/document/resolve'
 import type { Border, Outline } from '../../core/properties/look'
 import type { PropKey } from '../../core/properties/table'
+import { borderAsToken } from '../../core/tokens/look-text'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
@@ -12,6 +14,7 @@ import { NumberChip } from '../parts/number-chip'
 import { ColorChip } from './color-chip'
 import { LengthChip } from './inside'
 import { Line } from './line'
+import { WholeToken } from './whole-token'
 
 const SIDES = [
   ['borderTop', 'top'],
@@ -49,13 +52,14 @@ export function BorderLines({ node }: { node: Node }) {
   const editor = useEditor()
   const raw = cascaded(editor.doc, node, editor.view.id)
   const sides = SIDES.map(([key]) => raw[key] ?? NONE)
+  const own = (said: Border | string | undefined) => borderIn(editor.tokens, said) ?? NONE
   const differ = sides.some((side) => JSON.stringify(side) !== JSON.stringify(sides[0]))
   const [opened, setOpened] = useState(false)
   const apart = differ || opened
   const set = (keys: readonly SideKey[], change: Partial<Border>, gesture?: string) => {
     const props: Partial<Record<PropKey, unknown>> = {}
     for (const key of keys) {
-      const before = raw[key] ?? NONE
+      const before = own(raw[key])
       // A new line is in the ink of the project, not in whatever words there are.
       const colored = before.width === 0 && !before.color && change.width ? { color: '{color.ink}' } : {}
       props[key] = { ...before, ...colored, ...change }
@@ -67,9 +71,10 @@ export function BorderLines({ node }: { node: Node }) {
     <Line node={node} keys={all}>
       <span>Border</span>
       {!apart && (
-        <BorderChips
+        <BorderSaid
           label="Border"
-          border={sides[0]}
+          said={sides[0]}
+          keys={all}
           onChange={(change, gesture) => set(all, change, gesture)}
         />
       )}
@@ -78,16 +83,17 @@ export function BorderLines({ node }: { node: Node }) {
         apart={apart}
         onChoose={(next) => {
           setOpened(next)
-          if (!next && differ) set(all, { ...sides.find(({ width }) => width > 0) })
+          if (!next && differ) set(all, { ...sides.map(own).find(({ width }) => width > 0) })
         }}
       />
       {apart &&
         SIDES.map(([key, words], i) => (
           <div key={key} className="flex w-full items-center gap-1.5">
             <span className="w-13 flex-none pl-2 soft">{words}</span>
-            <BorderChips
+            <BorderSaid
               label={`Border ${words}`}
-              border={sides[i]}
+              said={sides[i]}
+              keys={[key]}
               onChange={(change, gesture) => set([key], change, gesture)}
             />
           </div>
@@ -96,7 +102,44 @@ export function BorderLines({ node }: { node: Node }) {
   )
 }
 
-function BorderChips({
+/** A border by a token, or by values of its own. */
+function BorderSaid({
+  label,
+  said,
+  keys,
+  onChange,
+}: {
+  label: string
+  said: Border | string
+  keys: readonly SideKey[]
+  onChange: (change: Partial<Border>, gesture?: string) => void
+}) {
+  const editor = useEditor()
+  const border = borderIn(editor.tokens, said) ?? NONE
+  const isToken = typeof said === 'string'
+  return (
+    <>
+      {!isToken && <BorderChips label={label} border={border} onChange={onChange} />}
+      {(isToken || border.width > 0 || editor.doc.tokenTable.names('border').length > 0) && (
+        <WholeToken
+          label={`${label} token`}
+          type="border"
+          value={isToken ? said : undefined}
+          none={border.width > 0 ? undefined : 'by a token'}
+          asToken={() => borderAsToken(border, '#000000')}
+          edits={(reference) =>
+            editor.propEdits(
+              Object.fromEntries(keys.map((key) => [key, reference ?? border])),
+              editor.meantNodes,
+            )
+          }
+        />
+      )}
+    </>
+  )
+}
+
+export function BorderChips({
   label,
   border,
   onChange,

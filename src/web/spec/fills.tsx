@@ -2,7 +2,7 @@
 import { Blend, Plus } from 'lucide-react'
 import type { Node } from '../../core/document/document'
 import type { Edit } from '../../core/edits/edit'
-import { BLENDS, type Fill } from '../../core/properties/items'
+import { BLENDS, type SaidFill } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { AddMenu } from '../parts/add-menu'
@@ -14,11 +14,11 @@ import { GradientChip } from './gradient-chip'
 import { ItemSwitches, useItems, type WithoutOrder } from './items'
 import { Line } from './line'
 
-type Add = ReturnType<typeof useItems<Fill>>['add']
+type Add = ReturnType<typeof useItems<SaidFill>>['add']
 
 const INK = '#1c2b2426'
 
-const NEW: { words: string; fill: WithoutOrder<Fill> }[] = [
+const NEW: { words: string; fill: WithoutOrder<SaidFill> }[] = [
   { words: 'A colour', fill: { kind: 'color', color: '#1d5c4533' } },
   {
     words: 'A gradient',
@@ -51,7 +51,7 @@ const NEW: { words: string; fill: WithoutOrder<Fill> }[] = [
 
 export function FillLines({ node }: { node: Node }) {
   const editor = useEditor()
-  const { list, change, add, remove } = useItems<Fill>(node, 'fills', 'Fill')
+  const { list, change, add, remove } = useItems<SaidFill>(node, 'fills', 'Fill')
   const inWords = editor.resolved(node).fillsIn === 'words'
   return (
     <Line node={node} keys={['fills', 'fillsIn']}>
@@ -89,7 +89,7 @@ export function FillLines({ node }: { node: Node }) {
               value={fill.blend ?? 'normal'}
               onChoose={(blend) => {
                 const { blend: _, ...rest } = fill
-                change(id, (blend === 'normal' ? rest : { ...fill, blend }) as Fill)
+                change(id, (blend === 'normal' ? rest : { ...fill, blend }) as SaidFill)
               }}
             />
           )}
@@ -124,10 +124,10 @@ function FillChip({
   number,
   onChange,
 }: {
-  fill: Fill
+  fill: SaidFill
   on: { node: string; fill: string }
   number: number
-  onChange: (fill: Fill | null, gesture?: string) => void
+  onChange: (fill: SaidFill | null, gesture?: string) => void
 }) {
   const label = (word: string) => (number === 0 ? word : `${word} ${number + 1}`)
   switch (fill.kind) {
@@ -140,7 +140,7 @@ function FillChip({
         />
       )
     case 'gradient':
-      return <GradientChip label={label('Gradient')} gradient={fill} on={on} onChange={onChange} />
+      return <GradientChip label={label('Gradient')} said={fill} on={on} onChange={onChange} />
     case 'picture':
       return <PictureFillChip label={label('Picture behind')} fill={fill} onChange={onChange} />
     case 'pattern':

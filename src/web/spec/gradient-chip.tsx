@@ -1,38 +1,42 @@
 /** A gradient as a chip: its shape, its way, its colours. */
 import { useEffect } from 'react'
 import type { Gradient } from '../../core/arrange/gradient-pull'
+import { ownStops } from '../../core/document/looks'
 import { colorIn } from '../../core/document/resolve'
+import type { SaidFill } from '../../core/properties/items'
+import { stopsAsToken } from '../../core/tokens/look-text'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 import { ColorChip } from './color-chip'
+import { WholeToken } from './whole-token'
+
+type Said = Extract<SaidFill, { kind: 'gradient' }>
+type Stops = Gradient['stops']
 
 export function GradientChip({
   label,
-  gradient,
+  said,
   on,
   onChange,
 }: {
   label: string
-  gradient: Gradient
+  /** Its stops may be a token's: changed, they are its own. */
+  said: Said
   /** The fill that it is: on the board it is pulled while it is said here. */
   on?: { node: string; fill: string }
-  onChange: (gradient: Gradient, gesture?: string) => void
+  onChange: (gradient: Said, gesture?: string) => void
 }) {
   const editor = useEditor()
+  const gradient = ownStops(editor.tokens, said) as Gradient
   const { angle, stops } = gradient
   const shape: Shape = gradient.shape ?? 'linear'
-  const said = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
+  const way = shape === 'radial' ? 'radial' : shape === 'conic' ? `conic ${angle}°` : `${angle}°`
   const shown = stops.map(({ color, at }) => `${colorIn(editor.tokens, color) ?? 'transparent'} ${at}%`)
-  const setStop = (index: number, stop: Partial<Gradient['stops'][number]>, gesture?: string) =>
-    onChange(
-      { ...gradient, stops: stops.map((each, i) => (i === index ? { ...each, ...stop } : each)) },
-      gesture,
-    )
   return (
     <Popover
-      label={`${label}: ${said}, ${stops.length} colours`}
+      label={`${label}: ${way}, ${stops.length} colours`}
       width={270}
       button={
         <>
@@ -41,7 +45,7 @@ export function GradientChip({
             className="h-3.5 w-11 flex-none rounded-xs border border-base-300"
             style={{ background: `linear-gradient(90deg, ${shown.join(', ')}) #fff` }}
           />
-          {said}
+          {way}
         </>
       }
     >
@@ -54,7 +58,7 @@ export function GradientChip({
               width={150}
               options={SHAPES}
               value={shape}
-              onChoose={(next) => onChange(shaped(gradient, next))}
+              onChoose={(next) => onChange(shaped(said, next))}
             />
             {shape !== 'radial' && (
               <>
@@ -65,7 +69,7 @@ export function GradientChip({
                   unit="°"
                   step={5}
                   context={{ min: -360, max: 360 }}
-                  onChange={(next) => onChange({ ...gradient, angle: next })}
+                  onChange={(next) => onChange({ ...said, angle: next })}
                 />
               </>
             )}
@@ -81,51 +85,91 @@ export function GradientChip({
                     value={gradient[axis] ?? 50}
                     unit=" %"
                     context={{ min: 0, max: 100 }}
-                    onChange={(at) => onChange({ ...gradient, [axis]: at })}
+                    onChange={(at) => onChange({ ...said, [axis]: at })}
                   />
                 ))}
               </>
             )}
           </div>
-          {stops.map((stop, i) => (
-            <div key={i} className="flex items-center gap-1.5">
-              <ColorChip
-                label={`Colour ${i + 1}`}
-                none={false}
-                value={stop.color}
-                onChange={(color, gesture) => color !== null && setStop(i, { color }, gesture)}
+          {on && (
+            <div className="flex items-center gap-1.5">
+              <span>Colours</span>
+              <WholeToken
+                label={`${label}, colours`}
+                type="gradient"
+                value={typeof said.stops === 'string' ? said.stops : undefined}
+                asToken={() => stopsAsToken(stops)}
+                edits={(reference) =>
+                  editor.propEdits(
+                    { fills: { [on.fill]: { ...said, stops: reference ?? stops } } },
+                    editor.meantNodes,
+                  )
+                }
               />
-              <span>at</span>
-              <NumberChip
-                label={`Place of colour ${i + 1}`}
-                value={stop.at}
-                unit=" %"
-                context={{ min: 0, max: 100 }}
-                onChange={(at) => setStop(i, { at })}
-              />
-              {stops.length > 2 && (
-                <button
-                  type="button"
-                  className="plain-button ml-auto text-small"
-                  onClick={() => onChange({ ...gradient, stops: stops.filter((_, k) => k !== i) })}
-                >
-                  Remove
-                </button>
-              )}
             </div>
-          ))}
-          {stops.length < 16 && (
-            <button
-              type="button"
-              className="plain-button justify-self-start text-primary"
-              onClick={() => onChange({ ...gradient, stops: between(stops) })}
-            >
-              Another colour
-            </button>
           )}
+          <StopLines
+            stops={stops}
+            onChange={(next, gesture) => onChange({ ...said, stops: next }, gesture)}
+          />
         </div>
       )}
     </Popover>
+  )
+}
+
+/** The colours on a gradient's way. */
+export function StopLines({
+  stops,
+  onChange,
+}: {
+  stops: Stops
+  onChange: (stops: Stops, gesture?: string) => void
+}) {
+  const setStop = (index: number, stop: Partial<Stops[number]>, gesture?: string) =>
+    onChange(
+      stops.map((each, i) => (i === index ? { ...each, ...stop } : each)),
+      gesture,
+    )
+  return (
+    <>
+      {stops.map((stop, i) => (
+        <div key={i} className="flex items-center gap-1.5">
+          <ColorChip
+            label={`Colour ${i + 1}`}
+            none={false}
+            value={stop.color}
+            onChange={(color, gesture) => color !== null && setStop(i, { color }, gesture)}
+          />
+          <span>at</span>
+          <NumberChip
+            label={`Place of colour ${i + 1}`}
+            value={stop.at}
+            unit=" %"
+            context={{ min: 0, max: 100 }}
+            onChange={(at) => setStop(i, { at })}
+          />
+          {stops.length > 2 && (
+            <button
+              type="button"
+              className="plain-button ml-auto text-small"
+              onClick={() => onChange(stops.filter((_, k) => k !== i))}
+            >
+              Remove
+            </button>
+          )}
+        </div>
+      ))}
+      {stops.length < 16 && (
+        <button
+          type="button"
+          className="plain-button justify-self-start text-primary"
+          onClick={() => onChange(between(stops))}
+        >
+          Another colour
+        </button>
+      )}
+    </>
   )
 }
 
@@ -147,7 +191,7 @@ const SHAPES: Option<Shape>[] = [
 ]
 
 /** The same colours in another shape; along a line there is no centre. */
-function shaped({ shape: _, x, y, ...rest }: Gradient, shape: Shape): Gradient {
+function shaped({ shape: _, x, y, ...rest }: Said, shape: Shape): Said {
   if (shape === 'linear') return rest
   return { ...rest, shape, ...(x === undefined ? {} : { x }), ...(y === undefined ? {} : { y }) }
 }

@@ -1,6 +1,7 @@
-/** The project's tokens: its colours, type styles and spaces, where each is used, how colours read, and values that are nearly one. */
+/** The project's tokens: its colours, type styles, spaces and looks, where each is used, how colours read, and values that are nearly one. */
 import { Tabs } from '@base-ui/react/tabs'
 import { type ReactNode, useMemo } from 'react'
+import type { ResolvedToken } from '../../core/document/tokens'
 import { nearTokens } from '../../core/tokens/near'
 import { tokenUses } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
@@ -8,6 +9,7 @@ import { Dialog } from '../parts/dialog'
 import { useRested } from '../parts/use-rested'
 import { Colors } from './colors'
 import { InUseChart } from './in-use'
+import { Looks } from './looks'
 import { NearValues } from './near-values'
 import { Spaces } from './spaces'
 import { TokensFile } from './tokens-file'
@@ -24,11 +26,17 @@ export function TokensDialog() {
   const uses = useMemo(() => tokenUses(doc), [doc, documentVersion])
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same
   const near = useMemo(() => nearTokens(doc), [doc, documentVersion])
-  const count = (type: 'color' | 'typography' | 'dimension') => doc.tokenTable.names(type).length
+  const count = (type: ResolvedToken['type']) => doc.tokenTable.names(type).length
   const parts: [string, string, number | undefined, ReactNode][] = [
     ['colors', 'Colours', count('color'), <Colors key="colors" uses={uses} />],
     ['type', 'Type', count('typography'), <TypeStyles key="type" uses={uses} />],
     ['spaces', 'Spaces', count('dimension'), <Spaces key="spaces" uses={uses} />],
+    [
+      'looks',
+      'Looks',
+      count('shadow') + count('gradient') + count('border'),
+      <Looks key="looks" uses={uses} />,
+    ],
     ['near', 'Nearly tokens', near.length, <NearValues key="near" near={near} />],
     ['use', 'In use', undefined, <InUseChart key="use" />],
   ]
