@@ -93,6 +93,40 @@ const FORMS: Form[] = [
   { form: 'path', data: 'M0 50C20 0 40 0 50 50C60 100 80 100 100 50' },
 ]
 
+/** Shadows of what is drawn: of a shape, of letters, of a box with something in it, with filters. */
+const casting = (): NodeTree[] => [
+  node('shape', {
+    ...size,
+    form: { form: 'star', points: 5, depth: 50 },
+    paint: '#d9812b',
+    cast: { x: 6, y: 10, blur: 6, color: '#1c2b2480' },
+  }),
+  node('shape', {
+    ...size,
+    form: { form: 'ellipse' },
+    stroke: { width: 6, color: '#1d5c45' },
+    cast: { x: 0, y: 4, blur: 0, color: '#a8481f' },
+  }),
+  node('text', {
+    words: said('Sow thick'),
+    fontFamily: 'Fraunces',
+    fontSize: 44,
+    color: '#ffffff',
+    cast: { x: 0, y: 2, blur: 3, color: '#1c2b24cc' },
+  }),
+  node(
+    'box',
+    {
+      ...size,
+      fills: over(ground),
+      radiusTopLeft: 40,
+      filters: { gray: 60 },
+      cast: { x: -8, y: 8, blur: 12, color: '#1d5c4599' },
+    },
+    [node('text', { words: said('and what is in it'), fontSize: 20 })],
+  ),
+]
+
 const shapes = (): NodeTree[] =>
   FORMS.flatMap((form, i) => [
     ...(form.form === 'line' ? [] : [node('shape', { ...size, form, paint: '#d9812b' })]),
@@ -264,6 +298,7 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
     ...framed,
     ...shaded(),
     ...byToken(),
+    ...casting(),
     ...pictures,
     ...groups,
     ...shapes(),

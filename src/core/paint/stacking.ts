@@ -1,6 +1,6 @@
 /** Stacking contexts (CSS 2.2 §9.9, appendix E), from what the handoff declares of a block. */
 import type { LayoutBox } from '../layout/box'
-import { filterText } from '../properties/effects'
+import { filtersText } from '../properties/effects'
 
 /** What a block's declarations say of stacking. */
 export type Stacking = { position?: 'relative' | 'absolute'; zIndex?: number; isolation?: 'isolate' }
@@ -32,13 +32,13 @@ export const stackingIn = (box: LayoutBox): Stacking =>
 
 /** Whether a block is drawn as one: nothing from outside comes between what is in it. */
 export function isContext(box: LayoutBox): boolean {
-  const { opacity, blend, rotate, filters, backdropBlur, cut } = box.resolved
+  const { opacity, blend, rotate, filters, cast, backdropBlur, cut } = box.resolved
   const { zIndex, isolation } = stackingIn(box)
   return (
     opacity !== 1 ||
     blend !== 'normal' ||
     rotate !== 0 ||
-    filterText(filters) !== undefined ||
+    filtersText(filters, cast, cast?.color) !== undefined ||
     !!backdropBlur ||
     cut !== undefined ||
     zIndex !== undefined ||

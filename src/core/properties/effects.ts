@@ -3,7 +3,7 @@ import * as v from 'valibot'
 import { dataOfForm, FormSchema } from '../forms/form'
 import { num, percent, px } from './css-text'
 import { svgAddress } from './fill-layers'
-import { finite, share } from './values'
+import { ColorSchema, finite, px as length, positivePx, share } from './values'
 
 const share5 = v.optional(v.pipe(finite, v.minValue(0), v.maxValue(500)))
 const part = v.optional(share)
@@ -43,9 +43,20 @@ export const filtersIn = (filters: Filters | undefined): [key: keyof Filters, va
     return value === undefined || value === noFilter(key) ? [] : [[key, value]]
   })
 
-export function filterText(filters: Filters | undefined): string | undefined {
+function filterText(filters: Filters | undefined): string | undefined {
   const parts = filtersIn(filters).map(([key, value]) => `${FUNCTIONS[key][0]}(${FUNCTIONS[key][2](value)})`)
   return parts.length > 0 ? parts.join(' ') : undefined
+}
+
+/** A shadow of what is drawn, not of the box: of letters, of a shape, of what is see-through (Filter Effects 1 §5, `drop-shadow`). Lengths px. */
+export const CastSchema = v.strictObject({ x: length, y: length, blur: positivePx, color: ColorSchema })
+export type Cast = v.InferOutput<typeof CastSchema>
+
+/** The value of `filter`: what is done to it, then the shadow that all of it casts. @param color as CSS */
+export function filtersText(filters: Filters | undefined, cast: Cast | undefined, color: string | undefined) {
+  const shadow =
+    cast && color !== undefined && `drop-shadow(${[cast.x, cast.y, cast.blur].map(px).join(' ')} ${color})`
+  return [filterText(filters), shadow].filter(Boolean).join(' ') || undefined
 }
 
 /** Seen wholly up to one share of the way across, and not at all from another on; degrees clockwise from upwards. */

@@ -2,7 +2,16 @@
 import * as v from 'valibot'
 import { type Limited, mostLines } from '../words/parts'
 import { num, px as pxText } from './css-text'
-import { type Cut, CutSchema, type Filters, FiltersSchema, filterText, maskText } from './effects'
+import {
+  type Cast,
+  CastSchema,
+  type Cut,
+  CutSchema,
+  type Filters,
+  FiltersSchema,
+  filtersText,
+  maskText,
+} from './effects'
 import { layersOf } from './fill-layers'
 import {
   BLENDS,
@@ -62,6 +71,11 @@ function shadowsOf({ raw, write }: Values): string | undefined {
     return `${inset ? 'inset ' : ''}${lengths} ${write.color(color) ?? 'transparent'}`
   })
   return text.length > 0 ? text.join(', ') : undefined
+}
+
+function filterOf({ raw, write }: Values): string | undefined {
+  const cast = raw.cast as Cast | undefined
+  return filtersText(raw.filters as Filters | undefined, cast, cast && write.color(cast.color))
 }
 
 export const BorderSchema = v.strictObject({
@@ -182,7 +196,15 @@ export const LOOK = {
     schema: FiltersSchema,
     words: 'filters',
     part: 'effects',
-    css: { name: 'filter', of: ({ raw }) => filterText(raw.filters as Filters | undefined) },
+    css: { name: 'filter' },
+  }),
+  cast: property({
+    ...any,
+    schema: CastSchema,
+    words: 'shadow of what is drawn',
+    token: 'color',
+    part: 'effects',
+    css: { name: 'filter', of: filterOf },
   }),
   /** Of what lies behind the block, px. */
   backdropBlur: property({

@@ -1,13 +1,15 @@
 /** What is done to everything that is drawn of a block: cut, filtered, mixed with what lies below. */
 import { Plus } from 'lucide-react'
 import type { Node } from '../../core/document/document'
-import { type Cut, type Filters, filtersIn, noFilter } from '../../core/properties/effects'
+import { cascaded } from '../../core/document/resolve'
+import { type Cast, type Cut, type Filters, filtersIn, noFilter } from '../../core/properties/effects'
 import { BLENDS } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { AddMenu } from '../parts/add-menu'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { ColorChip } from './color-chip'
 import { FormChip } from './form-chip'
 import { Line } from './line'
 
@@ -33,6 +35,7 @@ export function EffectLines({ node }: { node: Node }) {
     <>
       {hasProperty(node.kind, 'cut') && <CutLine node={node} />}
       <FilterLine node={node} />
+      <CastLine node={node} />
       <Line node={node} keys={['blend', 'backdropBlur']}>
         <span>Mixes</span>
         <Choice
@@ -153,6 +156,52 @@ function FilterLine({ node }: { node: Node }) {
           options={left.map((key) => ({ words: WORDS[key][0], value: key }))}
           onTake={(key) => set(key, WORDS[key][4])}
         />
+      )}
+    </Line>
+  )
+}
+
+const CAST: Cast = { x: 0, y: 6, blur: 8, color: '#1c2b2466' }
+
+/** The shadow of what is drawn: of letters and shapes, where that of the box is said with it. */
+function CastLine({ node }: { node: Node }) {
+  const editor = useEditor()
+  const { cast } = cascaded(editor.doc, node, editor.view.id)
+  const set = (next: Cast | null, gesture?: string) =>
+    editor.setProps({ cast: next }, `Shadow of ${node.name}`, gesture && `cast-${gesture}`)
+  return (
+    <Line node={node} keys={['cast']}>
+      <span>{hasProperty(node.kind, 'shadows') ? 'Shadow of what is in it' : 'Shadow'}</span>
+      {!cast && (
+        <button type="button" className="chip" aria-label="Cast a shadow" onClick={() => set(CAST)}>
+          none
+        </button>
+      )}
+      {cast && (
+        <>
+          {(
+            [
+              ['x', 'right', -1000],
+              ['y', 'down', -1000],
+              ['blur', 'blur', 0],
+            ] as const
+          ).map(([key, words, min]) => (
+            <span key={key} className="flex items-center gap-1">
+              <span className="text-small soft">{words}</span>
+              <NumberChip
+                label={`Cast shadow ${words}`}
+                value={cast[key]}
+                context={{ min, max: 1000 }}
+                onChange={(value) => set({ ...cast, [key]: value })}
+              />
+            </span>
+          ))}
+          <ColorChip
+            label="Cast shadow colour"
+            value={cast.color}
+            onChange={(color, gesture) => set(color === null ? null : { ...cast, color }, gesture)}
+          />
+        </>
       )}
     </Line>
   )

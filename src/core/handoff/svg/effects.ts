@@ -3,10 +3,10 @@ import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
 import { gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
-import { type Cut, type Filters, filtersIn } from '../../properties/effects'
+import { type Cast, type Cut, type Filters, filtersIn } from '../../properties/effects'
 import { linearGradient } from './gradients'
 import { elementOf, type Shape } from './shapes'
-import type { SvgWriter } from './writer'
+import { painted, type SvgWriter } from './writer'
 
 const matrix = (values: readonly number[]) => `<feColorMatrix values="${values.map(num).join(' ')}"/>`
 
@@ -73,21 +73,26 @@ const ELEMENTS: { [K in keyof Filters]-?: (value: number) => string } = {
  */
 export function filterOf(
   svg: SvgWriter,
-  filters: Filters | undefined,
+  { filters, cast }: { filters?: Filters; cast?: Cast },
   { left, top, right, bottom }: Shape,
   page: { width: number; height: number },
 ): string {
-  const list = filtersIn(filters)
+  const list = filtersIn(filters).map(([key, value]) => ELEMENTS[key](value))
+  if (cast)
+    list.push(
+      `<feDropShadow dx="${num(cast.x)}" dy="${num(cast.y)}" stdDeviation="${num(cast.blur)}" ${painted('flood-color', cast.color)}/>`,
+    )
   if (list.length === 0) return ''
   // Three standard deviations, and room for what sticks out of the block.
-  const reach = Math.ceil((filters?.blur ?? 0) * 3) + 200
+  const thrown = cast ? cast.blur * 3 + Math.max(Math.abs(cast.x), Math.abs(cast.y)) : 0
+  const reach = Math.ceil((filters?.blur ?? 0) * 3 + thrown) + 200
   if (left - reach >= page.width || top - reach >= page.height || right + reach <= 0 || bottom + reach <= 0)
     return ''
   const region = `x="${num(left - reach)}" y="${num(top - reach)}" width="${num(right - left + reach * 2)}" height="${num(bottom - top + reach * 2)}"`
   const id = svg.define(
     'f',
     (id) =>
-      `<filter id="${id}" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB">${list.map(([key, value]) => ELEMENTS[key](value)).join('')}</filter>`,
+      `<filter id="${id}" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB">${list.join('')}</filter>`,
   )
   return ` filter="url(#${id})"`
 }

@@ -64,7 +64,7 @@ class PageWriter {
   /** @param cut what the layer around cuts off of this one: one group does that and blends, or it would blend with nothing */
   layer({ box, items }: Layer, cut: readonly LayoutBox[] = []) {
     const { svg } = this
-    const { filters, cut: to } = box.resolved
+    const { cut: to } = box.resolved
     const shape = this.outline(box)
     // What is cut off the page is not seen, and some writers of pictures fail on a mask without a pixel.
     if (to && this.isOff(shape)) return
@@ -73,7 +73,7 @@ class PageWriter {
       `${this.cut(cut)}${blendOf(box)}`,
       this.turnOf(box),
       cutOf(svg, to, shape),
-      filterOf(svg, filters, shape, this.size),
+      filterOf(svg, box.resolved, shape, this.size),
     ].filter(Boolean)
     for (const attributes of groups) svg.draw(`<g${attributes}>`)
     let open: readonly LayoutBox[] = []

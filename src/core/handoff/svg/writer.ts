@@ -56,9 +56,9 @@ export class SvgWriter {
 }
 
 /** SVG 1.1 renderers know no 8-digit hex: alpha goes into an attribute of its own. */
-export function painted(kind: 'fill' | 'stroke' | 'stop-color', color: string): string {
+export function painted(kind: 'fill' | 'stroke' | 'stop-color' | 'flood-color', color: string): string {
   const safe = cssColor(color)
   const alpha = safe.length === 9 ? Number.parseInt(safe.slice(7), 16) / 255 : 1
-  const opacity = kind === 'stop-color' ? 'stop-opacity' : `${kind}-opacity`
+  const opacity = kind.endsWith('-color') ? kind.replace('color', 'opacity') : `${kind}-opacity`
   return `${kind}="${safe.startsWith('#') ? safe.slice(0, 7) : 'none'}"${alpha < 1 ? ` ${opacity}="${num(alpha)}"` : ''}`
 }
