@@ -74,7 +74,8 @@ test('drawn in one go and closed, a path is filled; Escape leaves what is drawn'
   const at = await placeOn(desk)
   await desk.keyboard.press('/')
   await desk.keyboard.type('draw')
-  await desk.getByRole('button', { name: 'Draw a path …' }).click()
+  await desk.getByRole('button', { name: 'Draw on the sheet' }).click()
+  await desk.getByRole('option', { name: 'a path' }).click()
   await expect(layer(desk)).toBeFocused()
   for (const [x, y] of [
     [900, 100],
@@ -254,4 +255,53 @@ test('a text becomes the outlines of its letters: the same to the eye, a shape w
   await desk.keyboard.press('ControlOrMeta+z')
   await heading.click()
   await expect(desk.getByRole('button', { name: 'Into outlines', exact: true })).toBeVisible()
+})
+
+test('shapes are drawn from corner to corner, on lines they come near to; even with Shift', async ({
+  desk,
+}) => {
+  await loosePage(desk, 'Drawn')
+  const at = await placeOn(desk)
+  const draw = async (what: string) => {
+    await desk.keyboard.press('ControlOrMeta+k')
+    await desk.keyboard.type(`draw ${what}`)
+    await desk.keyboard.press('Enter')
+    await expect(desk.getByText(`Drag where ${what} is to be; with Shift`)).toBeVisible()
+  }
+  await draw('a star')
+  await desk.mouse.move(...at(900, 100))
+  await desk.mouse.down()
+  await desk.mouse.move(...at(1000, 200))
+  await desk.mouse.move(...at(1115, 250))
+  // The edge of column 10.
+  await expect(desk.locator('[data-drawing]')).toContainText(/× 150 · column 10/)
+  await desk.keyboard.down('Shift')
+  await desk.mouse.move(...at(1116, 251))
+  await desk.mouse.up()
+  await desk.keyboard.up('Shift')
+  await expect(row(desk, 'Star')).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  const { props } = await storedBlock(desk, '/drawn', 'Star')
+  expect(props.width).toEqual(props.height)
+  expect(props).toMatchObject({
+    form: { form: 'star' },
+    paint: '{color.pine}',
+    // It began beside the edge of column 9.
+    pinLeft: { px: 916 },
+    lifted: true,
+  })
+
+  await draw('a line')
+  await drag(desk, at(900, 500), at(1100, 400))
+  await expect(row(desk, 'Line')).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  expect((await storedBlock(desk, '/drawn', 'Line')).props).toMatchObject({
+    form: { form: 'line', slope: 'rising' },
+  })
+
+  await draw('a box')
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('button', { name: 'Cancel' })).toHaveCount(0)
+  await desk.mouse.click(...at(1300, 500))
+  await expect(row(desk, 'Box')).toHaveCount(0)
 })

@@ -6,7 +6,8 @@ import { pathFrom } from '../forms/path'
 import { movedBy, outlinesOf } from '../forms/points'
 import type { Props } from '../properties/table'
 import { combineEdits } from './combine'
-import { apartEdits, drawnPath, outlinesOn, reshaped } from './outline'
+import { drawnPath, drawnRect, drawnShape } from './drawn'
+import { apartEdits, outlinesOn, reshaped } from './outline'
 import { at, lay, makeId, set } from './test-page'
 
 const shape = (id: string, x: number, props: Props = {}): NodeTree => ({
@@ -134,5 +135,44 @@ describe('shapes put together stay shapes', () => {
     ])
     expect(doc.node('s').children).toEqual(['a', apart.made[1], 'c'])
     expect(apartEdits(doc, layout, doc.node('c'), set, makeId)).toMatch(/one shape/)
+  })
+})
+
+describe('drawn by pulling', () => {
+  const [a, b] = [
+    { x: 100, y: 60 },
+    { x: 220, y: 20 },
+  ]
+  test('from corner to corner, whichever way; even with Shift; pressed alone a square', () => {
+    expect(drawnRect(a, b, 'box', false)).toEqual({ x: 100, y: 20, width: 120, height: 40 })
+    expect(drawnRect(a, b, 'box', true)).toEqual({ x: 100, y: -60, width: 120, height: 120 })
+    expect(drawnRect(a, a, { form: 'ellipse' }, false)).toEqual({ x: 100, y: 60, width: 160, height: 160 })
+  })
+  test('a line runs as it was pulled', () => {
+    const slope = (to: typeof b, isEven = false) => {
+      const { doc, layout, run } = lay({ flow: 'free' }, [])
+      const line = { form: 'line' as const, slope: 'level' as const }
+      const made = drawnShape(
+        doc,
+        layout,
+        { what: line, name: 'Line', from: a, to, isEven, look: {} },
+        makeId,
+      )
+      if (typeof made === 'string') throw new Error(made)
+      run(made.edits)
+      return [(doc.node(made.made).props.form as { slope: string }).slope, layout.rect(made.made)]
+    }
+    expect(slope(b)).toMatchObject(['rising', { x: 100, y: 20, width: 120, height: 40 }])
+    expect(slope({ x: 220, y: 100 })).toMatchObject(['falling', { y: 60 }])
+    expect(slope({ x: 220, y: 63 })).toMatchObject(['level', { y: 52, height: 16 }])
+    expect(slope({ x: 98, y: 160 })).toMatchObject(['upright', { x: 92, width: 16 }])
+    expect(slope({ x: 220, y: 100 }, true)).toMatchObject(['level', { width: 120 }])
+  })
+  test('what lies on no section of the page says so', () => {
+    const { doc, layout } = lay({ flow: 'free' }, [])
+    const from = { x: 0, y: 5000 }
+    expect(
+      drawnShape(doc, layout, { what: 'box', name: 'Box', from, to: from, isEven: false, look: {} }, makeId),
+    ).toMatch(/place one first/)
   })
 })

@@ -10,7 +10,7 @@ import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
 import type { SetEdit } from './align'
-import { orderAt, ordersAt } from './order'
+import { ordersAt } from './order'
 import { pinsAt } from './pins'
 
 /** Puts shapes together; fetched where it is needed. */
@@ -75,7 +75,7 @@ function turnedPlace(from: Rect, to: Rect, degrees: number): { x: number; y: num
   return { x: cx + dx * cos - dy * sin - to.width / 2, y: cy + dx * sin + dy * cos - to.height / 2 }
 }
 
-const sized = ({ width, height }: Rect) => ({
+export const sized = ({ width, height }: Rect) => ({
   width: { kind: 'exact', px: width },
   height: { kind: 'exact', px: height },
 })
@@ -138,34 +138,6 @@ export function reshaped(
     ...(isExact(box.resolved.height) ? { height } : {}),
     ...placed(layout, box, rect, to),
   }
-}
-
-/** A path drawn on a sheet, lifted in the section that it begins in. @returns a reason when it cannot be there */
-export function drawnPath(
-  doc: Document,
-  layout: PageLayout,
-  outlines: Outlines,
-  look: PropChanges,
-  makeId: () => string,
-): { edits: Edit[]; made: string } | string {
-  const path = pathOfOutlines(outlines)
-  const [, y] = path[0].from
-  const section = layout.own.find((each) => y >= each.y && y < each.y + each.height)
-  if (!section) return 'a path is drawn in a section of this page: place one first'
-  const rect = boxRound(boundsOf(path))
-  const id = makeId()
-  const { children } = doc.node(section.id)
-  const props = {
-    form: { form: 'path', data: keptIn(path, rect) },
-    ...sized(rect),
-    lifted: true,
-    pinLeft: { px: round(rect.x - section.x - section.borL) },
-    pinTop: { px: round(rect.y - section.y - section.borT) },
-    ...look,
-  }
-  const order = orderAt(doc, section.id, children.length)
-  const tree = { id, kind: 'shape' as const, name: 'Path', order, props: props as never }
-  return { edits: [{ op: 'insert', parent: section.id, tree }], made: id }
 }
 
 /** A shape that others were put together to, as these again: the lowest stays the block, the others lie on it in order. @returns a reason */

@@ -28,6 +28,7 @@ import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights
 import { PointsBar } from './points-bar'
 import { Pulls } from './pulls'
 import { ScalingBar } from './scaling-bar'
+import { followShape } from './shape-gesture'
 import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { RULER } from './sheet-place'
@@ -149,7 +150,8 @@ export function Board() {
     const hit = under(event.clientX, event.clientY)
     if (!hit) return editor.select(undefined)
     if (editor.gauge) return leaveGauge(hit)
-    if (editor.drawing) return followDrawing(editor, hit, event)
+    if (editor.drawing === 'areas') return followDrawing(editor, hit, event)
+    if (editor.drawing) return followShape(editor, hit, event, editor.drawing)
     const { scaling } = editor
     if (scaling) {
       if (scaling.points.length < 2)
@@ -341,14 +343,18 @@ export function Board() {
       <BreakagesBar />
       {editor.drawing && (
         <div className="floating absolute bottom-5 left-1/2 flex w-max max-w-[92%] -translate-x-1/2 items-center gap-4 px-4 py-2 text-plain">
-          <span>Drag over the columns to draw areas.</span>
+          <span>
+            {editor.drawing === 'areas'
+              ? 'Drag over the columns to draw areas.'
+              : `Drag where ${editor.drawing.words} is to be; with Shift its sides are even.`}
+          </span>
           <button
             type="button"
             className="main-button whitespace-nowrap"
             onPointerDown={(event) => event.stopPropagation()}
-            onClick={() => editor.set({ drawing: false })}
+            onClick={() => editor.set({ drawing: undefined })}
           >
-            Done
+            {editor.drawing === 'areas' ? 'Done' : 'Cancel'}
           </button>
         </div>
       )}

@@ -108,7 +108,11 @@ function Desk() {
       if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
       const keys = keysOf(event)
       if (!isHeard(event, keys)) {
-        if (keys === 'Escape' && !event.defaultPrevented) goHome(editor)
+        if (keys === 'Escape' && !event.defaultPrevented) {
+          // What waits for a press on the sheet does so wherever the focus is.
+          if (editor.drawing || editor.scaling) editor.set({ drawing: undefined, scaling: undefined })
+          goHome(editor)
+        }
         return
       }
       // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.

@@ -1,6 +1,7 @@
 /** What a tab shows, has selected and is doing: plain values, changed by the editor's `set`. */
 import type { LookOf } from '../../core/arrange/look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
+import type { Form } from '../../core/forms/form'
 import type { Point } from '../../core/forms/path'
 import type { Anchor, AnchorRef } from '../../core/forms/points'
 import type { Misfit } from '../../core/lattice/fit'
@@ -22,6 +23,8 @@ export type PointsOpen = {
   /** The handle that goes on from the end that is chosen: in an outline only when something follows. */
   onward?: { at: Point; handle: Point }
 }
+
+export type ShapeToDraw = { what: Form | 'box'; words: string }
 
 export class EditorState {
   pageId = ''
@@ -65,8 +68,8 @@ export class EditorState {
   follows = true
   /** px that a nudge with Shift goes. */
   step = 8
-  /** Whether a press on a sheet draws an area. */
-  drawing = false
+  /** What a press on a sheet draws: areas, one after the other, or one shape. */
+  drawing: 'areas' | ShapeToDraw | undefined
   /** A tracing that is being scaled, and the points pressed so far, px on its sheet. */
   scaling: { id: string; points: { x: number; y: number }[] } | undefined
   /** What each view's rulers count from, px on its sheet. */

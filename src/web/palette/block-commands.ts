@@ -85,12 +85,12 @@ export const BLOCKS: Command[] = [
     when: (editor) =>
       hasBlock(editor) ||
       editor.sharedNode !== undefined ||
-      editor.drawing ||
+      editor.drawing !== undefined ||
       editor.scaling !== undefined ||
       editor.toolsBefore !== undefined,
     run: (editor) => {
       if (editor.toolsBefore) editor.hideTools(false)
-      else if (editor.drawing || editor.scaling) editor.set({ drawing: false, scaling: undefined })
+      else if (editor.drawing || editor.scaling) editor.set({ drawing: undefined, scaling: undefined })
       else climb(editor)
     },
   },

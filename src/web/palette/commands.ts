@@ -60,7 +60,7 @@ export const COMMANDS: Command[] = [
     name: 'Draw areas over the columns',
     group: 'Page',
     keys: 'E',
-    run: (editor) => editor.set({ drawing: !editor.drawing }),
+    run: (editor) => editor.set({ drawing: editor.drawing ? undefined : 'areas' }),
   },
   {
     id: 'areas',

@@ -3,6 +3,7 @@ import { type Combination, madeOf } from '../../core/forms/form'
 import type { Editor } from '../editor/editor-state'
 import { combining, shapePoints } from '../shapes/fetch-points'
 import { intoOutlines } from '../shapes/into-outlines'
+import { DRAWINGS } from '../shapes/to-draw'
 import { arrange } from './arrange-commands'
 import type { Command } from './command'
 
@@ -31,14 +32,16 @@ export function combine(editor: Editor, how: Combination, label: string) {
 }
 
 export const SHAPES: Command[] = [
-  {
-    id: 'draw-path',
-    name: 'Draw a path',
-    group: 'Block',
-    keys: 'D',
-    when: ({ page }) => page !== undefined,
-    run: (editor) => void shapePoints().then(({ beginPath }) => beginPath(editor)),
-  },
+  ...DRAWINGS.map(
+    ({ words, begin }): Command => ({
+      id: `draw-${words.split(' ')[1]}`,
+      name: `Draw ${words}`,
+      group: 'Block',
+      ...(words === 'a path' ? { keys: 'D' } : {}),
+      when: ({ page }) => page !== undefined,
+      run: begin,
+    }),
+  ),
   ...COMBINED.map(
     ([how, , name]): Command => ({
       id: `shapes-${how}`,

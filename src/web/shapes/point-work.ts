@@ -1,5 +1,6 @@
 /** What is done to the points of the shape that is open for it: by pressing on its sheet, by keys, by the spec's statements. */
-import { apartEdits, type Combine, drawnPath, outlinesOn, reshaped } from '../../core/arrange/outline'
+import { drawnPath } from '../../core/arrange/drawn'
+import { apartEdits, type Combine, outlinesOn, reshaped } from '../../core/arrange/outline'
 import type { Node } from '../../core/document/document'
 import { madeOf } from '../../core/forms/form'
 import type { Point } from '../../core/forms/path'

@@ -7,7 +7,8 @@ import { foundOnShelf } from '../../core/shelf/search'
 import type { Editor } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 import { useBoard, useEditor } from '../editor/use-editor'
-import { shapePoints } from '../shapes/fetch-points'
+import { AddMenu } from '../parts/add-menu'
+import { DRAWINGS } from '../shapes/to-draw'
 import { GuidesList } from './guides-list'
 import { IconTray } from './icon-tray'
 import { PictureTray } from './picture-tray'
@@ -79,7 +80,7 @@ export function Shelf() {
   const drawing =
     words === ''
       ? shelfPart === 'blocks' && (category ?? 'Shapes') === 'Shapes'
-      : 'draw a path shape line'.includes(words.toLowerCase())
+      : 'draw a path shape line box ellipse'.includes(words.toLowerCase())
   const place = (item: ShelfItem) => {
     setSearch('')
     placeItem(editor, item)
@@ -199,6 +200,7 @@ export function Shelf() {
                     Nothing here is called “{search}”. Try “hero”, “cards”, “button” or “row”.
                   </p>
                 )}
+                {drawing && <DrawShape />}
                 {items.map((item) => (
                   <button
                     key={item.id}
@@ -225,7 +227,6 @@ export function Shelf() {
                     <span className="mt-1 block truncate">{item.name}</span>
                   </button>
                 ))}
-                {drawing && <DrawPath />}
               </div>
             </>
           )}
@@ -235,21 +236,21 @@ export function Shelf() {
   )
 }
 
-/** A shape that is in no tray: drawn on the sheet. */
-function DrawPath() {
+/** What is not placed but drawn on the sheet. */
+function DrawShape() {
   const editor = useEditor()
   return (
-    <button
-      type="button"
-      className="group w-38 flex-none text-left"
-      title="Draw a path on the sheet, point by point (D)"
-      onClick={() => void shapePoints().then(({ beginPath }) => beginPath(editor))}
-    >
-      <span className="grid h-21.5 place-items-center rounded-field border border-dashed border-base-300 group-hover:border-primary">
-        <Spline size={26} strokeWidth={1.5} aria-hidden />
-      </span>
-      <span className="mt-1 block truncate">Draw a path …</span>
-    </button>
+    <span className="group flex w-38 flex-none flex-col justify-center">
+      <AddMenu
+        label="Draw on the sheet"
+        width={150}
+        className="grid h-21.5 w-full flex-none place-items-center rounded-field border border-dashed border-base-300 group-hover:border-primary"
+        button={<Spline size={26} strokeWidth={1.5} aria-hidden />}
+        options={DRAWINGS.map(({ words, begin }) => ({ words, value: begin }))}
+        onTake={(begin) => begin(editor)}
+      />
+      <span className="mt-1 block truncate">Draw …</span>
+    </span>
   )
 }
 

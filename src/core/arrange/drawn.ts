@@ -1,0 +1,110 @@
+/** Shapes and boxes drawn on a sheet: lifted in the section that they begin in, where they were drawn. */
+import type { Document } from '../document/document'
+import type { NodeTree } from '../document/schema'
+import type { Edit, PropChanges } from '../edits/edit'
+import type { Form } from '../forms/form'
+import { boundsOf } from '../forms/path'
+import { type Outlines, pathOfOutlines } from '../forms/points'
+import type { PageLayout } from '../layout/page'
+import type { Rect } from '../layout/rect'
+import type { Kind } from '../properties/kinds'
+import { orderAt } from './order'
+import { boxRound, keptIn, sized } from './outline'
+
+export type Drawn = { edits: Edit[]; made: string }
+
+const round = (value: number) => Math.round(value * 100) / 100
+
+/** @returns a reason when it cannot be there */
+function drawn(
+  doc: Document,
+  layout: PageLayout,
+  { kind, name, rect, y, props }: { kind: Kind; name: string; rect: Rect; y: number; props: PropChanges },
+  makeId: () => string,
+): Drawn | string {
+  const section = layout.own.find((each) => y >= each.y && y < each.y + each.height)
+  if (!section) return 'what is drawn lies in a section of this page: place one first'
+  const id = makeId()
+  const order = orderAt(doc, section.id, doc.node(section.id).children.length)
+  const own = {
+    ...sized(rect),
+    lifted: true,
+    pinLeft: { px: round(rect.x - section.x - section.borL) },
+    pinTop: { px: round(rect.y - section.y - section.borT) },
+    ...props,
+  }
+  const tree: NodeTree = { id, kind, name, order, props: own as NodeTree['props'] }
+  return { edits: [{ op: 'insert', parent: section.id, tree }], made: id }
+}
+
+/** A path by its points, px on the sheet. */
+export function drawnPath(
+  doc: Document,
+  layout: PageLayout,
+  outlines: Outlines,
+  look: PropChanges,
+  makeId: () => string,
+): Drawn | string {
+  const path = pathOfOutlines(outlines)
+  const rect = boxRound(boundsOf(path))
+  const form = { form: 'path', data: keptIn(path, rect) }
+  const props = { form, ...look }
+  return drawn(doc, layout, { kind: 'shape', name: 'Path', rect, y: path[0].from[1], props }, makeId)
+}
+
+type Point = { x: number; y: number }
+
+/** px of a side that was not pulled: a press alone draws that large. */
+const PRESSED = 160
+/** A line that hardly leaves a level is one; a level one's box is as high as the shelf's. */
+const LEVEL = 8
+
+const isLine = (form: Form | 'box') => form !== 'box' && form.form === 'line'
+
+/** From one corner to the other; `isEven`: both sides as long. Pressed alone, a square. */
+export function drawnRect(from: Point, to: Point, form: Form | 'box', isEven: boolean): Rect {
+  let [dx, dy] = [to.x - from.x, to.y - from.y]
+  if (dx === 0 && dy === 0) [dx, dy] = [PRESSED, isLine(form) ? 0 : PRESSED]
+  if (isEven && !isLine(form)) {
+    const side = Math.max(Math.abs(dx), Math.abs(dy))
+    ;[dx, dy] = [Math.sign(dx || 1) * side, Math.sign(dy || 1) * side]
+  }
+  const rect = {
+    x: Math.min(from.x, from.x + dx),
+    y: Math.min(from.y, from.y + dy),
+    width: Math.abs(dx),
+    height: Math.abs(dy),
+  }
+  if (!isLine(form)) return { ...rect, width: Math.max(1, rect.width), height: Math.max(1, rect.height) }
+  // With Shift along one direction.
+  if (rect.height < LEVEL || (isEven && rect.width >= rect.height))
+    return { ...rect, y: from.y - LEVEL, height: LEVEL * 2 }
+  return rect.width < LEVEL || isEven ? { ...rect, x: from.x - LEVEL, width: LEVEL * 2 } : rect
+}
+
+/** A line runs as it was pulled. */
+function formOf(form: Form, from: Point, to: Point, { width, height }: Rect): Form {
+  if (form.form !== 'line') return form
+  const [level, upright] = [height === LEVEL * 2, width === LEVEL * 2]
+  const rising = to.x > from.x !== to.y > from.y
+  return { form: 'line', slope: level ? 'level' : upright ? 'upright' : rising ? 'rising' : 'falling' }
+}
+
+/** @param what a form, or a box that others can lie in @param to where it was pulled to; Shift: `isEven` */
+export function drawnShape(
+  doc: Document,
+  layout: PageLayout,
+  {
+    what,
+    name,
+    from,
+    to,
+    isEven,
+    look,
+  }: { what: Form | 'box'; name: string; from: Point; to: Point; isEven: boolean; look: PropChanges },
+  makeId: () => string,
+): Drawn | string {
+  const rect = drawnRect(from, to, what, isEven)
+  const props = what === 'box' ? look : { form: formOf(what, from, to, rect), ...look }
+  return drawn(doc, layout, { kind: what === 'box' ? 'box' : 'shape', name, rect, y: from.y, props }, makeId)
+}
