@@ -305,3 +305,46 @@ test('shapes are drawn from corner to corner, on lines they come near to; even w
   await desk.mouse.click(...at(1300, 500))
   await expect(row(desk, 'Box')).toHaveCount(0)
 })
+
+test('a shape masks what lies over it; the mask is pulled by its points, and lets all out again', async ({
+  desk,
+}) => {
+  await loosePage(desk, 'Masks')
+  await row(desk, 'Band').click()
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('ellipse')
+  await desk.keyboard.press('Enter')
+  await expect(row(desk, 'Ellipse')).toHaveAttribute('aria-selected', 'true')
+  const lower = desk.locator('[data-selected]').first()
+  const at = await placeOn(desk)
+  const seen = (await lower.boundingBox())!
+  await drag(desk, [seen.x + seen.width / 2, seen.y + seen.height / 2], at(310, 190))
+  await row(desk, 'Ellipse').click()
+  for (const name of ['Block 0', 'Block 1']) await row(desk, name).click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: 'Mask the others' }).click()
+  const mask = row(desk, 'Ellipse with what it masks')
+  await expect(mask).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  const box = await storedBlock(desk, '/masks', 'Ellipse with what it masks')
+  expect(box.props).toMatchObject({ flow: 'free', cut: { form: 'path' } })
+  expect(box.children!.map(({ name }) => name)).toEqual(['Block 0', 'Block 1'])
+
+  await desk.getByRole('button', { name: 'points', exact: true }).click()
+  await expect(words(desk)).toHaveText('None of 4 points chosen')
+  await expect(layer(desk)).toBeFocused()
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.press('Shift+ArrowLeft')
+  await desk.keyboard.press('Enter')
+  await saved(desk)
+  const moved = await storedBlock(desk, '/masks', 'Ellipse with what it masks')
+  expect(moved.props.cut).not.toEqual(box.props.cut)
+  expect(moved.props.width).toEqual(box.props.width)
+  await desk.getByRole('button', { name: 'let out' }).click()
+  await expect(row(desk, 'Mask')).toHaveAttribute('aria-selected', 'true')
+  await expect(mask).toHaveCount(0)
+  await saved(desk)
+  expect((await storedBlock(desk, '/masks', 'Block 0')).props).toMatchObject({
+    pinLeft: { px: 100 },
+    pinTop: { px: 80 },
+  })
+})

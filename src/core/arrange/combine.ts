@@ -10,7 +10,7 @@ import type { SetEdit } from './align'
 import { boxRound, keptIn, outlinesOn, reshaped } from './outline'
 
 /** A shape as it is seen, px from the page's top left: turned, too. */
-function pathOfBox(layout: PageLayout, box: LayoutBox): Path {
+export function pathOfBox(layout: PageLayout, box: LayoutBox): Path {
   const { x, y, width, height } = layout.rect(box.id)!
   const path = pathIn(box.resolved.form!, x, y, width, height)
   const angle = ((box.resolved.rotate ?? 0) * Math.PI) / 180

@@ -29,10 +29,15 @@ const DIGITS = 5
 
 const partOf = (data: string) => pathOfForm({ form: 'path', data })
 
-/** The points of a shape, px on its sheet, as if nothing turned it. Of shapes put together those of each. */
+/** What is drawn of a shape, or what anything else is cut to. */
+const formOf = ({ node, resolved }: LayoutBox): Form | undefined =>
+  node.kind === 'shape' ? resolved.form : resolved.cut?.form === 'fade' ? undefined : resolved.cut
+
+/** The points of a shape, or of what a block is cut to, px on its sheet, as if nothing turned it. Of shapes put together those of each. */
 export function outlinesOn(layout: PageLayout, id: string): Outlines | undefined {
   const rect = layout.rect(id)
-  const form = layout.boxes.get(id)?.resolved.form
+  const box = layout.boxes.get(id)
+  const form = box && formOf(box)
   if (!rect || !form) return undefined
   const of = madeOf(form)
   if (!of) return outlinesOf(pathIn(form, rect.x, rect.y, rect.width, rect.height))
@@ -118,19 +123,22 @@ export function reshaped(
 ): PropChanges | string {
   const box = layout.boxes.get(id)
   if (!box || outlines.length === 0) return 'nothing would be left of it'
-  const was = madeOf(box.resolved.form)
+  const was = madeOf(formOf(box))
   const of = was && { ...was, how: how ?? was.how }
   const parts = of ? partsOf(outlines).map(pathOfOutlines) : []
   const isMade = of !== undefined && combine !== undefined && parts.length > 1
   const path = isMade ? combine(parts, of.how) : pathOfOutlines(outlines)
   if (path.length === 0) return 'nothing would be left of it'
-  const to = boxFor(box, rect, boundsOf(path))
+  const isShape = box.node.kind === 'shape'
+  const to = isShape ? boxFor(box, rect, boundsOf(path)) : rect
   const kept = (each: Path) => keptIn(each, to)
   const form: Form = {
     form: 'path',
     data: kept(path),
     ...(isMade ? { of: { how: of.how, parts: parts.map(kept) } } : {}),
   }
+  // What is cut stays as large as it is.
+  if (!isShape) return { cut: form }
   const { width, height } = sized(to)
   return {
     form,

@@ -3,7 +3,7 @@ import { contextMenu } from '../board/fetch-menu'
 import { fetchPanels } from '../parts/floating'
 import { whenIdle } from '../parts/when-idle'
 import { backdropDialog, cutDialog } from '../pictures/fetch-pictures'
-import { combining, lettering, pointsLayer } from '../shapes/fetch-points'
+import { combining, lettering, masking, pointsLayer } from '../shapes/fetch-points'
 import { pictureCleaner } from '../shelf/read-picture'
 import { blockSpec } from '../spec/fetch-block-spec'
 import { colorPanel } from '../spec/fetch-colors'
@@ -30,6 +30,7 @@ export function fetchAhead(): () => void {
       combining(),
       pointsLayer(),
       lettering(),
+      masking(),
       import('../../core/handoff/svg/page'),
       import('../../core/document/save'),
     ]

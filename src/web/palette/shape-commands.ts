@@ -1,7 +1,7 @@
 /** Commands that put shapes together. What does that is fetched behind the board. */
 import { type Combination, madeOf } from '../../core/forms/form'
 import type { Editor } from '../editor/editor-state'
-import { combining, shapePoints } from '../shapes/fetch-points'
+import { combining, masking, shapePoints } from '../shapes/fetch-points'
 import { intoOutlines } from '../shapes/into-outlines'
 import { DRAWINGS } from '../shapes/to-draw'
 import { arrange } from './arrange-commands'
@@ -31,6 +31,16 @@ export function combine(editor: Editor, how: Combination, label: string) {
   )
 }
 
+/** Several, among them what masks. */
+export const canMask = ({ selectedNodes }: Editor) =>
+  selectedNodes.length > 1 && selectedNodes.some(({ kind }) => kind === 'shape' || kind === 'text')
+
+/** What a shape masks, alone or with others. */
+export const isMask = ({ selected }: Editor) => selected?.props.cut?.form === 'path'
+
+const notFetched = (editor: Editor) => () =>
+  editor.session.showNotice('all is as it was: what masks blocks cannot be fetched; try again')
+
 export const SHAPES: Command[] = [
   ...DRAWINGS.map(
     ({ words, begin }): Command => ({
@@ -58,6 +68,21 @@ export const SHAPES: Command[] = [
     when: ({ selected }) => selected !== undefined && madeOf(selected.props.form) !== undefined,
     run: (editor) =>
       void shapePoints().then(({ takeApart }) => editor.selected && takeApart(editor, editor.selected)),
+  },
+  {
+    id: 'mask',
+    name: 'Mask the others with the shape or text that is selected',
+    group: 'Arrange',
+    keys: 'M',
+    when: canMask,
+    run: (editor) => void masking().then(({ maskSelected }) => maskSelected(editor), notFetched(editor)),
+  },
+  {
+    id: 'unmask',
+    name: 'Let what is masked out of its mask',
+    group: 'Arrange',
+    when: isMask,
+    run: (editor) => void masking().then(({ unmaskSelected }) => unmaskSelected(editor), notFetched(editor)),
   },
   {
     id: 'text-outlines',

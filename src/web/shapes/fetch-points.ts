@@ -5,3 +5,4 @@ export const pointsLayer = () => import('./points-layer')
 export const combining = () => import('../../core/arrange/combine')
 /** What makes outlines of letters. */
 export const lettering = () => import('../../core/arrange/text-outline')
+export const masking = () => import('./masking')

@@ -53,7 +53,10 @@ export const chosenIn = ({ points }: Editor, outlines: Outlines): readonly Ancho
 /** Opens a shape's points. */
 export async function openPoints(editor: Editor, node: Node, view = editor.viewId) {
   if (node.locked) return editor.session.showNotice('it is locked')
-  if (madeOf(editor.resolved(node).form) && !combine) {
+  const { form, cut } = editor.resolved(node)
+  const drawn = node.kind === 'shape' ? form : cut?.form === 'fade' ? undefined : cut
+  if (!drawn) return
+  if (madeOf(drawn) && !combine) {
     try {
       ;({ combined: combine } = await import('../../core/forms/combine'))
     } catch {

@@ -4,8 +4,10 @@ import { type AlignTo, distributeEdits, type Edge, gapEdits, sameSizeEdits } fro
 import type { Edit } from '../../core/edits/edit'
 import { useEditor } from '../editor/use-editor'
 import { align, arrange } from '../palette/arrange-commands'
+import { canMask } from '../palette/shape-commands'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { masking } from '../shapes/fetch-points'
 
 const ACROSS: Edge[] = ['left', 'centre', 'right']
 const DOWN: Edge[] = ['top', 'middle', 'bottom']
@@ -44,6 +46,16 @@ export function Arrange() {
           onChoose={setTo}
         />
       </div>
+      {canMask(editor) && (
+        <div className={line}>
+          <span>Shape or text</span>
+          {chip(
+            'Mask the others',
+            'masks the others',
+            () => void masking().then(({ maskSelected }) => maskSelected(editor)),
+          )}
+        </div>
+      )}
       <div className={line}>{edges(ACROSS)}</div>
       <div className={line}>{edges(DOWN)}</div>
       {many && (

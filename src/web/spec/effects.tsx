@@ -6,9 +6,12 @@ import { type Cast, type Cut, type Filters, filtersIn, noFilter } from '../../co
 import { BLENDS } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
+import { isMask } from '../palette/shape-commands'
 import { AddMenu } from '../parts/add-menu'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
+import { masking } from '../shapes/fetch-points'
+import { PointsButton } from '../shapes/points-lines'
 import { ColorChip } from './color-chip'
 import { FormChip } from './form-chip'
 import { Line } from './line'
@@ -103,6 +106,16 @@ function CutLine({ node }: { node: Node }) {
             none="not cut"
             onChange={(form) => set(form as Cut | null)}
           />
+          {cut && <PointsButton node={node} />}
+          {isMask(editor) && (
+            <button
+              type="button"
+              className="chip"
+              onClick={() => void masking().then(({ unmaskSelected }) => unmaskSelected(editor))}
+            >
+              let out
+            </button>
+          )}
           {!cut && (
             <button
               type="button"
