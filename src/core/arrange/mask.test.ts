@@ -123,8 +123,6 @@ describe('a mask', () => {
     expect(refused(['p', 'l'])).toMatch(/no inside/)
     expect(refused(['p', 'm', 'x', 'l'])).toMatch(/no inside|not turned/)
     expect(refused(['m', 'z'])).toMatch(/sections cannot be masked/)
-    expect(unmaskEdits(page.doc, page.layout, page.doc.node('p'), {}, set, makeId)).toMatch(
-      /what is cut/,
-    )
+    expect(unmaskEdits(page.doc, page.layout, page.doc.node('p'), {}, set, makeId)).toMatch(/what is cut/)
   })
 })
