@@ -33,6 +33,7 @@ import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { RULER } from './sheet-place'
 import { ScalingPoints } from './tracings'
+import { TypeMarks } from './type-marks'
 import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
@@ -320,6 +321,7 @@ export function Board() {
         // Over every sheet's edges: what is said beside one may reach the next.
         <div key={place.id}>
           <MissingMarks {...place} />
+          {editor.showTypeMarks && <TypeMarks {...place} />}
           <WorstPlace {...place} />
           <Pulls {...place} />
           <FramingLayer {...place} />

@@ -64,6 +64,8 @@ export class EditorState {
   /** Guides, gauges left on sheets. */
   showAids = true
   rulers = true
+  /** Words alone on last lines, headings in more lines, many families: marked on the sheets. */
+  showTypeMarks = true
   /** Whether what is selected is brought into sight. */
   follows = true
   /** px that a nudge with Shift goes. */

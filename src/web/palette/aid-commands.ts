@@ -80,6 +80,12 @@ export const AIDS: Command[] = [
     run: (editor) => editor.set({ rulers: !editor.rulers }),
   },
   {
+    id: 'type-marks',
+    name: 'Show or hide the marks on the type',
+    group: 'Board',
+    run: (editor) => editor.set({ showTypeMarks: !editor.showTypeMarks }),
+  },
+  {
     id: 'pin-gauge',
     name: 'Leave the distances of what is selected on the sheet',
     group: 'Arrange',

@@ -144,6 +144,9 @@ function GuidesPanel({ guides }: { guides: Guide[] }) {
         <Check on={editor.showAids} set={(showAids) => editor.set({ showAids })}>
           Show guides and gauges
         </Check>
+        <Check on={editor.showTypeMarks} set={(showTypeMarks) => editor.set({ showTypeMarks })}>
+          Marks on the type
+        </Check>
         <Check on={editor.rulers} set={(rulers) => editor.set({ rulers })}>
           Rulers
         </Check>

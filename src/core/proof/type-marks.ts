@@ -1,0 +1,92 @@
+/** The type of a page looked over: words alone on last lines, headings that take more lines than on the widest sheet, families beyond the first few. */
+import type { LayoutBox } from '../layout/box'
+import type { PageLayout } from '../layout/page'
+import type { Rect } from '../layout/rect'
+import { placedLines } from '../paint/lines'
+import { HEADINGS } from '../properties/kinds'
+import { isHeadingStyle } from '../properties/type'
+import { familyNamed } from '../text/families'
+import { loneWord } from '../text/lone-words'
+
+export type TypeMark = {
+  id: string
+  kind: 'lone' | 'lines' | 'family'
+  words: string
+  /** What it is about, px on the sheet: a word, or a text. */
+  rect: Rect
+}
+
+/** Families that a page may be set in before more are marked. */
+export const MOST_FAMILIES = 3
+
+const textsOf = (layout: PageLayout): LayoutBox[] =>
+  [...layout.visible()].filter((box) => box.typeset && box.typeset.text.trim() !== '')
+
+function loneMarks(layout: PageLayout, box: LayoutBox): TypeMark[] {
+  const { x, y } = layout.rect(box.id)!
+  const placed = placedLines(box)
+  return [...new Set(placed.map(({ paragraph }) => paragraph))].flatMap((paragraph) => {
+    const lines = placed.filter((each) => each.paragraph === paragraph)
+    const word = loneWord(
+      paragraph,
+      lines.map(({ line }) => line),
+    )
+    const last = lines.at(-1)
+    if (word === undefined || !last) return []
+    const rect = { x: x + last.x, y: y + last.top, width: last.line.width, height: last.line.height }
+    return [{ id: box.id, kind: 'lone' as const, words: `“${word}” alone on the last line`, rect }]
+  })
+}
+
+const isHeading = ({ node, resolved }: LayoutBox) =>
+  HEADINGS.some((tag) => tag === node.props.tag) || isHeadingStyle(resolved.type)
+
+const linesOf = (box: LayoutBox) => placedLines(box).length
+const said = (count: number) => (count === 1 ? 'one line' : `${count} lines`)
+
+/** @param widest the sheet that leads, and what it is called */
+function lineMarks(layout: PageLayout, box: LayoutBox, widest: Sheet): TypeMark[] {
+  const there = widest.layout.boxes.get(box.id)
+  if (!isHeading(box) || widest.layout === layout || !there?.typeset) return []
+  const [here, wide] = [linesOf(box), linesOf(there)]
+  if (here <= wide) return []
+  return [
+    {
+      id: box.id,
+      kind: 'lines',
+      words: `${said(here)}, ${said(wide)} on ${widest.name}`,
+      rect: layout.rect(box.id)!,
+    },
+  ]
+}
+
+/** The families of a page's texts, those that most are set in first; of as many the one that comes first. */
+function familiesIn(texts: readonly LayoutBox[]): string[] {
+  const counts = new Map<string, number>()
+  for (const { resolved } of texts)
+    counts.set(resolved.fontFamily, (counts.get(resolved.fontFamily) ?? 0) + 1)
+  return [...counts].sort(([, a], [, b]) => b - a).map(([family]) => family)
+}
+
+type Sheet = { layout: PageLayout; name: string }
+
+/** @param widest of the sheets that show the page @param families how many it may be set in */
+export function typeMarks(layout: PageLayout, widest: Sheet, families = MOST_FAMILIES): TypeMark[] {
+  const texts = textsOf(layout)
+  const many = familiesIn(texts)
+  const beyond = new Set(many.slice(families))
+  return texts.flatMap((box) => {
+    const { fontFamily } = box.resolved
+    const family = beyond.has(fontFamily)
+      ? [
+          {
+            id: box.id,
+            kind: 'family' as const,
+            words: `${familyNamed(fontFamily)?.family ?? fontFamily}: one of ${many.length} families`,
+            rect: layout.rect(box.id)!,
+          },
+        ]
+      : []
+    return [...loneMarks(layout, box), ...lineMarks(layout, box, widest), ...family]
+  })
+}
