@@ -182,3 +182,36 @@ test('a gradient is pulled on the block while the spec says it: its way, a colou
   for (let i = 0; i < 5; i++) await desk.keyboard.press('ControlOrMeta+z')
   expect(await fill()).toMatchObject({ angle: 180, stops: [{ at: 0 }, { at: 100 }] })
 })
+
+test('a look is kept with the project, says what it would change, and is put on blocks of another page', async ({
+  desk,
+}) => {
+  await button(desk).click()
+  await desk.keyboard.press('ControlOrMeta+Shift+c')
+  await desk.keyboard.press('ControlOrMeta+Shift+v')
+  const dialog = desk.getByRole('dialog', { name: 'Put a look on' })
+  await expect(dialog.locator('[data-look-changes]')).toHaveText(
+    'It changes nothing: all of it is so already.',
+  )
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(
+    dialog.getByRole('button', { name: 'Remove' }).or(dialog.getByRole('button', { name: /no longer/ })),
+  ).toHaveCount(1)
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  await desk.reload()
+  await desk.locator('html[data-parts=here]').waitFor()
+  await onSheet(desk, 'desktop', 'How lending works').click()
+  await desk.keyboard.press('ControlOrMeta+Shift+v')
+  await expect(dialog.locator('[data-look-changes]')).toContainText('Changes fills')
+  await dialog.getByRole('button', { name: 'Put it on' }).click()
+  await saved(desk)
+  const { sections } = (await stored(desk)).pages[0]
+  const [one, other] = ['Call to action', 'Second action'].map((name) => findNode(sections, name)!.props)
+  expect(Object.values(other.fills as object)).toEqual(Object.values(one.fills as object))
+  expect(other.borderTop).toEqual(one.borderTop)
+  await desk.keyboard.press('ControlOrMeta+Shift+v')
+  await dialog.getByRole('button', { name: /no longer/ }).click()
+  await expect(dialog.getByText('No look is copied or kept yet')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Put it on' })).toBeDisabled()
+})

@@ -1,6 +1,8 @@
 /** Copying a look from one block and putting parts of it on others. */
 import type { Node } from '../document/document'
+import type { KeptLook } from '../document/schema'
 import type { Items } from '../properties/items'
+import { deepEqual } from '../properties/plain-equal'
 import { LOOK_PARTS, type LookPart } from '../properties/property'
 import { hasProperty, keysOf, LISTS, type PropKey, type Props } from '../properties/table'
 
@@ -43,3 +45,26 @@ export function lookFor(
     }
   return out
 }
+
+/** A look to be kept: what it sets; the rest is put back wherever it is put on, as of a copied one. */
+export const keptLook = (id: string, name: string, look: LookOf): KeptLook => ({
+  id,
+  name,
+  props: Object.fromEntries(Object.entries(look).filter(([, value]) => value !== null)) as Props,
+})
+
+/** Without what is not there: items that are taken away, values that are put back. */
+const said = (value: unknown): unknown =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).filter(([, each]) => each !== null))
+    : (value ?? undefined)
+
+const isNothing = (value: unknown) =>
+  value === undefined || (typeof value === 'object' && value !== null && Object.keys(value).length === 0)
+
+/** What of a look for a block (`lookFor`) it does not have already. @param now what it has where the look is put on */
+export const changedBy = (look: LookOf, now: Props): PropKey[] =>
+  (Object.keys(look) as PropKey[]).filter((key) => {
+    const [before, after] = [said(now[key]), said(look[key])]
+    return !(isNothing(before) && isNothing(after)) && !deepEqual(before, after)
+  })

@@ -154,6 +154,7 @@ export function checkProject(value: unknown): ProjectFile {
   })
   once(project.themes ?? [], 'themes')
   once(project.fonts ?? [], 'fonts')
+  once(project.looks ?? [], 'looks')
   project.fonts?.forEach((own, i) => {
     const problem = problemOfFamily(own, project.fonts!.slice(0, i))
     if (problem) throw new FormatError(`fonts[${i}]`, problem)

@@ -3,7 +3,7 @@
  * says whether a node changed. It changes in one way only: a next version that was made beside it takes its place.
  */
 import { Draft } from './draft'
-import type { About, Asset, OwnFamily, ProjectFile, Theme, View } from './schema'
+import type { About, Asset, KeptLook, OwnFamily, ProjectFile, Theme, View } from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Node, type Page, Tree } from './tree'
 
@@ -23,6 +23,7 @@ export class Document extends Tree {
   readonly tokenTable: Tokens = new Tokens({})
   readonly themes: readonly Theme[] = []
   readonly fonts: readonly OwnFamily[] = []
+  readonly looks: readonly KeptLook[] = []
   readonly absent: ReadonlySet<string> = new Set()
   /** Ids of nodes put into the store, oldest first: what a kept layout has to look at again. */
   private journal: string[] = []
@@ -59,6 +60,7 @@ export class Document extends Tree {
       'tokenTable',
       'themes',
       'fonts',
+      'looks',
       'absent',
     ] as const)
       if (this[key] !== next[key]) Object.assign(this, { [key]: next[key] })

@@ -5,7 +5,17 @@ import { differing, ofKind } from '../properties/table'
 import type { PageBody } from './outline'
 import { Overlay } from './overlay'
 import { freePath, safePath } from './paths'
-import type { About, Asset, NodeTree, OwnFamily, PageFile, ProjectFile, Theme, View } from './schema'
+import type {
+  About,
+  Asset,
+  KeptLook,
+  NodeTree,
+  OwnFamily,
+  PageFile,
+  ProjectFile,
+  Theme,
+  View,
+} from './schema'
 import { Tokens, type TokenTree } from './tokens'
 import { type Base, type Node, type Page, Tree } from './tree'
 
@@ -15,6 +25,7 @@ const NO_SLOTS: Node['childSlots'] = []
 const NO_OVERRIDES: Node['overrides'] = {}
 const NO_THEMES: readonly Theme[] = []
 const NO_FONTS: readonly OwnFamily[] = []
+const NO_LOOKS: readonly KeptLook[] = []
 
 /** As of today. Before, a block also took properties that its kind, or a view, does not have: they said nothing, and go. */
 function ownProps(tree: NodeTree, views: readonly View[]): Pick<Node, 'props' | 'overrides'> {
@@ -37,6 +48,7 @@ export class Draft extends Tree {
   readonly assets: Overlay<Asset>
   themes: readonly Theme[]
   fonts: readonly OwnFamily[]
+  looks: readonly KeptLook[]
   private tokenTree: TokenTree
   private tokenIndex: Tokens
   absent: ReadonlySet<string>
@@ -58,6 +70,7 @@ export class Draft extends Tree {
     this.assets = new Overlay(base.assets)
     this.themes = base.themes
     this.fonts = base.fonts
+    this.looks = base.looks
     this.tokenTree = base.tokens
     this.tokenIndex = base.tokenTable
     this.absent = base.absent
@@ -85,6 +98,7 @@ export class Draft extends Tree {
     this.tokens = file.tokens
     this.themes = file.themes ?? NO_THEMES
     this.fonts = file.fonts ?? NO_FONTS
+    this.looks = file.looks ?? NO_LOOKS
     for (const asset of file.assets) this.assets.set(asset.id, asset)
     const paths = new Set<string>()
     for (const page of inOrder(file.pages)) {

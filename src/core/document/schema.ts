@@ -8,7 +8,7 @@ import { HASH, MOST_BLOB } from '../blobs/blobs'
 import { PICTURE_TYPES } from '../blobs/picture-type'
 import { KINDS, type Kind } from '../properties/kinds'
 import { MAX_ORDER_KEY } from '../properties/order-keys'
-import { ChangeSchema, type Props, PropsSchema } from '../properties/table'
+import { ChangeSchema, LookSchema, type Props, PropsSchema } from '../properties/table'
 import { columnCount, finite, IdSchema, LangSchema, MAX_LENGTH, positivePx, px } from '../properties/values'
 
 export const FORMAT = 'just-lattice'
@@ -198,6 +198,15 @@ export const ThemeSchema = v.strictObject({
 /** Most themes of a project. */
 export const MAX_THEMES = 8
 
+/** A look that is kept to be put on blocks: what it does not say is put back there. */
+export const KeptLookSchema = v.strictObject({
+  id: IdSchema,
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
+  props: LookSchema,
+})
+/** Most kept looks of a project. */
+export const MAX_LOOKS = 200
+
 export const PageOwnSchema = v.strictObject({
   id: IdSchema,
   name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
@@ -240,6 +249,8 @@ export const ProjectSchema = v.strictObject({
   assets: v.array(AssetSchema),
   /** Families of its own beside the shipped ones. */
   fonts: v.optional(v.pipe(v.array(OwnFamilySchema), v.maxLength(MAX_FAMILIES))),
+  /** By id. */
+  looks: v.optional(v.pipe(v.array(KeptLookSchema), v.maxLength(MAX_LOOKS))),
   pages: v.array(PageOwnSchema),
 })
 
@@ -250,6 +261,7 @@ export type Theme = v.InferOutput<typeof ThemeSchema>
 export type Asset = v.InferOutput<typeof AssetSchema>
 export type OwnFamily = v.InferOutput<typeof OwnFamilySchema>
 export type OwnFontFile = OwnFamily['files'][number]
+export type KeptLook = v.InferOutput<typeof KeptLookSchema>
 export type Aid = v.InferOutput<typeof AidSchema>
 /** What a page shows otherwise of one block of its template. */
 export type Change = NonNullable<v.InferOutput<typeof PageOwnSchema>['changes']>[string]

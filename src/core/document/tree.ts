@@ -4,7 +4,17 @@ import type { Kind } from '../properties/kinds'
 import { byOrder } from '../properties/order-keys'
 import type { Props } from '../properties/table'
 import { FLUID, type FluidPart, type Knots, knotsOf, valueAtWidth } from './fluid'
-import type { About, Asset, NodeTree, OwnFamily, PageFile, ProjectFile, Theme, View } from './schema'
+import type {
+  About,
+  Asset,
+  KeptLook,
+  NodeTree,
+  OwnFamily,
+  PageFile,
+  ProjectFile,
+  Theme,
+  View,
+} from './schema'
 import { FORMAT, VERSION } from './schema'
 import type { Tokens, TokenTree, Typography } from './tokens'
 
@@ -44,6 +54,7 @@ export abstract class Tree {
   abstract readonly themes: readonly Theme[]
   /** Families of the project's own. */
   abstract readonly fonts: readonly OwnFamily[]
+  abstract readonly looks: readonly KeptLook[]
   /** Pages of which only the outline is here: nothing is known of what is on them. */
   abstract readonly absent: ReadonlySet<string>
 
@@ -192,6 +203,7 @@ export abstract class Tree {
       ...(this.themes.length > 0 ? { themes: [...this.themes] } : {}),
       views: this.views,
       ...(this.fonts.length > 0 ? { fonts: [...this.fonts] } : {}),
+      ...(this.looks.length > 0 ? { looks: [...this.looks] } : {}),
       assets: [...this.assets.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
       pages: this.allPages(),
     }

@@ -4,7 +4,17 @@
  * are all these. What they are stands here; everything else about one of them in the module of its name.
  */
 
-import type { About, Aid, Asset, NodeTree, OwnFamily, PageFile, Theme, View } from '../document/schema'
+import type {
+  About,
+  Aid,
+  Asset,
+  KeptLook,
+  NodeTree,
+  OwnFamily,
+  PageFile,
+  Theme,
+  View,
+} from '../document/schema'
 import type { Page } from '../document/tree'
 import type { PropKey } from '../properties/table'
 
@@ -62,6 +72,9 @@ export type ViewsEdit = { op: 'views'; change: Record<string, ViewValues | null>
 /** `name` dotted, such as `space.m`; `token` null: takes it away. */
 export type TokenEdit = { op: 'token'; name: string; token: Record<string, unknown> | null }
 
+/** `look` null: it is kept no longer. */
+export type LookEdit = { op: 'look'; id: string; look: KeptLook | null }
+
 /** `theme` null: takes it away; `at`: where a new one stands among them, else last. */
 export type ThemeEdit = { op: 'theme'; id: string; at?: number; theme: Omit<Theme, 'id'> | null }
 
@@ -90,4 +103,5 @@ export type Edit =
   | ThemeEdit
   | AssetEdit
   | FontEdit
+  | LookEdit
   | ProjectEdit

@@ -127,6 +127,7 @@ const OPS = [
   'token',
   'asset',
   'font',
+  'look',
   'theme',
   'project',
 ]
@@ -153,6 +154,7 @@ export const hostileEdit: fc.Arbitrary<unknown> = fc.oneof(
         token: fc.oneof(value, fc.record({ $type: scalar, $value: value })),
         asset: value,
         font: value,
+        look: fc.oneof(value, fc.record({ id: name, name: scalar, props })),
         theme: value,
         aid: value,
         locked: scalar,
@@ -183,6 +185,7 @@ const FIELDS = new Map(
     token: ['name', 'token'],
     asset: ['id', 'asset'],
     font: ['id', 'font'],
+    look: ['id', 'look'],
     theme: ['id', 'theme'],
     project: ['name'],
   }),

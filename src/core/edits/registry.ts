@@ -6,6 +6,7 @@ import type { Edit } from './edit'
 import type { EditModule } from './edit-module'
 import { font } from './font'
 import { insert } from './insert'
+import { look } from './look'
 import { meta } from './meta'
 import { move } from './move'
 import { page } from './page'
@@ -34,6 +35,7 @@ const ALL: { readonly [Op in Edit['op']]: EditModule<Extract<Edit, { op: Op }>, 
   theme,
   asset,
   font,
+  look,
   project,
 }
 const BY_OP = new Map<string, EditModule<Edit>>(Object.entries(ALL) as never)

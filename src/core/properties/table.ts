@@ -94,6 +94,11 @@ const DEFAULTS = new Map(KINDS.map((kind) => [kind, defaults(kind)]))
 /** What properties are when neither the node nor an override sets them; also of those that a kind has not, for who lays out. */
 export const defaultsOf = (kind: Kind): Props => DEFAULTS.get(kind)!
 
+/** What of a block is its look. */
+export const LookSchema = v.strictObject(
+  entriesOf(KEYS.filter((key) => PROPERTIES[key].part)),
+) as unknown as v.GenericSchema<unknown, Props>
+
 /** What a page may change of what it shows of its template. */
 export const CHANGEABLE = ['words', 'hidden', 'link', 'asset', 'alt'] as const satisfies readonly PropKey[]
 export const ChangeSchema = v.strictObject(entriesOf(CHANGEABLE)) as unknown as v.GenericSchema<

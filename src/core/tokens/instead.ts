@@ -153,10 +153,39 @@ function inTokens(doc: Document, name: string, into: string | undefined): Edit[]
   })
 }
 
+/** The same in looks that are kept: a type style's parts, too, are left to what it is. */
+function inLooks(doc: Document, name: string, into: string | undefined): Edit[] {
+  const reference = `{${name}}`
+  const token = doc.tokenTable.lookup(name)
+  return doc.looks.flatMap((look): Edit[] => {
+    const keys = keysWith({ props: look.props } as Place, name)
+    if (keys.length === 0) return []
+    const props: Record<string, unknown> = { ...look.props }
+    for (const key of keys) {
+      if (into !== undefined) props[key] = withInstead(props[key], reference, `{${into}}`)
+      else if (token?.type === 'typography') {
+        delete props[key]
+        Object.assign(props, typed(token.value, look.props))
+      } else if (token?.type === 'shadow')
+        props[key] = {
+          ...(props[key] as object),
+          ...withShadows(look.props.shadows!, reference, token.value),
+        }
+      else props[key] = withInstead(props[key], reference, token?.value)
+    }
+    return [{ op: 'look', id: look.id, look: { ...look, props: props as Props } }]
+  })
+}
+
 /** Takes a token away; blocks take `into`, another of its type, or keep the value that it has. */
 export function removeTokenEdits(doc: Document, name: string, into?: string): Edit[] {
   const blocks = into === undefined ? leftInBlocks(doc, name) : inBlocks(doc, name, into)
-  return [...blocks, ...inTokens(doc, name, into), { op: 'token', name, token: null }]
+  return [
+    ...blocks,
+    ...inLooks(doc, name, into),
+    ...inTokens(doc, name, into),
+    { op: 'token', name, token: null },
+  ]
 }
 
 /** Why a token cannot be called so, as a sentence; undefined: it can. */

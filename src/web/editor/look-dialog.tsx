@@ -1,9 +1,14 @@
-/** Putting a copied look on the selection: which parts of it. */
+/** Putting a look on the selection, a copied one or one that is kept: which parts of it, and what that changes. */
 import { useState } from 'react'
-import { lookFor } from '../../core/arrange/look'
+import { changedBy, type LookOf, lookFor, lookOf } from '../../core/arrange/look'
+import type { Node } from '../../core/document/document'
 import { LOOK_PARTS, type LookPart } from '../../core/properties/property'
+import { PROPERTIES } from '../../core/properties/table'
 import { CheckSet } from '../parts/check'
 import { Dialog } from '../parts/dialog'
+import type { Editor } from './editor-state'
+import { keepLook } from './keep-look'
+import { LookSwatch } from './look-swatch'
 import { useEditor } from './use-editor'
 
 const WORDS: Record<LookPart, string> = {
@@ -13,36 +18,102 @@ const WORDS: Record<LookPart, string> = {
   spacing: 'Padding and gaps',
   effects: 'Shadows, opacity, blending',
 }
+/** The copied one among those that can be put on. */
+const COPIED = ''
+/** Most properties that are named as changed. */
+const MOST_NAMED = 8
+
+type Choice = { id: string; name: string; props: LookOf }
+
+/** What goes onto a block where changes are made now, and what it has there. */
+function onto(editor: Editor, node: Node, look: LookOf, parts: ReadonlySet<LookPart>) {
+  const view = editor.scopedView
+  const own = view === undefined ? node.props : (node.overrides[view] ?? {})
+  const under = view === undefined ? {} : editor.underView(node)
+  const props = lookFor(look, node, parts, own, under)
+  return { node, props, changed: changedBy(props, { ...under, ...own }) }
+}
 
 export function LookDialog() {
   const editor = useEditor()
+  const { doc, look } = editor
+  const all: Choice[] = [
+    ...(look ? [{ id: COPIED, name: `${look.name}, copied`, props: look.props }] : []),
+    ...doc.looks.map(({ id, name, props }) => ({ id, name, props: lookOf(props) })),
+  ]
+  const [chosen, setChosen] = useState(all[0]?.id)
   const [parts, setParts] = useState<ReadonlySet<LookPart>>(new Set(LOOK_PARTS))
+  const now = all.find(({ id }) => id === chosen) ?? all[0]
   const close = () => editor.set({ dialog: undefined })
-  const put = () => {
-    const { look } = editor
-    if (!look) return close()
-    const edits = editor.meant.map((id) => {
-      const node = editor.doc.node(id)
-      const view = editor.scopedView
-      const own = view === undefined ? node.props : node.overrides[view]
-      const under = view === undefined ? {} : editor.underView(node)
-      return editor.setEdit(node, lookFor(look.props, node, parts, own, under))
-    })
-    if (editor.commit(edits, `Look of ${look.name}`)) editor.announce(`Look of ${look.name} put on`)
+  const put = now ? editor.meant.map((id) => onto(editor, doc.node(id), now.props, parts)) : []
+  const putOn = () => {
+    const edits = put.map(({ node, props }) => editor.setEdit(node, props))
+    if (now && editor.commit(edits, `Look of ${now.name}`)) editor.announce(`Look of ${now.name} put on`)
     close()
   }
   return (
-    <Dialog title={`Look of ${editor.look?.name ?? ''}`} onClose={close} width={320}>
+    <Dialog title="Put a look on" onClose={close} width={420}>
+      {all.length === 0 && (
+        <p className="soft">
+          No look is copied or kept yet. Copy one with Ctrl Shift C, or keep it from the palette.
+        </p>
+      )}
+      <ul aria-label="Looks" className="mb-3 grid max-h-56 gap-0.5 overflow-y-auto">
+        {all.map((each) => (
+          <li key={each.id} className="flex items-center gap-2">
+            <button
+              type="button"
+              className="plain-button flex-1 justify-start gap-3 aria-pressed:bg-secondary aria-pressed:text-secondary-content"
+              aria-pressed={each === now}
+              onClick={() => setChosen(each.id)}
+            >
+              <LookSwatch props={each.props} />
+              <span className="truncate">{each.name}</span>
+            </button>
+            {each.id === COPIED ? (
+              <button type="button" className="chip" onClick={() => keepLook(editor, look!)}>
+                Keep it
+              </button>
+            ) : (
+              <button
+                type="button"
+                className="plain-button text-small"
+                aria-label={`Keep ${each.name} no longer`}
+                onClick={() =>
+                  editor.commit([{ op: 'look', id: each.id, look: null }], `Keep ${each.name} no longer`)
+                }
+              >
+                Remove
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
       <CheckSet all={LOOK_PARTS} words={WORDS} chosen={parts} set={setParts} />
+      <Changes put={put} />
       <div className="flex justify-end gap-2 pt-2">
         <button type="button" className="plain-button" onClick={close}>
           Cancel
         </button>
-        <button type="button" className="main-button" data-first onClick={put}>
+        <button type="button" className="main-button" data-first disabled={!now} onClick={putOn}>
           Put it on{' '}
           {editor.selection.length === 1 ? editor.selected?.name : `${editor.selection.length} blocks`}
         </button>
       </div>
     </Dialog>
+  )
+}
+
+/** What would be another, before it is. */
+function Changes({ put }: { put: ReturnType<typeof onto>[] }) {
+  const names = [...new Set(put.flatMap(({ changed }) => changed.map((key) => PROPERTIES[key].words)))]
+  const count = put.filter(({ changed }) => changed.length > 0).length
+  const more = names.length - MOST_NAMED
+  return (
+    <p className="pt-2 text-small leading-4 soft" data-look-changes>
+      {names.length === 0
+        ? 'It changes nothing: all of it is so already.'
+        : `Changes ${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}${put.length > 1 ? ` on ${count} of ${put.length} blocks` : ''}.`}
+    </p>
   )
 }

@@ -5,6 +5,7 @@ import { duplicateEdits, outermost } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { cascaded } from '../../core/document/resolve'
 import { type Editor, makeId } from '../editor/editor-state'
+import { keepLook } from '../editor/keep-look'
 import { canOpen, openBlock } from '../editor/open-block'
 import { type Command, hasBlock } from './command'
 
@@ -173,11 +174,24 @@ export const BLOCKS: Command[] = [
     },
   },
   {
+    id: 'keep-look',
+    name: 'Keep the look, to be put on others',
+    group: 'Block',
+    when: hasBlock,
+    run: (editor) => {
+      const node = editor.selected!
+      keepLook(editor, {
+        name: editor.called(node),
+        props: lookOf(cascaded(editor.doc, node, editor.view.id)),
+      })
+    },
+  },
+  {
     id: 'put-look',
-    name: 'Put the copied look on …',
+    name: 'Put a look on: the copied one, or one that is kept …',
     group: 'Block',
     keys: 'Mod+Shift+V',
-    when: (editor) => hasBlock(editor) && editor.look !== undefined,
+    when: (editor) => hasBlock(editor) && (editor.look !== undefined || editor.doc.looks.length > 0),
     run: (editor) => editor.set({ dialog: 'look' }),
   },
   {
