@@ -11,6 +11,7 @@ import { applyAll } from '../src/core/edits/apply'
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/items'
 import { starterTokens, starterViews } from '../src/core/shelf/starter'
+import { shadowsAsToken, stopsAsToken } from '../src/core/tokens/look-text'
 import { pairsOn } from '../src/core/tokens/pairs'
 import { newThemeEdits, turnedColors } from '../src/core/tokens/themes'
 import { plainText } from '../src/core/words/words'
@@ -179,13 +180,30 @@ async function nightFall(doc: Document) {
   applyAll(doc, newThemeEdits(doc, ids, { name: 'Dark', scheme: 'dark' }, turnedColors(doc, pairs)))
 }
 
+/** Parts of a look that more than one block may have. */
+const LOOKS = {
+  shadow: {
+    $type: 'shadow',
+    raised: { $value: shadowsAsToken([{ x: 0, y: 18, blur: 48, spread: -12, color: '#10201a80' }]) },
+  },
+  gradient: {
+    $type: 'gradient',
+    dusk: {
+      $value: stopsAsToken([
+        { color: '{color.night}', at: 0 },
+        { color: '{color.pine}', at: 100 },
+      ]),
+    },
+  },
+}
+
 const pageKeys = generateNKeysBetween(null, null, pages.length)
 const project: ProjectFile = {
   format: FORMAT,
   version: VERSION,
   name: 'Hollow Oak Seed Library',
   about: { lang: 'en', icon: 'pic-packets' },
-  tokens: starterTokens(),
+  tokens: { ...starterTokens(), ...LOOKS },
   views,
   assets,
   pages: pages.map((page, i) => {

@@ -264,7 +264,7 @@ export function join(b: Builder): Draft {
         paddingBottom: 32,
         paddingLeft: 32,
         fills: oneFill('{color.paper}'),
-        shadows: { deep: { order: 'a0', x: 0, y: 18, blur: 48, spread: -12, color: '#10201a80' } },
+        shadows: { deep: { order: 'a0', token: '{shadow.raised}' } },
         ...allCorners(8),
       },
       [
@@ -283,10 +283,7 @@ export function join(b: Builder): Draft {
       order: 'a0',
       kind: 'gradient',
       angle: 120,
-      stops: [
-        { color: '{color.night}', at: 0 },
-        { color: '{color.pine}', at: 100 },
-      ],
+      stops: '{gradient.dusk}',
     },
   }
   return b.section('A card', { flow: 'lattice', rowGap: 32, fills, ...PAD }, [words, form], PAD_NARROW)

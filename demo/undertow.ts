@@ -13,6 +13,7 @@ import { allBorders, allCorners, type Fill, type Items, oneFill } from '../src/c
 import type { Props } from '../src/core/properties/table'
 import { Builder, plant } from '../src/core/shelf/build'
 import { starterViews, typeStyle } from '../src/core/shelf/starter'
+import { stopsAsToken } from '../src/core/tokens/look-text'
 
 const views = starterViews()
 const b = new Builder(views)
@@ -66,6 +67,16 @@ const tokens = {
     s: { $value: dimensionValue(16) },
     m: { $value: dimensionValue(32) },
     l: { $value: dimensionValue(72) },
+  },
+  gradient: {
+    $type: 'gradient',
+    afterglow: {
+      $value: stopsAsToken([
+        { color: '{color.acid}', at: 0 },
+        { color: '{color.ember}', at: 55 },
+        { color: '{color.violet}', at: 100 },
+      ]),
+    },
   },
   type: {
     $type: 'typography',
@@ -190,12 +201,8 @@ const hero = b.section(
           fills: list({
             kind: 'gradient',
             angle: 100,
-            stops: [
-              { color: '{color.acid}', at: 0 },
-              { color: '{color.ember}', at: 55 },
-              { color: '{color.violet}', at: 100 },
-            ],
-          } as Omit<Fill, 'order'>),
+            stops: '{gradient.afterglow}',
+          } as unknown as Omit<Fill, 'order'>),
         }),
         b.picture(
           'Cut-out',

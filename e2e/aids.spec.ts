@@ -1,6 +1,6 @@
 /** What helps to draw and is never handed off: guides, rulers, gauges left on a sheet, tracing. */
 import type { Page } from '@playwright/test'
-import { expect, row, saved, setValue, test } from './app'
+import { expect, onSheet, row, saved, setValue, test } from './app'
 import { block, loosePage, storedBlock, storedPage } from './loose-page'
 
 const guides = async (page: Page, path: string) =>
@@ -135,4 +135,23 @@ test('tracing: edges found, the lattice read off, guides laid, scaled by two poi
   const handoff = await desk.request.get(`${origin}/api${pathname}/handoff.zip`)
   expect(handoff.ok()).toBe(true)
   expect((await handoff.body()).includes('sketch')).toBe(false)
+})
+
+test('what is to be looked at in the type is marked on its sheet, said for what is selected, and switched off', async ({
+  desk,
+}) => {
+  const heading = onSheet(desk, 'mobile', 'Return a harvest.')
+  await heading.click()
+  await expect(desk.locator('[data-type-mark]', { hasText: 'on Desktop' })).toHaveCount(0)
+  // Larger on Mobile alone it takes more lines there.
+  await setValue(desk, /^Font size/, '64')
+  const marks = desk.locator('[data-type-mark*="2 lines on Desktop"]')
+  await expect(marks).toHaveCount(1)
+  await expect(marks).toContainText(/^\d lines, 2 lines on Desktop$/)
+  await row(desk, 'Footer').click()
+  await expect(marks).toHaveCount(1)
+  await expect(marks).toHaveText('')
+  await desk.getByRole('button', { name: /^Guides on/ }).click()
+  await desk.getByLabel('Marks on the type').uncheck()
+  await expect(desk.locator('[data-type-mark]')).toHaveCount(0)
 })

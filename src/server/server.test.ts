@@ -186,6 +186,8 @@ describe('the stream', () => {
   test('three hundred that are opened and dropped leave nothing behind; three hundred that stay cost one look at the log', async () => {
     const id = await create()
     const ends: AbortController[] = []
+    // An answer that nobody holds is closed when memory is tidied up.
+    const held: Response[] = []
     const dropped = Array.from({ length: 300 }, async (_, i) => {
       const stop = new AbortController()
       // Some before there is an answer, some just after.
@@ -200,9 +202,10 @@ describe('the stream', () => {
       Array.from({ length: 300 }, async () => {
         const stop = new AbortController()
         ends.push(stop)
-        await fetch(`${running.base}/projects/${id}/stream?since=0&head=`, { signal: stop.signal })
+        held.push(await fetch(`${running.base}/projects/${id}/stream?since=0&head=`, { signal: stop.signal }))
       }),
     )
+    expect(held).toHaveLength(300)
     expect(running.streams.open).toEqual({ streams: 300, projects: 1 })
     const asked = vi.spyOn(running.projects, 'since')
     await expect.poll(() => asked.mock.calls.length, { timeout: 10_000 }).toBeGreaterThan(1)

@@ -121,6 +121,9 @@ export function Board() {
   /** The sheet and the block under the pointer. */
   const under = (clientX: number, clientY: number): SheetPoint | undefined => {
     const box = board.current!.getBoundingClientRect()
+    // A sheet goes on behind what stands round the board, and nothing is there for a pointer.
+    if (clientX < box.left || clientX > box.right || clientY < box.top || clientY > box.bottom)
+      return undefined
     const { x: left, y: top, zoom } = editor.camera
     const x = (clientX - box.left - left) / zoom
     const y = (clientY - box.top - top) / zoom

@@ -6,15 +6,17 @@ import { useRested } from '../parts/use-rested'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
 
+/** No version of a layout. */
+const NEVER = -1
+
 export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
-  // What is being typed or pulled is painted first.
-  const version = useRested(layout.version)
+  // What is opened, typed or pulled is painted first.
+  const version = useRested(layout.version, NEVER)
   const [wide] = editor.shownViews
   const leading = editor.layoutOf(wide.id) ?? layout
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
   const marks = useMemo(
-    () => typeMarks(layout, { layout: leading, name: wide.name }),
+    () => (version === NEVER ? [] : typeMarks(layout, { layout: leading, name: wide.name })),
     [layout, leading, wide.name, version],
   )
   // While it changes marks would lie where their words were.
