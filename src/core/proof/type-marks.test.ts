@@ -5,7 +5,7 @@ import { PageLayout } from '../layout/page'
 import type { Props } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said } from '../words/words'
-import { typeMarks } from './type-marks'
+import { typeMarksIn } from './type-marks'
 
 beforeAll(async () => {
   const id = 'hanken-grotesk-latin-wght-normal'
@@ -24,7 +24,8 @@ function marksOf(texts: NodeTree[], families?: number) {
   const { doc, layout } = lay({ flow: 'column' }, texts)
   const mobile = new PageLayout(doc, 'home', 'mobile', 390, paragraphs)
   const widest = { layout, name: 'Desktop' }
-  return { desktop: typeMarks(layout, widest, families), mobile: typeMarks(mobile, widest, families), layout }
+  const all = (sheet: PageLayout) => [...typeMarksIn(sheet, widest, families)].flat()
+  return { desktop: all(layout), mobile: all(mobile), layout }
 }
 
 describe('type looked over', () => {

@@ -22,7 +22,12 @@ export const MOST_FAMILIES = 3
 const textsOf = (layout: PageLayout): LayoutBox[] =>
   [...layout.visible()].filter((box) => box.typeset && box.typeset.text.trim() !== '')
 
+/** Whether any of its paragraphs leaves a word alone; where that is is looked for afterwards: of most there is none. */
+const leavesAny = (layout: PageLayout, { id }: LayoutBox) =>
+  layout.placed(id).some(({ paragraph, lines }) => loneWord(paragraph, lines) !== undefined)
+
 function loneMarks(layout: PageLayout, box: LayoutBox): TypeMark[] {
+  if (!leavesAny(layout, box)) return []
   const { x, y } = layout.rect(box.id)!
   const placed = placedLines(box)
   return [...new Set(placed.map(({ paragraph }) => paragraph))].flatMap((paragraph) => {
@@ -41,14 +46,15 @@ function loneMarks(layout: PageLayout, box: LayoutBox): TypeMark[] {
 const isHeading = ({ node, resolved }: LayoutBox) =>
   HEADINGS.some((tag) => tag === node.props.tag) || isHeadingStyle(resolved.type)
 
-const linesOf = (box: LayoutBox) => placedLines(box).length
+const linesOf = (layout: PageLayout, { id }: LayoutBox) =>
+  layout.placed(id).reduce((sum, { lines }) => sum + lines.length, 0)
 const said = (count: number) => (count === 1 ? 'one line' : `${count} lines`)
 
 /** @param widest the sheet that leads, and what it is called */
 function lineMarks(layout: PageLayout, box: LayoutBox, widest: Sheet): TypeMark[] {
   const there = widest.layout.boxes.get(box.id)
   if (!isHeading(box) || widest.layout === layout || !there?.typeset) return []
-  const [here, wide] = [linesOf(box), linesOf(there)]
+  const [here, wide] = [linesOf(layout, box), linesOf(widest.layout, there)]
   if (here <= wide) return []
   return [
     {
@@ -70,12 +76,16 @@ function familiesIn(texts: readonly LayoutBox[]): string[] {
 
 type Sheet = { layout: PageLayout; name: string }
 
-/** @param widest of the sheets that show the page @param families how many it may be set in */
-export function typeMarks(layout: PageLayout, widest: Sheet, families = MOST_FAMILIES): TypeMark[] {
+/** Text by text, each with its marks, so that whoever has no time may go on later. @param widest of the sheets that show the page @param families how many it may be set in */
+export function* typeMarksIn(
+  layout: PageLayout,
+  widest: Sheet,
+  families = MOST_FAMILIES,
+): Generator<readonly TypeMark[]> {
   const texts = textsOf(layout)
   const many = familiesIn(texts)
   const beyond = new Set(many.slice(families))
-  return texts.flatMap((box) => {
+  for (const box of texts) {
     const { fontFamily } = box.resolved
     const family = beyond.has(fontFamily)
       ? [
@@ -87,6 +97,6 @@ export function typeMarks(layout: PageLayout, widest: Sheet, families = MOST_FAM
           },
         ]
       : []
-    return [...loneMarks(layout, box), ...lineMarks(layout, box, widest), ...family]
-  })
+    yield [...loneMarks(layout, box), ...lineMarks(layout, box, widest), ...family]
+  }
 }

@@ -1,38 +1,69 @@
 /** What is to be looked at in a sheet's type, in gold; in words for what is selected. */
-import { useMemo } from 'react'
-import { type TypeMark, typeMarks } from '../../core/proof/type-marks'
+import { useEffect, useState } from 'react'
+import type { PageLayout } from '../../core/layout/page'
+import { type TypeMark, typeMarksIn } from '../../core/proof/type-marks'
 import { useBoard } from '../editor/use-editor'
-import { useRested } from '../parts/use-rested'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
 
-/** No version of a layout. */
-const NEVER = -1
+/** Marks drawn at once on a sheet: more are no help, and what is selected is marked all the same. */
+const MOST = 40
+/** ms that nothing changes before the type is looked over. */
+const REST = 250
+
+type Found = { layout: PageLayout; version: number; marks: TypeMark[] }
+
+/** Looked for once nothing changes and the browser has nothing else to do. */
+function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string): TypeMark[] {
+  const [found, setFound] = useState<Found>()
+  const { version } = layout
+  useEffect(() => {
+    let idle = 0
+    const looking = typeMarksIn(layout, { layout: leading, name })
+    const marks: TypeMark[] = []
+    // As much at a time as the browser has time for.
+    const look = (deadline: IdleDeadline) => {
+      do {
+        const { value, done } = looking.next()
+        if (done) return setFound({ layout, version, marks })
+        marks.push(...value)
+      } while (deadline.timeRemaining() > 1)
+      idle = requestIdleCallback(look)
+    }
+    const timer = setTimeout(() => {
+      idle = requestIdleCallback(look)
+    }, REST)
+    return () => {
+      clearTimeout(timer)
+      cancelIdleCallback(idle)
+    }
+  }, [layout, leading, name, version])
+  // While it changes they would lie where their words were.
+  return found?.layout === layout && found.version === version ? found.marks : NONE
+}
+const NONE: TypeMark[] = []
 
 export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
-  // What is opened, typed or pulled is painted first.
-  const version = useRested(layout.version, NEVER)
   const [wide] = editor.shownViews
-  const leading = editor.layoutOf(wide.id) ?? layout
-  const marks = useMemo(
-    () => (version === NEVER ? [] : typeMarks(layout, { layout: leading, name: wide.name })),
-    [layout, leading, wide.name, version],
-  )
-  // While it changes marks would lie where their words were.
-  if (editor.drag || layout.version !== version || editor.editing?.view === view.id) return null
-  return marks.map((mark) => (
-    <Mark
-      key={`${mark.id} ${mark.kind} ${mark.rect.y}`}
-      mark={mark}
-      isSaid={editor.view.id === view.id && editor.selection.length === 1 && editor.selection[0] === mark.id}
-      at={{
-        left: left + mark.rect.x * zoom,
-        top: top + mark.rect.y * zoom,
-        width: mark.rect.width * zoom,
-        height: mark.rect.height * zoom,
-      }}
-    />
+  const marks = useTypeMarks(layout, editor.layoutOf(wide.id) ?? layout, wide.name)
+  if (editor.drag || editor.editing?.view === view.id || marks.length === 0) return null
+  const [selected] = editor.view.id === view.id && editor.selection.length === 1 ? editor.selection : []
+  const { width, height } = editor.boardSize
+  const placed = marks.flatMap((mark) => {
+    const { rect } = mark
+    const at = {
+      left: left + rect.x * zoom,
+      top: top + rect.y * zoom,
+      width: rect.width * zoom,
+      height: rect.height * zoom,
+    }
+    const isSeen = at.left < width && at.top < height && at.left + at.width > 0 && at.top + at.height > 0
+    return isSeen ? [{ mark, at }] : []
+  })
+  const shown = placed.length > MOST ? placed.filter(({ mark }) => mark.id === selected) : placed
+  return shown.map(({ mark, at }) => (
+    <Mark key={`${mark.id} ${mark.kind} ${mark.rect.y}`} mark={mark} isSaid={mark.id === selected} at={at} />
   ))
 }
 
