@@ -148,7 +148,7 @@ test('what is to be looked at in the type is marked on its sheet, said for what 
   const marks = desk.locator('[data-type-mark*="2 lines on Desktop"]')
   await expect(marks).toHaveCount(1)
   await expect(marks).toContainText(/^\d lines, 2 lines on Desktop$/)
-  await row(desk, 'Footer').click()
+  await row(desk, 'Hero').click()
   await expect(marks).toHaveCount(1)
   await expect(marks).toHaveText('')
   await desk.getByRole('button', { name: /^Guides on/ }).click()
