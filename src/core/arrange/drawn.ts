@@ -61,6 +61,16 @@ const LEVEL = 8
 
 const isLine = (form: Form | 'box') => form !== 'box' && form.form === 'line'
 
+type Slope = Extract<Form, { form: 'line' }>['slope']
+
+/** How a line that was pulled so far runs; with Shift along one direction. */
+function slopeOf(dx: number, dy: number, isEven: boolean): Slope {
+  const [across, down] = [Math.abs(dx), Math.abs(dy)]
+  if (down < LEVEL || (isEven && across >= down)) return 'level'
+  if (across < LEVEL || isEven) return 'upright'
+  return dx > 0 !== dy > 0 ? 'rising' : 'falling'
+}
+
 /** From one corner to the other; `isEven`: both sides as long. Pressed alone, a square. */
 export function drawnRect(from: Point, to: Point, form: Form | 'box', isEven: boolean): Rect {
   let [dx, dy] = [to.x - from.x, to.y - from.y]
@@ -76,19 +86,14 @@ export function drawnRect(from: Point, to: Point, form: Form | 'box', isEven: bo
     height: Math.abs(dy),
   }
   if (!isLine(form)) return { ...rect, width: Math.max(1, rect.width), height: Math.max(1, rect.height) }
-  // With Shift along one direction.
-  if (rect.height < LEVEL || (isEven && rect.width >= rect.height))
-    return { ...rect, y: from.y - LEVEL, height: LEVEL * 2 }
-  return rect.width < LEVEL || isEven ? { ...rect, x: from.x - LEVEL, width: LEVEL * 2 } : rect
+  const slope = slopeOf(dx, dy, isEven)
+  if (slope === 'level') return { ...rect, y: from.y - LEVEL, height: LEVEL * 2 }
+  return slope === 'upright' ? { ...rect, x: from.x - LEVEL, width: LEVEL * 2 } : rect
 }
 
 /** A line runs as it was pulled. */
-function formOf(form: Form, from: Point, to: Point, { width, height }: Rect): Form {
-  if (form.form !== 'line') return form
-  const [level, upright] = [height === LEVEL * 2, width === LEVEL * 2]
-  const rising = to.x > from.x !== to.y > from.y
-  return { form: 'line', slope: level ? 'level' : upright ? 'upright' : rising ? 'rising' : 'falling' }
-}
+const formOf = (form: Form, from: Point, to: Point, isEven: boolean): Form =>
+  form.form === 'line' ? { form: 'line', slope: slopeOf(to.x - from.x, to.y - from.y, isEven) } : form
 
 /** @param what a form, or a box that others can lie in @param to where it was pulled to; Shift: `isEven` */
 export function drawnShape(
@@ -105,6 +110,6 @@ export function drawnShape(
   makeId: () => string,
 ): Drawn | string {
   const rect = drawnRect(from, to, what, isEven)
-  const props = what === 'box' ? look : { form: formOf(what, from, to, rect), ...look }
+  const props = what === 'box' ? look : { form: formOf(what, from, to, isEven), ...look }
   return drawn(doc, layout, { kind: what === 'box' ? 'box' : 'shape', name, rect, y: from.y, props }, makeId)
 }

@@ -164,6 +164,8 @@ describe('drawn by pulling', () => {
     }
     expect(slope(b)).toMatchObject(['rising', { x: 100, y: 20, width: 120, height: 40 }])
     expect(slope({ x: 220, y: 100 })).toMatchObject(['falling', { y: 60 }])
+    // As high as a level one's box, and not level.
+    expect(slope({ x: 220, y: 76 })).toMatchObject(['falling', { y: 60, height: 16 }])
     expect(slope({ x: 220, y: 63 })).toMatchObject(['level', { y: 52, height: 16 }])
     expect(slope({ x: 98, y: 160 })).toMatchObject(['upright', { x: 92, width: 16 }])
     expect(slope({ x: 220, y: 100 }, true)).toMatchObject(['level', { width: 120 }])
