@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
-import { loosePage, storedBlock } from './loose-page'
+import { loosePage, storedBlock, storedPage } from './loose-page'
 
 type Kept = { form: string; data: string; of?: { how: string; parts: string[] } }
 
@@ -347,4 +347,28 @@ test('a shape masks what lies over it; the mask is pulled by its points, and let
     pinLeft: { px: 100 },
     pinTop: { px: 80 },
   })
+})
+
+test('with “Only Mobile” on an outline is not pulled, and nothing is masked: both are the same on every view', async ({
+  desk,
+}) => {
+  await loosePage(desk, 'Scope')
+  await row(desk, 'Band').click()
+  await desk.keyboard.press('/')
+  await desk.keyboard.type('star')
+  await desk.keyboard.press('Enter')
+  await expect(row(desk, 'Star')).toHaveAttribute('aria-selected', 'true')
+  await saved(desk)
+  const before = await storedPage(desk, '/scope')
+  const sheet = (await desk.locator('[data-sheet=mobile]').boundingBox())!
+  const star = (await desk.locator('[data-selected]').last().boundingBox())!
+  expect(star.x).toBeGreaterThan(sheet.x - 1)
+  await desk.mouse.dblclick(star.x + star.width / 2, star.y + star.height / 2)
+  await expect(desk.getByRole('alert')).toContainText('switch “Only Mobile” off')
+  await expect(layer(desk)).toHaveCount(0)
+  await row(desk, 'Block 0').click({ modifiers: ['ControlOrMeta'] })
+  await desk.getByRole('button', { name: 'Mask the others' }).click()
+  await expect(desk.getByRole('alert')).toContainText('A mask is the same on every view')
+  await saved(desk)
+  expect(await storedPage(desk, '/scope')).toEqual(before)
 })

@@ -65,6 +65,11 @@ export async function openPoints(editor: Editor, node: Node, view = editor.viewI
   }
   if (!editor.doc.nodes.has(node.id)) return
   editor.select(node.id, view)
+  // What the edits would refuse is said before anything is pulled.
+  if (node.kind === 'shape' && editor.scopedView !== undefined)
+    return editor.session.showNotice(
+      `its outline is the same on every view: switch “Only ${editor.view.name}” off to pull it`,
+    )
   editor.set({ points: { id: node.id, view, chosen: [] }, keyNote: undefined })
   const count = allAnchors(openShape(editor)?.outlines ?? []).length
   editor.announce(`${count} points of ${editor.called(node)}: Page Down goes from one to the next`)
