@@ -2,7 +2,7 @@
 import type { Edit, PropChanges } from '../edits/edit'
 import { combined } from '../forms/combine'
 import { type Combination, pathIn } from '../forms/form'
-import { boundsOf, mapPath, type Path } from '../forms/path'
+import { boundsOf, type Path, turned } from '../forms/path'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import { paintedBlocks } from '../paint/layers'
@@ -13,14 +13,7 @@ import { boxRound, keptIn, outlinesOn, reshaped } from './outline'
 export function pathOfBox(layout: PageLayout, box: LayoutBox): Path {
   const { x, y, width, height } = layout.rect(box.id)!
   const path = pathIn(box.resolved.form!, x, y, width, height)
-  const angle = ((box.resolved.rotate ?? 0) * Math.PI) / 180
-  if (angle === 0) return path
-  const [cx, cy] = [x + width / 2, y + height / 2]
-  const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
-  return mapPath(path, ([a, b]) => [
-    cx + (a - cx) * cos - (b - cy) * sin,
-    cy + (a - cx) * sin + (b - cy) * cos,
-  ])
+  return turned(path, [x + width / 2, y + height / 2], box.resolved.rotate ?? 0)
 }
 
 const isOpen = (path: Path) => path.some(({ closed }) => !closed)

@@ -9,11 +9,9 @@ import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
 import type { Kind } from '../properties/kinds'
 import { orderAt } from './order'
-import { boxRound, keptIn, sized } from './outline'
+import { boxRound, hundredths, keptIn, sized } from './outline'
 
 export type Drawn = { edits: Edit[]; made: string }
-
-const round = (value: number) => Math.round(value * 100) / 100
 
 /** @returns a reason when it cannot be there */
 function drawn(
@@ -29,8 +27,8 @@ function drawn(
   const own = {
     ...sized(rect),
     lifted: true,
-    pinLeft: { px: round(rect.x - section.x - section.borL) },
-    pinTop: { px: round(rect.y - section.y - section.borT) },
+    pinLeft: { px: hundredths(rect.x - section.x - section.borL) },
+    pinTop: { px: hundredths(rect.y - section.y - section.borT) },
     ...props,
   }
   const tree: NodeTree = { id, kind, name, order, props: own as NodeTree['props'] }

@@ -4,7 +4,7 @@ import type { Document, Node } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import type { Edit, PropChanges } from '../edits/edit'
 import { pathIn } from '../forms/form'
-import { boundsOf, mapPath, type Path } from '../forms/path'
+import { boundsOf, mapPath, type Path, turned } from '../forms/path'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
@@ -13,7 +13,7 @@ import { hasProperty } from '../properties/table'
 import type { SetEdit } from './align'
 import { pathOfBox } from './combine'
 import { orderAt, ordersAt } from './order'
-import { boxRound, keptIn, sized } from './outline'
+import { boxRound, hundredths, keptIn, sized } from './outline'
 import { pinsAt } from './pins'
 import { lettersOf } from './text-outline'
 
@@ -46,40 +46,29 @@ function outlineOf(layout: PageLayout, box: LayoutBox): Path | undefined {
 /** Where a block lies in a box at `around`, as large as it is now. */
 const pinnedIn = (rect: Rect, around: Rect): PropChanges => ({
   ...NO_PINS,
-  pinLeft: { px: round(rect.x - around.x) },
-  pinTop: { px: round(rect.y - around.y) },
-  ...sized({ ...rect, width: round(rect.width), height: round(rect.height) }),
+  pinLeft: { px: hundredths(rect.x - around.x) },
+  pinTop: { px: hundredths(rect.y - around.y) },
+  ...sized(rect),
   minWidth: null,
   maxWidth: null,
   minHeight: null,
   maxHeight: null,
   ratio: null,
 })
-const round = (value: number) => Math.round(value * 100) / 100
-
 /** The one among several that masks: the only shape or text, else the lowest of all. */
 function maskAmong(boxes: readonly LayoutBox[]): LayoutBox | undefined {
   const may = boxes.filter(({ node }) => node.kind === 'shape' || node.kind === 'text')
   return may.length === 1 ? may[0] : boxes[0]
 }
 
-/** As it lies in a block that is turned about its middle. */
-function turnedBack(path: Path, { x, y, width, height }: Rect, degrees: number): Path {
-  const angle = (-degrees * Math.PI) / 180
-  const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
-  const [cx, cy] = [x + width / 2, y + height / 2]
-  return mapPath(path, ([a, b]) => [
-    cx + (a - cx) * cos - (b - cy) * sin,
-    cy + (a - cx) * sin + (b - cy) * cos,
-  ])
-}
+const middleOf = ({ x, y, width, height }: Rect) => [x + width / 2, y + height / 2] as const
 
 type Masked = { edits: Edit[]; made: string }
 
 /** One block alone is cut itself, and stays what and where it is. */
 function cutOne(layout: PageLayout, mask: LayoutBox, other: LayoutBox, path: Path, set: SetEdit): Masked {
   const rect = layout.rect(other.id)!
-  const data = keptIn(turnedBack(path, rect, other.resolved.rotate ?? 0), rect)
+  const data = keptIn(turned(path, middleOf(rect), -(other.resolved.rotate ?? 0)), rect)
   const edits: Edit[] = [set(other.node, { cut: { form: 'path', data } }), { op: 'remove', node: mask.id }]
   return { edits, made: other.id }
 }
@@ -178,10 +167,10 @@ export function unmaskEdits(
   const isGroup = node.kind === 'box' && box.resolved.flow === 'free'
   const inner = { x: around.x + box.parent.borL, y: around.y + box.parent.borT, width: 0, height: 0 }
   const rect = layout.rect(node.id)!
-  const path = turnedBack(
+  const path = turned(
     pathIn(cut, rect.x, rect.y, rect.width, rect.height),
-    rect,
-    -(box.resolved.rotate ?? 0),
+    middleOf(rect),
+    box.resolved.rotate ?? 0,
   )
   const to = boxRound(boundsOf(path))
   const id = makeId()

@@ -46,11 +46,12 @@ export function outlinesOn(layout: PageLayout, id: string): Outlines | undefined
 
 /** Least side of a box that an outline makes, px: a level line has none. */
 const LEAST = 1
-const round = (value: number) => Math.round(value * 100) / 100
+/** As lengths are kept that come of pulling, px. */
+export const hundredths = (value: number) => Math.round(value * 100) / 100
 
 function along(low: number, high: number): [from: number, size: number] {
   const length = Math.max(LEAST, high - low)
-  return [round((low + high - length) / 2), round(length)]
+  return [hundredths((low + high - length) / 2), hundredths(length)]
 }
 
 const isExact = (size: unknown) => (size as { kind?: string } | undefined)?.kind === 'exact'
@@ -80,9 +81,9 @@ function turnedPlace(from: Rect, to: Rect, degrees: number): { x: number; y: num
   return { x: cx + dx * cos - dy * sin - to.width / 2, y: cy + dx * sin + dy * cos - to.height / 2 }
 }
 
-export const sized = ({ width, height }: Rect) => ({
-  width: { kind: 'exact', px: width },
-  height: { kind: 'exact', px: height },
+export const sized = ({ width, height }: Pick<Rect, 'width' | 'height'>) => ({
+  width: { kind: 'exact', px: hundredths(width) },
+  height: { kind: 'exact', px: hundredths(height) },
 })
 
 /** The pins that keep what is in a lifted box where it is seen when its box becomes another. */

@@ -11,7 +11,7 @@ import type { PageLayout } from '../layout/page'
 import { LineGlyphs, type SetGlyph, SLANT } from '../paint/glyphs'
 import { placedLines } from '../paint/lines'
 import { hasProperty } from '../properties/table'
-import { keptIn } from './outline'
+import { keptIn, sized } from './outline'
 
 /** A glyph as one outline without overlaps: in font units, y up. Parts of letters in variable fonts lie over one another. */
 function glyphPath(set: SetGlyph, known: Map<string, Path>): Path {
@@ -82,7 +82,7 @@ export function outlineEdits(
   const [widest, ...narrower] = doc.views
   const sidesIn = (view: string) => {
     const there = resolve(doc, node, view).fontSize / size
-    return exactly(box.width * there, box.height * there)
+    return sized({ width: box.width * there, height: box.height * there })
   }
   const overrides = narrower.map(({ id }) => [id, { ...shared(node.overrides?.[id] ?? {}), ...sidesIn(id) }])
   const id = makeId()
@@ -108,8 +108,3 @@ export function outlineEdits(
     made: id,
   }
 }
-
-const exactly = (width: number, height: number) => ({
-  width: { kind: 'exact', px: Math.round(width * 100) / 100 },
-  height: { kind: 'exact', px: Math.round(height * 100) / 100 },
-})

@@ -28,6 +28,17 @@ export const mapPath = (path: Path, map: (point: Point) => Point): Path =>
     closed,
   }))
 
+/** Turned about a point, degrees clockwise. */
+export function turned(path: Path, [cx, cy]: Point, degrees: number): Path {
+  if (degrees === 0) return path
+  const angle = (degrees * Math.PI) / 180
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)]
+  return mapPath(path, ([a, b]) => [
+    cx + (a - cx) * cos - (b - cy) * sin,
+    cy + (a - cx) * sin + (b - cy) * cos,
+  ])
+}
+
 /** Every point of a curve at a share of its way, as of De Casteljau. */
 function curveAt(from: Point, { to, by }: Step, t: number): Point {
   if (!by) return [from[0] + (to[0] - from[0]) * t, from[1] + (to[1] - from[1]) * t]
