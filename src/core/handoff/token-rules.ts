@@ -4,11 +4,10 @@ import type { Document } from '../document/document'
 import { fluidText } from '../document/fluid'
 import type { View } from '../document/schema'
 import type { Tokens } from '../document/tokens'
-import { num, px, unit } from '../properties/css-text'
+import { num, px, shadowText, unit } from '../properties/css-text'
 import type { Declarations } from '../properties/declarations'
 import { stopsText } from '../properties/fill-layers'
 import { familyNamed } from '../text/families'
-import { shadowText } from '../tokens/look-text'
 import { fontStack } from './css'
 import { cssColor, cssComment, cssString } from './escape'
 import { customProperty } from './names'
@@ -49,7 +48,7 @@ export function tokenProperties(tokens: Tokens): string[] {
     else if (token.type === 'number') lines.push(`${property}: ${num(token.value)}`)
     else if (token.type === 'shadow')
       lines.push(
-        `${property}: ${token.value.map((each) => shadowText({ ...each, color: cssColor(each.color) })).join(', ')}`,
+        `${property}: ${token.value.map((each) => shadowText(each, cssColor(each.color))).join(', ')}`,
       )
     else if (token.type === 'gradient')
       lines.push(

@@ -33,3 +33,9 @@ export const featuresText = (features: string): string | undefined =>
         .split(' ')
         .map((tag) => `"${tag}"`)
         .join(', ')
+
+type ShadowLengths = { inset?: boolean; x: number; y: number; blur: number; spread: number }
+
+/** One of the values of `box-shadow` (CSS Backgrounds 3 §6.1). */
+export const shadowText = ({ inset, x, y, blur, spread }: ShadowLengths, color: string): string =>
+  `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(px).join(' ')} ${color}`

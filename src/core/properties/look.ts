@@ -1,7 +1,7 @@
 /** How a block looks: what is drawn of its box. */
 import * as v from 'valibot'
 import { type Limited, mostLines } from '../words/parts'
-import { num, px as pxText } from './css-text'
+import { num, px as pxText, shadowText } from './css-text'
 import {
   type Cast,
   CastSchema,
@@ -66,9 +66,7 @@ function shadowsOf({ raw, write }: Values): string | undefined {
   const shadows = shownItems(raw.shadows as Items<SaidShadow> | undefined)
   const text = shadows.flatMap((shadow) => {
     if ('token' in shadow) return write.token(shadow.token, 'shadow') ?? []
-    const { inset, x, y, blur, spread, color } = shadow
-    const lengths = [x, y, blur, spread].map(pxText).join(' ')
-    return `${inset ? 'inset ' : ''}${lengths} ${write.color(color) ?? 'transparent'}`
+    return shadowText(shadow, write.color(shadow.color) ?? 'transparent')
   })
   return text.length > 0 ? text.join(', ') : undefined
 }

@@ -7,18 +7,15 @@ import {
   shadowValue,
 } from '../document/composite-tokens'
 import { colorValue, type Tokens } from '../document/tokens'
-import { px } from '../properties/css-text'
+import { px, shadowText } from '../properties/css-text'
 import { stopsText } from '../properties/fill-layers'
 import type { Shadow } from '../properties/items'
 import type { Border } from '../properties/look'
 
-export const shadowText = ({ inset, x, y, blur, spread, color }: ShadowValue): string =>
-  `${inset ? 'inset ' : ''}${[x, y, blur, spread].map(px).join(' ')} ${color}`
-
 /** The value of `box-shadow`, a gradient's list of colours, or the value of `border`; '' of what is none of these. */
 export function lookText(tokens: Tokens, name: string): string {
   const token = tokens.lookup(name)
-  if (token?.type === 'shadow') return token.value.map(shadowText).join(', ')
+  if (token?.type === 'shadow') return token.value.map((each) => shadowText(each, each.color)).join(', ')
   if (token?.type === 'gradient') return stopsText(token.value)
   return token?.type === 'border' ? `${px(token.value.width)} ${token.value.style} ${token.value.color}` : ''
 }
