@@ -31,13 +31,15 @@ export type Comparison = {
   largest: number
 }
 
+/** What has no width, and is not among the characters that the browser says to have painted. */
+const withoutUnseen = (line: string) => line.replace(/[\u00ad\u200b]/g, '')
+
 /** Lines without what shows differently: case, hyphens at a line's end, spaces, characters of no width. */
 const letters = (lines: string[]) =>
   lines
     .filter((line) => line !== '\u200b')
     .map((line) =>
-      line
-        .replace(/[\u00ad\u200b]/g, '')
+      withoutUnseen(line)
         .trim()
         .replace(/[\u2010-]$/, ''),
     )
@@ -55,8 +57,8 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   const ellipsis = layout.placed(id).at(-1)?.lines.at(-1)?.ellipsis
   if (!ellipsis) return { core, browser: lines }
   const last = core.length - 1
-  core[last] = core[last].slice(0, -ellipsis.text.length)
-  const browser = lines.slice(0, core.length)
+  core[last] = withoutUnseen(core[last].slice(0, -ellipsis.text.length))
+  const browser = lines.slice(0, core.length).map(withoutUnseen)
   browser[last] = browser[last]?.slice(0, core[last].length) ?? ''
   return { core, browser }
 }

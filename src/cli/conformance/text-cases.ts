@@ -47,6 +47,26 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       text('a\u00a0jar for each kind, and the year', { wordSpacing: 7.5, width: px(150) }),
       text('a\u00a0jar for each kind, and the year', { wordSpacing: -2.25, letterSpacing: 1, width: snug }),
     ),
+  'text: balanced, three words are as narrow as can be, the last is not alone, hyphens are seldom (CSS Text 4 §6.4.3)':
+    project(
+      ...[
+        ['returning a borrow', 28, 151],
+        ['catalogue of packet', 40, 264],
+        ['in the catalogue borrow', 40, 381],
+        ['a a harvest returning', 20, 188],
+        ['lend\u00ading of cat\u00ada\u00adlogue in work\u00adshop', 16, 116],
+        ['har\u00advest the of glass\u00adhouse', 40, 172],
+        ['work\u00adshop of cat\u00ada\u00adlogue work\u00adshop leaf har\u00advest the', 20, 123],
+        ['packet in lend\u00ading un\u00adder\u00adneath', 16, 79],
+      ].map(([words, fontSize, width]) =>
+        text(String(words), {
+          fontFamily: 'Work Sans',
+          fontSize: Number(fontSize),
+          width: px(Number(width)),
+          textWrap: 'balance',
+        }),
+      ),
+    ),
   'text: lines are as high as their largest span (CSS Inline 3 §5)': project(
     text([{ text: 'small ' }, { text: 'large', size: 2 }, { text: ' small again and again and again' }], {
       width: px(180),

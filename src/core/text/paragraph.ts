@@ -2,7 +2,7 @@
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
 import type { Span } from '../words/words'
-import { balanced, MOST_BALANCED } from './balance'
+import { balanced, isFew, MOST_BALANCED } from './balance'
 import { isLeadingHyphen, lineBreaks } from './breaks'
 import { FittingText, SOFT_HYPHEN } from './fitting-text'
 import type { FontLibrary } from './fonts'
@@ -241,13 +241,15 @@ export class Paragraph extends FittingText {
     if (end < 0) end = nexts.length - 1
     const lines = found.indices.subarray(0, found.count).findIndex((index) => index >= end) + 1
     if (lines < 2 || lines > MOST_BALANCED || found.indices.subarray(0, lines).includes(-1)) return
+    // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
+    if (isFew(end + 1) && (lines > 2 || end < nexts.length - 1)) return
     const startOf = (from: number) => (from < 0 ? 0 : nexts[from])
-    const taken = balanced(
-      end + 1,
-      width + UNIT,
-      (from, to) => advances[visible[to]] - advances[startOf(from)] + hyphens[to],
-      (at) => hyphens[at] > 0,
-    )
+    const opportunities = {
+      count: end + 1,
+      width: (from: number, to: number) => advances[visible[to]] - advances[startOf(from)] + hyphens[to],
+      isHyphen: (at: number) => hyphens[at] > 0,
+    }
+    const taken = balanced(opportunities, width + UNIT, this.size)
     if (!taken) return
     const rest = found.from(lines)
     found.count = 0
