@@ -441,3 +441,40 @@ test('a text says its language: its capitals are that language’s, and whoever 
   await choose(desk, /^Language: Turkish/, 'as the page: English')
   await expect(onSheet(desk, 'desktop', 'IRIS IN SPRING')).toBeVisible()
 })
+
+test('words are parted at line ends by the rules of their language, while they are written, too', async ({
+  desk,
+}) => {
+  const LONG = 'Germination underneath glasshouses notwithstanding, our gardeners recommend understanding'
+  await open(desk, LEAD)
+  await write(desk, LONG)
+  await desk.keyboard.press('Escape')
+  const text = onSheet(desk, 'desktop', 'Germination')
+  await text.click()
+  await setValue(desk, /^Largest width/, '260')
+  const lines = async () => (await text.locator('.line').allTextContents()).map((line) => line.trim())
+  const whole = await lines()
+  expect(whole.some((line) => /[-‐]$/.test(line))).toBe(false)
+  await choose(desk, /^Hyphens/, 'are parted')
+  await expect
+    .poll(async () => (await lines()).filter((line) => /[-‐]$/.test(line)).length)
+    .toBeGreaterThan(0)
+  const parted = await lines()
+  await saved(desk)
+  const stored1 = findNode((await stored(desk)).pages[0].sections, NAME)!
+  expect(stored1.props.hyphens).toBe('auto')
+  expect(JSON.stringify(stored1.props.words)).toContain(LONG)
+  // Written in, it has the same lines; the hyphens are not in what is written.
+  await text.dblclick()
+  await expect(field(desk)).toBeFocused()
+  const height = async () => Math.round((await field(desk).boundingBox())!.height)
+  await expect(field(desk).locator('[aria-hidden]').first()).toBeAttached()
+  const written = await height()
+  await desk.keyboard.press('Escape')
+  await text.click()
+  expect(Math.round(written / ((await text.boundingBox())!.height / parted.length))).toBe(parted.length)
+  // In a language that has other rules, or none here.
+  await choose(desk, /^Language: as the page/, 'Vietnamese')
+  await expect(desk.getByText('not in Vietnamese: no rules')).toBeVisible()
+  await expect.poll(lines).toEqual(whole)
+})

@@ -6,6 +6,7 @@ import type { Document } from '../core/document/document'
 import { type FontFile, fontFile } from '../core/text/families'
 import { unpackedSize } from '../core/text/font-file'
 import { FontLibrary } from '../core/text/fonts'
+import { learnHyphenation } from '../core/text/hyphenation'
 import { fontsOf } from '../core/text/needed'
 
 const packages = new URL('../../node_modules/@fontsource-variable/', import.meta.url)
@@ -59,9 +60,10 @@ function libraryFor(doc: Document): FontLibrary {
   return known
 }
 
-/** Loads what a document needs. @param blobs hold its own fonts @throws when one of them is not there, or no font */
+/** Loads what a document's texts are set with. @param blobs hold its own fonts @throws when one of them is not there, or no font */
 export async function loadFonts(doc: Document, blobs: Blobs = NO_BLOBS): Promise<FontLibrary> {
   const fonts = libraryFor(doc)
+  await learnHyphenation(doc)
   for (const id of fontsOf(doc)) {
     if (fonts.has(id)) continue
     const file = fontFile(id)!

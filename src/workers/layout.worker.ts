@@ -8,6 +8,7 @@ import { PageLayout } from '../core/layout/page'
 import type { Rect } from '../core/layout/rect'
 import { fontFile } from '../core/text/families'
 import { FontLibrary } from '../core/text/fonts'
+import { learnHyphenation } from '../core/text/hyphenation'
 import { fontsOf } from '../core/text/needed'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { fontAddress } from './font-address'
@@ -23,7 +24,9 @@ const fonts = new FontLibrary()
 const paragraphs = new ParagraphCache(fonts)
 
 async function loadFonts(file: ProjectFile) {
-  const missing = [...fontsOf(Document.fromFile(structuredClone(file)))].filter((id) => !fonts.has(id))
+  const doc = Document.fromFile(structuredClone(file))
+  const missing = [...fontsOf(doc)].filter((id) => !fonts.has(id))
+  await learnHyphenation(doc)
   await Promise.all(
     missing.map(async (id) => {
       fonts.add(id, new Uint8Array((await fontBytes(fontAddress(fontFile(id)!))).openType))

@@ -11,6 +11,7 @@ import { linkFrom, pageLinked } from '../properties/links'
 import { noiseNamed, noiseTile } from '../properties/noise'
 import type { Props } from '../properties/table'
 import { filesNeeded, learnFamilies } from '../text/families'
+import { hyphenated } from '../text/hyphenation'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
 import { looksIn } from '../words/words'
@@ -264,7 +265,11 @@ class PageWriter {
       apart: this.isSetApart(node),
     }
     versionsOf(this.doc, node).forEach((version, i) => {
-      const words = version?.words ?? props.words
+      const said = version?.words ?? props.words
+      const words =
+        said && props.hyphens === 'auto'
+          ? hyphenated(said, props.lang ?? langOf(this.doc, this.page.id))
+          : said
       const lines = words ? wordsHtml(words, flowing, context) : ['']
       const isOne = !words || !flowing || isOneParagraph(words)
       // Paragraphs lie in no paragraph.

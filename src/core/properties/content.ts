@@ -29,6 +29,15 @@ export const CONTENT = {
   }),
   /** Of its words; left out: the page's. Letters may have forms, and capitals, of a language (CSS Text 3 §2.1). */
   lang: property({ ...once, changes: 'size', schema: LangSchema, words: 'language', kinds: WORDS }),
+  /** Whether words are parted by the rules of their language, or only where a soft hyphen is typed. */
+  hyphens: property({
+    ...once,
+    changes: 'size',
+    schema: v.picklist(['manual', 'auto']),
+    words: 'hyphens',
+    initial: 'manual',
+    kinds: WORDS,
+  }),
   link: property({ ...once, schema: LinkSchema, words: 'link', kinds: ['box', 'text', 'button'] }),
   asset: property({
     ...picture,

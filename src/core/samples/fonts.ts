@@ -1,6 +1,7 @@
 /** Fonts for who lays samples out: whoever has files says how they are read. */
 import type { Document } from '../document/document'
 import { FontLibrary } from '../text/fonts'
+import { learnHyphenation } from '../text/hyphenation'
 import { fontsOf } from '../text/needed'
 
 /** Uncompressed, by a font file's id. */
@@ -18,6 +19,7 @@ const library = new FontLibrary()
 
 /** Loads what a document needs. */
 export async function loadFonts(doc: Document): Promise<FontLibrary> {
+  await learnHyphenation(doc)
   for (const id of fontsOf(doc)) if (!library.has(id)) library.add(id, await read(id))
   return library
 }

@@ -94,6 +94,7 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
       lang: features.has('languages')
         ? optional(fc.constantFrom('tr', 'az-Latn', 'lt', 'el', 'nl', 'ro', 'sr', 'pl', 'de'), 1, 4)
         : fc.constant(undefined),
+      hyphens: features.has('breaks') ? optional(fc.constant('auto' as const), 1, 3) : fc.constant(undefined),
       textCase: optional(
         fc.constantFrom('uppercase', 'lowercase', 'capitalize') as fc.Arbitrary<Props['textCase']>,
         1,

@@ -1,6 +1,9 @@
 /** Line break opportunities: UAX #14, tailored to what Chromium does. */
 import LineBreaker from 'linebreak'
 
+/** Where a word may be parted: seen only where a line ends there (U+00AD). */
+export const SOFT_HYPHEN = '\u00ad'
+
 export type Break = {
   /** UTF-16 index at which the next line would start. */
   at: number

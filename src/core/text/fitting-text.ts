@@ -2,14 +2,12 @@
  * What fits, to the layout unit, as Chromium's shaping line breaker and its min-content have it. Both were found by pages of narrow texts,
  * counted in 64ths of a px.
  */
-import { graphemeEnds } from './breaks'
+import { graphemeEnds, SOFT_HYPHEN } from './breaks'
 import { holding, type Piece, ShapedText } from './shaped-text'
 import { downToUnit, UNIT, upToUnit } from './unit'
 
 /** Places in a text are sums of floating-point numbers: less than this of a layout unit is not a difference. */
 const ROUNDING = 1e-4
-
-export const SOFT_HYPHEN = '\u00ad'
 
 export class FittingText extends ShapedText {
   private ends: Uint32Array | undefined

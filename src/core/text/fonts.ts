@@ -1,6 +1,7 @@
 /** Faces made of font files for shaping. */
 import * as hb from 'harfbuzzjs'
 import { type FaceWanted, type FontFile, familiesVersion, fontFile, primaryFile } from './families'
+import { hyphenationVersion } from './hyphenation'
 
 /** Features that are on, or that other scripts need (OpenType 1.9, feature tags): none that anybody chooses. */
 const BY_THEMSELVES =
@@ -128,9 +129,9 @@ export class FontLibrary {
   private readonly weighted = new Map<FontFile, Map<number, Face>>()
   private arrived = 0
 
-  /** Rises whenever a file arrives, or families are others: layouts made before may be stale. */
+  /** Rises whenever a file or a language's hyphens arrive, or families are others: layouts made before may be stale. */
   get version() {
-    return this.arrived + familiesVersion()
+    return this.arrived + familiesVersion() + hyphenationVersion()
   }
 
   has(id: string) {

@@ -3,6 +3,7 @@ import type { Resolved } from '../properties/table'
 import { isOneParagraph, partsOf } from '../words/parts'
 import { type Words, withMarks } from '../words/words'
 import type { FontLibrary } from './fonts'
+import { hyphenated } from './hyphenation'
 import { type SeenEnds, seenEnds } from './line-ends'
 import { type Marker, markerIn } from './marker'
 import { type Line, Paragraph } from './paragraph'
@@ -31,7 +32,10 @@ export class Typeset {
     words: Words,
     holds: { flowing: boolean; links: boolean },
   ) {
-    const shown = holds.links ? words : withMarks(words, (mark) => (mark.type === 'link' ? undefined : mark))
+    const parted = style.hyphens === 'auto' ? hyphenated(words, style.lang) : words
+    const shown = holds.links
+      ? parted
+      : withMarks(parted, (mark) => (mark.type === 'link' ? undefined : mark))
     const parts = partsOf(shown, holds.flowing)
     const alone = !holds.flowing || isOneParagraph(shown)
     this.seenEnds = seenEnds(style, alone)

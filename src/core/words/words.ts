@@ -222,17 +222,18 @@ export function withMarks(words: Words, change: (mark: Mark) => Mark | undefined
     const { marks: _, ...plain } = each
     return marks.length > 0 ? { type: 'text', marks, text: each.text } : plain
   }
-  return changed(words, (block) => {
+  return withParagraphs(words, (block) => {
     const content = block.content?.map(inline)
     return content?.some((each, i) => each !== block.content![i]) ? { ...block, content } : block
   })
 }
 
-function changed(blocks: Words, change: (paragraph: ParagraphWords) => ParagraphWords): Words {
+/** Words with other paragraphs, in lists, too; the same where none is another. */
+export function withParagraphs(blocks: Words, change: (paragraph: ParagraphWords) => ParagraphWords): Words {
   const next = blocks.map((block): Block => {
     if (block.type === 'paragraph') return change(block)
     const content = block.content.map((item): Item => {
-      const inner = changed(item.content, change)
+      const inner = withParagraphs(item.content, change)
       return inner === item.content ? item : { ...item, content: inner as unknown as Item['content'] }
     })
     return content.some((item, i) => item !== block.content[i]) ? { ...block, content } : block

@@ -2,6 +2,7 @@
 import type { Document } from '../../core/document/document'
 import { declaredOrder, type FontFile, familyNamed, fontFile, learnFamilies } from '../../core/text/families'
 import { FontLibrary } from '../../core/text/fonts'
+import { learnHyphenation } from '../../core/text/hyphenation'
 import { fontsOf } from '../../core/text/needed'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { fontAddress } from '../../workers/font-address'
@@ -41,7 +42,7 @@ const seen = new WeakMap<Document, { tick: number; views: unknown }>()
 /** The document that is open: families of others may go by the same names. */
 let shown: Document | undefined
 
-/** Makes sure every font of the document is there. @returns whether any had to be loaded, or is another than before */
+/** Makes sure every font of the document, and its languages' hyphens, are there. @returns whether any had to be loaded, or is another than before */
 export async function ensureFonts(doc: Document): Promise<boolean> {
   const areOthers = learnFamilies(doc.fonts)
   const before = seen.get(doc)
@@ -51,13 +52,12 @@ export async function ensureFonts(doc: Document): Promise<boolean> {
   const missing = [...fontsOf(doc, since)].filter((id) => !library.has(id))
   const isOther = shown !== doc
   shown = doc
-  if (missing.length > 0) {
-    const loads = await Promise.allSettled(missing.map(load))
-    // What failed is looked for again with the next change.
-    if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
-  }
+  const parting = learnHyphenation(doc, since)
+  const loads = await Promise.allSettled([parting, ...missing.map(load)])
+  // What failed is looked for again with the next change.
+  if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
   if (missing.length > 0 || areOthers || isOther) declare()
-  return missing.length > 0 || areOthers
+  return missing.length > 0 || areOthers || (await parting.catch(() => false))
 }
 
 /** In the order in which a style sheet would have them: those that ship, and the open document's own. */

@@ -15,7 +15,7 @@ import { Arrange } from './arrange'
 import { FillerButton } from './filler'
 import { Help } from './help'
 import { Inside } from './inside'
-import { LanguageLine } from './language'
+import { HyphensLine, LanguageLine } from './language'
 import { Group, Line } from './line'
 import { Look, PictureLines, TypeLines } from './look'
 import { MeaningLine } from './meaning'
@@ -124,6 +124,7 @@ function BlockSpec({ node }: { node: Node }) {
             <Place node={node} />
             <MeaningLine node={node} />
             <LanguageLine node={node} />
+            <HyphensLine node={node} />
           </Group>
         )}
         {(many > 1 || editor.layout?.boxes.get(node.id)?.pins) && (

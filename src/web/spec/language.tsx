@@ -1,8 +1,9 @@
-/** The language that a text is in, where it is not the page's: for who hears it, and for letters that a language draws in its own way. */
+/** The language that a text is in, where it is not the page's: for who hears it, for letters that a language draws in its own way, for hyphens. */
 import { useMemo } from 'react'
 import type { Node } from '../../core/document/document'
 import { DEFAULT_LANG, langOf } from '../../core/document/language'
 import { hasProperty } from '../../core/properties/table'
+import { rulesFor } from '../../core/text/hyphenation'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 
@@ -20,6 +21,45 @@ function languageName(tag: string): string {
   } catch {
     return tag
   }
+}
+
+/** Whether words are parted where lines end. */
+export function HyphensLine({ node }: { node: Node }) {
+  const editor = useEditor()
+  const { doc, page } = editor
+  const lang = node.props.lang ?? (page ? langOf(doc, page.id) : DEFAULT_LANG)
+  if (!hasProperty(node.kind, 'hyphens')) return null
+  const isParted = node.props.hyphens === 'auto'
+  const has = rulesFor(lang) !== undefined
+  return (
+    <div className="flex min-h-7.5 flex-wrap items-center gap-1.5">
+      <span>At line ends words</span>
+      <Choice
+        label="Hyphens"
+        width={240}
+        options={[
+          { value: false, label: 'stay whole', hint: 'but at soft hyphens' },
+          {
+            value: true,
+            label: 'are parted',
+            hint: has
+              ? `as in ${languageName(lang)}`
+              : `${languageName(lang)} has no rules here: they stay whole`,
+          },
+        ]}
+        value={isParted}
+        onChoose={(parted) =>
+          editor.commit(
+            editor.meant
+              .filter((id) => hasProperty(doc.node(id).kind, 'hyphens'))
+              .map((id) => ({ op: 'set', node: id, props: { hyphens: parted ? 'auto' : null } })),
+            parted ? `Hyphens in ${node.name}` : `No hyphens in ${node.name}`,
+          )
+        }
+      />
+      {isParted && !has && <span className="text-muted">not in {languageName(lang)}: no rules</span>}
+    </div>
+  )
 }
 
 export function LanguageLine({ node }: { node: Node }) {

@@ -60,6 +60,10 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
     ink: (color) => colorIn(editor.tokens, color),
     makeId,
     flowing: holdsParagraphs(node().kind, tag),
+    parted: () => {
+      const { hyphens, lang } = node().props
+      return hyphens === 'auto' ? (lang ?? (editor.page && langOf(doc, editor.page.id))) : undefined
+    },
     label: `Text of ${node().name}`,
     weight: fontWeight,
     italic,

@@ -7,6 +7,8 @@ import { liftListItem, sinkListItem, splitListItem } from 'prosemirror-schema-li
 import { type Command, EditorState, Plugin, TextSelection, type Transaction } from 'prosemirror-state'
 import { ReplaceStep } from 'prosemirror-transform'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
+import { SOFT_HYPHEN } from '../../core/text/breaks'
+import { noLetters, partingsIn } from '../../core/text/hyphenation'
 import { schema, toDoc } from '../../core/words/model'
 import {
   inList,
@@ -39,6 +41,8 @@ export type TextHost = {
   /** Whether the text holds paragraphs and lists, or lines alone. */
   flowing: boolean
   label: string
+  /** The language whose words are parted at line ends; undefined: none are. */
+  parted(): string | undefined
   /** What the whole text is set in. */
   weight: number
   italic: boolean
@@ -80,6 +84,7 @@ export class Typing {
             keymap(this.keys()),
             keymap(baseKeymap),
             shownWhenLeft(),
+            partsWords(() => host.parted()),
             startsList(() => host.flowing),
             typography,
           ],
@@ -307,6 +312,38 @@ const everythingIn = (doc: Node) => TextSelection.between(doc.resolve(0), doc.re
 
 /** Whether a transaction is a person's typing: words put in or taken out at one place. */
 const isTyped = ({ steps }: Transaction) => steps.length === 1 && steps[0] instanceof ReplaceStep
+
+/** Soft hyphens where the language parts words: seen, but not in the text. */
+function partsWords(lang: () => string | undefined): Plugin {
+  return new Plugin({
+    props: {
+      decorations({ doc }) {
+        const own = lang()
+        if (own === undefined) return DecorationSet.empty
+        const hyphens: Decoration[] = []
+        doc.descendants((block, at) => {
+          if (!block.isTextblock) return true
+          let text = ''
+          block.forEach((piece) => {
+            const said = piece.text ?? '\n'
+            text += piece.marks.some(({ type }) => type.name === 'code') ? noLetters(said) : said
+          })
+          for (const place of partingsIn(text, own))
+            hyphens.push(Decoration.widget(at + 1 + place, softHyphen, { key: 'hyphen', side: -1 }))
+          return false
+        })
+        return DecorationSet.create(doc, hyphens)
+      },
+    },
+  })
+}
+
+function softHyphen(): HTMLElement {
+  const hyphen = document.createElement('span')
+  hyphen.textContent = SOFT_HYPHEN
+  hyphen.ariaHidden = 'true'
+  return hyphen
+}
 
 /** What is selected stays to be seen while the spec has the focus. */
 function shownWhenLeft(): Plugin {
