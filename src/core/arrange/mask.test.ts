@@ -100,6 +100,26 @@ describe('a mask', () => {
       (page.doc.node(box).props.cut as { data: string }).data.match(/M/g)!.length,
     ).toBeGreaterThanOrEqual(5)
   })
+  test('a group masks by all that is drawn in it, as one', () => {
+    const group = {
+      ...at('g', 100, 50, 200, 100),
+      props: { ...at('g', 100, 50, 200, 100).props, lifted: true, flow: 'free' },
+      children: [
+        { ...shape('a', 0), props: { ...shape('a', 0).props, pinTop: { px: 0 } } },
+        { ...shape('b', 80), props: { ...shape('b', 80).props, pinTop: { px: 0 } } },
+      ],
+    } as NodeTree
+    const page = lay({ flow: 'free' }, [group, picture('p', 40)])
+    const before = page.layout.rect('p')
+    expect(masked(page, ['g', 'p'])).toBe('p')
+    expect(page.layout.rect('p')).toEqual(before)
+    expect(['g', 'a', 'b'].filter((id) => page.doc.nodes.has(id))).toEqual([])
+    const { data } = page.doc.node('p').props.cut as { data: string }
+    // Circles that overlap: one outline.
+    expect(data.match(/M/g)).toHaveLength(1)
+    const points = outlinesOn(page.layout, 'p')!.flatMap(({ anchors }) => anchors.map((each) => each.at[0]))
+    expect([Math.min(...points), Math.max(...points)].map(Math.round)).toEqual([100, 280])
+  })
   test('let out again, all is where it was', () => {
     const page = lay({ flow: 'free' }, [shape('m', 100), picture('p', 40), picture('q', 60)])
     const before = page.layout.rect('p')

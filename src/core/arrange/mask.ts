@@ -3,6 +3,7 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import type { Edit, PropChanges } from '../edits/edit'
+import { combined } from '../forms/combine'
 import { pathIn } from '../forms/form'
 import { boundsOf, mapPath, type Path, turned } from '../forms/path'
 import type { LayoutBox } from '../layout/box'
@@ -35,12 +36,30 @@ const OWN =
 const placing = (props: Props) =>
   Object.fromEntries(Object.entries(props).filter(([key]) => hasProperty('box', key) && !OWN.test(key)))
 
-/** The outline of what masks, px on the sheet, as it is seen. Undefined: it has none. */
+/** A shape, or a text whose letters are drawn. */
+const hasOutline = ({ node }: LayoutBox) => node.kind === 'shape' || node.kind === 'text'
+
+/** What is drawn of a block and in it, as far as it can mask: of a group each shape and text. Undefined: something in it has no outline. */
+function drawnIn(box: LayoutBox): LayoutBox[] | undefined {
+  if (hasOutline(box)) return [box]
+  if (box.node.kind !== 'box' || box.resolved.rotate || box.resolved.cut) return undefined
+  const parts = [...box.kids, ...box.lifted].filter(({ hidden }) => !hidden).map(drawnIn)
+  return parts.length === 0 || parts.includes(undefined) ? undefined : (parts as LayoutBox[][]).flat()
+}
+
+/** The outline of one block, px on the sheet, as it is seen. Undefined: it has none. */
 function outlineOf(layout: PageLayout, box: LayoutBox): Path | undefined {
   if (box.node.kind === 'shape') return pathOfBox(layout, box)
   if (!box.typeset || box.resolved.rotate) return undefined
   const { x, y } = layout.rect(box.id)!
   return mapPath(lettersOf(box), ([a, b]) => [a + x, b + y])
+}
+
+/** The outline of what masks, all in it as one. */
+function outlineOfAll(layout: PageLayout, mask: LayoutBox): Path | undefined {
+  const paths = drawnIn(mask)?.map((box) => outlineOf(layout, box))
+  if (!paths || paths.includes(undefined)) return undefined
+  return paths.length === 1 ? paths[0] : combined(paths as Path[], 'unite')
 }
 
 /** Where a block lies in a box at `around`, as large as it is now. */
@@ -55,10 +74,11 @@ const pinnedIn = (rect: Rect, around: Rect): PropChanges => ({
   maxHeight: null,
   ratio: null,
 })
-/** The one among several that masks: the only shape or text, else the lowest of all. */
+/** The one among several that masks: the only shape or text, else the only group of such, else the lowest of all. */
 function maskAmong(boxes: readonly LayoutBox[]): LayoutBox | undefined {
-  const may = boxes.filter(({ node }) => node.kind === 'shape' || node.kind === 'text')
-  return may.length === 1 ? may[0] : boxes[0]
+  for (const may of [boxes.filter(hasOutline), boxes.filter((box) => drawnIn(box) !== undefined)])
+    if (may.length === 1) return may[0]
+  return boxes[0]
 }
 
 const middleOf = ({ x, y, width, height }: Rect) => [x + width / 2, y + height / 2] as const
@@ -117,7 +137,7 @@ function cutBox(
 }
 
 /**
- * One of several blocks, a shape or a text, masks the others: the only one of these, or the lowest of all. Nothing moves.
+ * One of several blocks, a shape, a text or a group of such, masks the others: the only one of these, or the lowest of all. Nothing moves.
  * @returns the edits and what is cut, or a reason
  */
 export function maskEdits(
@@ -136,8 +156,9 @@ export function maskEdits(
     return 'sections cannot be masked: put what is in one into a box'
   if (boxes.some(({ id }) => doc.ancestors(id).some((node) => chosen.has(node.id))))
     return 'one of them lies in another: select blocks that lie beside each other'
-  const path = outlineOf(layout, mask)
-  if (!path || path.length === 0) return 'a shape masks, or a text that is not turned: of several the lowest'
+  const path = outlineOfAll(layout, mask)
+  if (!path || path.length === 0)
+    return 'a shape masks, a text that is not turned, or a group of such: of several the lowest'
   if (path.some(({ closed }) => !closed)) return 'a line has no inside: what masks is a shape that has one'
   const [first] = others
   const isOne = others.length === 1 && hasProperty(first.node.kind, 'cut') && !first.resolved.cut
