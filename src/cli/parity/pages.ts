@@ -100,7 +100,7 @@ class Designer {
       fills.pattern = {
         order: 'a0V',
         kind: 'pattern',
-        shape: this.one(['dots', 'lines', 'grid', 'checks']),
+        shape: this.one(['dots', 'lines', 'grid', 'checks', 'waves']),
         color: this.one(['#1d5c4533', '#a8481f44']),
         size: this.whole(8, 30),
         weight: this.one([1, 2, 4]),

@@ -46,6 +46,8 @@ function filled(asset: string): Props[] {
     [{ kind: 'pattern', shape: 'lines', color: '#a8481f', size: 12, weight: 3, angle: 45 }],
     [{ kind: 'pattern', shape: 'grid', color: '#1c2b2466', size: 20, weight: 1 }, ground],
     [{ kind: 'pattern', shape: 'checks', color: '#1c2b24', size: 15, weight: 1 }, ground],
+    [{ kind: 'pattern', shape: 'waves', color: '#a8481f', size: 18, weight: 4 }, ground],
+    [{ kind: 'pattern', shape: 'waves', color: '#1d5c4588', size: 9, weight: 1 }],
     [{ kind: 'noise', amount: 40, grain: 1 }, ground],
     [{ kind: 'noise', amount: 20, grain: 3, blend: 'multiply' }, shade],
   ]

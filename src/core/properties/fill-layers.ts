@@ -31,6 +31,31 @@ function gradient(
   return `linear-gradient(${num(angle)}deg, ${list})`
 }
 
+/** Half a px from full to nothing, a half of it each way: an edge as smooth as a drawn circle's. */
+const SOFT = 0.25
+
+/** A wave's arcs are quarters of circles as far from one another as the waves: half their chord is as long as the middle is deep. */
+export const waveRadius = (size: number) => size * Math.SQRT1_2
+
+/** Arcs upwards in tiles that end on the wave's line, and arcs downwards in those that begin on it, one beside the other. */
+function waves({ size, weight }: Of<'pattern'>, color: string): Layer[] {
+  const radius = waveRadius(size)
+  const edges = [
+    radius - weight / 2 - SOFT,
+    radius - weight / 2 + SOFT,
+    radius + weight / 2 - SOFT,
+    radius + weight / 2 + SOFT,
+  ]
+  const [in1, in2, out1, out2] = edges.map((edge) => unit(Math.max(0, edge)))
+  const ring = `transparent ${in1}, ${color} ${in2} ${out1}, transparent ${out2}`
+  const arcs = (middle: number, from: number): Layer => ({
+    image: `radial-gradient(circle at 50% ${px(middle)}, ${ring})`,
+    size: `${px(size * 2)} ${px(size)}`,
+    position: `${px(from)} 0`,
+  })
+  return [arcs(size * 1.5, -size / 2), arcs(-size / 2, size / 2)]
+}
+
 const lines = (angle: number, color: string, { weight, size }: Of<'pattern'>) =>
   `repeating-linear-gradient(${num(angle)}deg, ${color} 0 ${unit(weight)}, transparent ${unit(weight)} ${unit(size)})`
 
@@ -45,11 +70,11 @@ function pattern(fill: Of<'pattern'>, color: string): Layer[] {
         size: `${px(size * 2)} ${px(size * 2)}`,
       },
     ]
-  // Half a px from full to nothing: an edge as smooth as a drawn circle's.
+  if (shape === 'waves') return waves(fill, color)
   const radius = weight / 2
   return [
     {
-      image: `radial-gradient(circle, ${color} ${unit(Math.max(0, radius - 0.25))}, transparent ${unit(radius + 0.25)})`,
+      image: `radial-gradient(circle, ${color} ${unit(Math.max(0, radius - SOFT))}, transparent ${unit(radius + SOFT)})`,
       size: `${px(size)} ${px(size)}`,
     },
   ]

@@ -76,7 +76,7 @@ const FillSchema = v.variant('kind', [
   v.strictObject({
     ...fill,
     kind: v.literal('pattern'),
-    shape: v.picklist(['dots', 'lines', 'grid', 'checks']),
+    shape: v.picklist(['dots', 'lines', 'grid', 'checks', 'waves']),
     color: ColorSchema,
     /** From one to the next, px. */
     size: v.pipe(finite, v.minValue(2), v.maxValue(1000)),

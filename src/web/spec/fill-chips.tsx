@@ -81,6 +81,7 @@ const SHAPES: Option<Of<'pattern'>['shape']>[] = [
   { value: 'lines', label: 'lines' },
   { value: 'grid', label: 'a grid' },
   { value: 'checks', label: 'checks' },
+  { value: 'waves', label: 'waves' },
 ]
 
 export function PatternChip({ label, fill, onChange }: Chip<'pattern'>) {

@@ -46,6 +46,7 @@ const NEW: { words: string; fill: WithoutOrder<SaidFill> }[] = [
   { words: 'Lines', fill: { kind: 'pattern', shape: 'lines', color: INK, size: 12, weight: 2, angle: 45 } },
   { words: 'A grid', fill: { kind: 'pattern', shape: 'grid', color: INK, size: 24, weight: 1 } },
   { words: 'Checks', fill: { kind: 'pattern', shape: 'checks', color: INK, size: 24, weight: 1 } },
+  { words: 'Waves', fill: { kind: 'pattern', shape: 'waves', color: INK, size: 20, weight: 2 } },
   { words: 'Noise', fill: { kind: 'noise', amount: 14, grain: 1 } },
 ]
 

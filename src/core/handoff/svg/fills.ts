@@ -3,6 +3,7 @@ import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
 import { beginningOf, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
+import { waveRadius } from '../../properties/fill-layers'
 import { type Fill, type Items, shownItems } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
 import { drawGradient, linearGradient } from './gradients'
@@ -89,6 +90,13 @@ function drawPattern(
     const square = (x: number, y: number) =>
       `<rect x="${x}" y="${y}" width="${num(size)}" height="${num(size)}" ${paint}/>`
     return tiled(svg, outer, inner, size * 2, size * 2, square(size, 0) + square(0, size))
+  }
+  if (shape === 'waves') {
+    const [reach, depth] = [num(size), num(waveRadius(size))]
+    const arc = (over: number) => `a${depth} ${depth} 0 0 ${over} ${reach} 0`
+    const wave = (y: number) =>
+      `<path d="M${num(-size)} ${num(y)}${[0, 1, 0, 1].map(arc).join('')}" fill="none" ${painted('stroke', color)} stroke-width="${num(weight)}"/>`
+    return tiled(svg, outer, inner, size * 2, size, wave(0) + wave(size))
   }
   for (const each of shape === 'grid' ? [180, 90] : [angle])
     drawLines(svg, outer, inner, each, color, size, weight)
