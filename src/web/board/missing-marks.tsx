@@ -1,6 +1,7 @@
 /** Marks texts with characters that no font here has: what is seen of them elsewhere is not known. */
 import { useMemo } from 'react'
 import { characterName, missingIn } from '../../core/text/missing'
+import { useRested } from '../parts/use-rested'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
 
@@ -8,17 +9,21 @@ import type { SheetPlace } from './sheet-place'
 const MOST_NAMED = 3
 
 export function MissingMarks({ layout, left, top, zoom }: SheetPlace) {
-  const { version } = layout
+  // What changed is painted before all of it is looked through; where marks lie follows at once.
+  const version = useRested(layout.version)
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
-  const marked = useMemo(
+  const found = useMemo(
     () =>
       [...layout.visible()].flatMap((box) => {
         const missing = missingIn(box)
-        const rect = missing.length > 0 ? layout.rect(box.id) : undefined
-        return rect ? [{ id: box.id, rect, missing }] : []
+        return missing.length > 0 ? [{ id: box.id, missing }] : []
       }),
     [layout, version],
   )
+  const marked = found.flatMap(({ id, missing }) => {
+    const rect = layout.boxes.get(id) && layout.rect(id)
+    return rect ? [{ id, rect, missing }] : []
+  })
   return marked.map(({ id, rect, missing }) => (
     <div
       key={id}

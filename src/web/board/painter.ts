@@ -28,6 +28,8 @@ import { pictureUrl } from '../session/pictures'
 type Drawn = {
   element: HTMLElement
   resolved?: Resolved
+  /** Its declarations, and all else that its look is made of. */
+  look?: string
   /** What is lifted in it: its place among what is drawn depends on that. */
   lifted?: readonly LayoutBox[]
   typeset?: Typeset | null
@@ -159,16 +161,17 @@ export class SheetPainter {
     }
     const { element } = drawn
     const resized = drawn.width !== box.width || drawn.height !== box.height
-    const restyled = drawn.resolved !== box.resolved || drawn.lifted !== box.lifted
-    if (restyled) this.look(element, box, layout)
+    const isOther = drawn.resolved !== box.resolved || drawn.lifted !== box.lifted
+    // Another colour of a token is the sheet's to say: what refers to it stays as it is.
+    const restyled = isOther && this.look(drawn, box, layout)
     const y = down ?? box.y - box.parent!.borT
     if (drawn.x !== box.x || drawn.y !== y || resized || restyled) {
       place(element, box, down === undefined ? box.x - box.parent!.borL : 0, y)
       drawn.x = box.x
       drawn.y = y
     }
-    if (box.typeset && (restyled || resized || drawn.typeset !== box.typeset))
-      this.text(drawn, box, layout, restyled || drawn.typeset !== box.typeset)
+    const rewritten = restyled || drawn.typeset !== box.typeset || (isOther && hasInks(box.typeset))
+    if (box.typeset && (rewritten || resized)) this.text(drawn, box, layout, rewritten)
     element.style.visibility = this.hidden === id ? 'hidden' : ''
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
@@ -180,23 +183,29 @@ export class SheetPainter {
     return drawn
   }
 
-  private look(element: HTMLElement, box: LayoutBox, layout: PageLayout) {
+  /** @returns whether it is another than before */
+  private look(drawn: Drawn, box: LayoutBox, layout: PageLayout): boolean {
+    const { element } = drawn
     const { resolved, node } = box
     const raw = cascaded(this.doc, node, layout.viewId)
     const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens, this.addresses))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
     // Each line carries its own.
     if (box.typeset) declarations.delete('text-decoration')
-    element.style.cssText = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')
+    const css = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')
+    const look = [css, resolved.textDecoration, ...contentOf(this.doc, box)].join('|')
+    if (drawn.look === look) return false
+    drawn.look = look
+    element.style.cssText = css
     if (node.kind === 'shape') drawForm(element, resolved)
     if (element instanceof HTMLImageElement) {
-      const asset = resolved.asset ? this.doc.assets.get(resolved.asset) : undefined
-      const source = asset ? pictureUrl(asset) : PLACEHOLDER
+      const source = sourceOf(this.doc, box)
       if (element.getAttribute('src') !== source) element.src = source
       element.alt = ''
       element.draggable = false
       element.style.padding = `${box.padT}px ${box.padR}px ${box.padB}px ${box.padL}px`
     }
+    return true
   }
 
   /** @param anew the words or their look may be others */
@@ -230,6 +239,24 @@ export class SheetPainter {
     drawn.rows = { says, elements: [...element.children] as HTMLElement[] }
     placeRows(drawn.rows.elements, box, lines)
   }
+}
+
+/** Whether parts of a text have colours of their own, which are written where they differ from the block's. */
+const hasInks = (typeset: Typeset | null): boolean =>
+  typeset?.sets.some(({ paragraph }) => paragraph.pieces.some(({ style }) => style.color !== undefined)) ??
+  false
+
+/** What is drawn in a shape or a picture. */
+function contentOf(doc: Document, box: LayoutBox): unknown[] {
+  if (box.node.kind === 'shape') return [dataOfForm(box.resolved.form!)]
+  if (box.flow !== Flow.Picture) return []
+  return [sourceOf(doc, box), box.padT, box.padR, box.padB, box.padL]
+}
+
+/** Where a picture's bytes are. */
+function sourceOf(doc: Document, { resolved }: LayoutBox): string {
+  const asset = resolved.asset ? doc.assets.get(resolved.asset) : undefined
+  return asset ? pictureUrl(asset) : PLACEHOLDER
 }
 
 /** @param rows of `lines` in their order, markers before theirs */
