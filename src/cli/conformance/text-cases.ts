@@ -67,6 +67,34 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: pretty, a short last word gets company, each forced part by itself, and hyphens do not pile up (CSS Text 4 §6.4.3)':
+    project(
+      ...[
+        ['lending seed spring glasshouse catalogue catalogue in', 12, 130],
+        [
+          'packet of the seed and a leaf of spring in the workshop harvest\nseed the packet leaf packet leaf in a seed of',
+          20,
+          353,
+        ],
+        [
+          'packet a spring borrow cat\u00ada\u00adlogue lend\u00ading seed spring the lend\u00ading bor\u00adrow glass\u00adhouse un\u00adder\u00adneath packet glass\u00adhouse un\u00adder\u00adneath lend\u00ading leaf',
+          20,
+          393,
+        ],
+        [
+          're\u00adturn\u00ading the seed packet spring un\u00adder\u00adneath in cat\u00ada\u00adlogue seed of work\u00adshop bor\u00adrow work\u00adshop un\u00adder\u00adneath',
+          40,
+          348,
+        ],
+      ].map(([words, fontSize, width]) =>
+        text(String(words), {
+          fontFamily: 'Work Sans',
+          fontSize: Number(fontSize),
+          width: px(Number(width)),
+          textWrap: 'pretty',
+        }),
+      ),
+    ),
   'text: lines are as high as their largest span (CSS Inline 3 §5)': project(
     text([{ text: 'small ' }, { text: 'large', size: 2 }, { text: ' small again and again and again' }], {
       width: px(180),

@@ -130,10 +130,10 @@ export const TYPE = {
     initial: 'normal',
     css: { name: 'font-feature-settings', of: ({ resolved }) => featuresText(resolved.features as string) },
   }),
-  /** `balance`: lines about as long as one another; `nowrap`: one line. */
+  /** `balance`: lines about as long as one another; `pretty`: no short word alone on the last; `nowrap`: one line. */
   textWrap: property({
     ...type,
-    schema: v.picklist(['wrap', 'balance', 'nowrap']),
+    schema: v.picklist(['wrap', 'balance', 'pretty', 'nowrap']),
     words: 'wrapping of words',
     initial: 'wrap',
     css: { name: 'text-wrap', of: unless('textWrap', 'wrap') },

@@ -78,7 +78,7 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         >,
       ),
       textWrap: features.has('setting')
-        ? optional(fc.constantFrom('balance' as const, 'nowrap' as const), 1, 6)
+        ? optional(fc.constantFrom('balance' as const, 'pretty' as const, 'nowrap' as const), 1, 6)
         : fc.constant(undefined),
       maxLines: features.has('clamp') ? optional(fc.constantFrom(1, 2, 3, 5), 1, 4) : fc.constant(undefined),
       figures: features.has('setting')

@@ -1,21 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { balanced } from './balance'
+import { balanced, pretty } from './balance'
 
-/** Words of given widths, with spaces of 1, in a font of 1 px. */
-function broken(widths: readonly number[], room: number, hyphens: readonly number[] = []) {
+/** Words of given widths, with spaces of 1. @param hyphens the words that are parts of one with the next */
+function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] = []) {
   const ends: number[] = []
   widths.forEach((width, i) => {
     ends.push((ends[i - 1] ?? -1) + 1 + width)
   })
   const startOf = (from: number) => (from < 0 ? 0 : ends[from] + 1)
-  const opportunities = {
+  return {
     count: widths.length,
     width: (from: number, to: number) => ends[to] - startOf(from),
     isHyphen: (at: number) => hyphens.includes(at),
   }
-  return balanced(opportunities, room, 1)
 }
+/** In a font of 1 px. */
+const broken = (widths: readonly number[], room: number, hyphens: readonly number[] = []) =>
+  balanced(opportunitiesOf(widths, hyphens), room, 1)
 
 describe('balanced lines', () => {
   test('are about as long as one another', () => {
@@ -58,5 +60,27 @@ describe('balanced lines', () => {
         }
       }),
     )
+  })
+})
+
+describe('a pretty end', () => {
+  const ended = (widths: readonly number[], room: number, lines: number, hyphens: readonly number[] = []) =>
+    pretty(opportunitiesOf(widths, hyphens), room, 1, lines)
+
+  test('a word goes down to the last, whose own length does not count', () => {
+    expect(ended([40, 40, 40, 20, 10], 130, 2)).toEqual([2, 4])
+    expect(balanced(opportunitiesOf([30, 10, 10, 20, 10]), 62, 1)).toEqual([1, 4])
+    expect(ended([30, 10, 10, 20, 10], 62, 2)).toEqual([2, 4])
+  })
+  test('but not where that leaves too much of the line before', () => {
+    expect(ended([100, 100, 100, 600, 50], 940, 2)).toEqual([3, 4])
+  })
+  test('a hyphen in front of the last line is held against it five times', () => {
+    const words = [60, 20, 20, 30, 30]
+    expect(ended(words, 110, 2, [1])).not.toContain(1)
+  })
+  test('it never takes more lines', () => {
+    expect(ended([60, 50, 50, 60], 115, 2)).toEqual([1, 3])
+    expect(ended([60, 50, 50, 60], 115, 1)).toBeUndefined()
   })
 })

@@ -1,16 +1,25 @@
 /**
- * `text-wrap: balance` (CSS Text 4 §6.4.3) as Chromium does it: of all ways to break a text into lines the one in which the squares of
- * what is left of each add up to least, after the paragraphs of TeX (Knuth and Plass 1981). Found by some thousands of texts in it: only
- * up to the first forced break, in six lines at most, with what is held against a line that ends in a hyphen, or has no more than the last
- * word or a part of it.
+ * `text-wrap: balance` and `pretty` (CSS Text 4 §6.4.3) as Chromium does them: of all ways to break a text into lines the one in which the
+ * squares of what is left of each add up to least, after the paragraphs of TeX (Knuth and Plass 1981). Found by some thousands of texts in
+ * it: only up to the first forced break, with what is held against a line that ends in a hyphen, or has no more than the last word or a
+ * part of it. Balanced are texts of six lines at most; a pretty one keeps all but its last four as they are, and these, too, unless the last
+ * has one short word.
  */
 
 /** Lines of a text that are balanced, at most. */
 export const MOST_BALANCED = 6
-/** What is held against the last word in a line of its own, px². */
-const ALONE = 10_000
+/** Lines at the end that are seen to where a text is to be pretty, and the share of the room from which on the last is long enough. */
+export const LAST_SEEN_TO = 4
+export const LONG_ENOUGH = 1 / 3
+
+/** What is held against the last word in a line of its own, px², and whether what the last line leaves counts. */
+type Held = { alone: number; last: boolean }
+const BALANCE: Held = { alone: 10_000, last: true }
+const PRETTY: Held = { alone: 50_000, last: false }
 /** What is held against a hyphen at a line's end, of the font's size times the room. */
 const HYPHEN = 2
+/** How often as much more against the one in front of a last line that is not counted. */
+const LAST_HYPHEN = 4
 /** Opportunities with which there are no scores yet: such a text is as narrow as its lines let it be. */
 const FEW = 3
 export const isFew = (opportunities: number): boolean => opportunities <= FEW
@@ -50,22 +59,51 @@ function narrowest({ count, width }: Opportunities, room: number): number[] | un
  * @returns the opportunities to take, the last of them the end; undefined: something does not fit however it is broken
  */
 export function balanced(opportunities: Opportunities, room: number, size: number): number[] | undefined {
+  return isFew(opportunities.count)
+    ? narrowest(opportunities, room)
+    : bestOf(opportunities, room, size, BALANCE)
+}
+
+/** As `balanced`: of the last lines of a text that do not end well. @param lines as many as they are, and may be at most */
+export function pretty(
+  opportunities: Opportunities,
+  room: number,
+  size: number,
+  lines: number,
+): number[] | undefined {
+  if (isFew(opportunities.count)) return undefined
+  const best = bestOf(opportunities, room, size, PRETTY)
+  return best && best.length <= lines ? best : undefined
+}
+
+function bestOf(
+  opportunities: Opportunities,
+  room: number,
+  size: number,
+  { alone, last }: Held,
+): number[] | undefined {
   const { count, width, isHyphen } = opportunities
-  if (isFew(count)) return narrowest(opportunities, room)
   const scores = new Float64Array(count).fill(Number.POSITIVE_INFINITY)
   const before = new Int32Array(count).fill(-1)
   const lastWord = lastWordBehind(opportunities)
+  const hyphen = HYPHEN * size * room
   /** The first from which a line still reaches. */
   let active = -1
   for (let to = 0; to < count; to++) {
-    const held = isHyphen(to) ? HYPHEN * size * room : 0
+    const held = isHyphen(to) ? hyphen : 0
+    const counts = last || to < count - 1
     for (let from = active; from < to; from++) {
       const left = room - width(from, to)
       if (left < 0) {
         active = from + 1
         continue
       }
-      const score = (from < 0 ? 0 : scores[from]) + left * left + held + (from >= lastWord ? ALONE : 0)
+      const score =
+        (from < 0 ? 0 : scores[from]) +
+        (counts ? left * left : 0) +
+        held +
+        (!counts && from >= 0 && isHyphen(from) ? LAST_HYPHEN * hyphen : 0) +
+        (from >= lastWord ? alone : 0)
       if (score <= scores[to]) {
         scores[to] = score
         before[to] = from

@@ -2,7 +2,7 @@
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
 import type { Span } from '../words/words'
-import { balanced, isFew, MOST_BALANCED } from './balance'
+import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
 import { isLeadingHyphen, lineBreaks, SOFT_HYPHEN } from './breaks'
 import { FittingText } from './fitting-text'
 import type { FontLibrary } from './fonts'
@@ -231,33 +231,74 @@ export class Paragraph extends FittingText {
   /** Breaks, into `found`. */
   private breakLines(width: number) {
     this.breakGreedily(width)
-    if (this.wrapping === 'balance') this.balance(width)
+    if (this.wrapping === 'balance' || this.wrapping === 'pretty') this.refine(width, this.wrapping)
   }
 
-  /** Lines up to the first forced break about as long as one another; those behind it as they are. */
-  private balance(width: number) {
-    const { nexts, required, visible, hyphens, advances } = this
-    let end = required.indexOf(1)
-    if (end < 0) end = nexts.length - 1
-    const lines = found.indices.subarray(0, found.count).findIndex((index) => index >= end) + 1
-    if (lines < 2 || lines > MOST_BALANCED || found.indices.subarray(0, lines).includes(-1)) return
-    // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
-    if (isFew(end + 1) && (lines > 2 || end < nexts.length - 1)) return
-    const startOf = (from: number) => (from < 0 ? 0 : nexts[from])
-    const opportunities = {
-      count: end + 1,
-      width: (from: number, to: number) => advances[visible[to]] - advances[startOf(from)] + hyphens[to],
-      isHyphen: (at: number) => hyphens[at] > 0,
+  /** What is behind a forced break, or before the first, on lines about as long as one another; or each such part with a pretty end. */
+  private refine(width: number, wrapping: 'balance' | 'pretty') {
+    const { required, nexts } = this
+    for (let from = 0; from < found.count; ) {
+      let to = from
+      while (to < found.count - 1 && !(found.indices[to] >= 0 && required[found.indices[to]])) to++
+      const isLast = found.indices[to] === nexts.length - 1
+      const first =
+        wrapping === 'balance' ? this.balancedFrom(from, to, isLast) : this.prettyFrom(from, to, width)
+      const lines = to + 1
+      const more =
+        first === undefined ? 0 : this.replace(first, to, width, wrapping === 'balance' ? balanced : pretty)
+      // Balanced is only what comes first.
+      if (wrapping === 'balance') return
+      from = lines + more
     }
-    const taken = balanced(opportunities, width + UNIT, this.size)
-    if (!taken) return
-    const rest = found.from(lines)
-    found.count = 0
+  }
+
+  /** @returns how many lines more there are */
+  private replace(first: number, last: number, width: number, best: typeof pretty): number {
+    const { nexts, visible, hyphens, advances } = this
+    if (found.indices.subarray(first, last + 1).includes(-1)) return 0
+    /** The opportunity that the first of the lines begins behind; −1: none. */
+    const before = first === 0 ? -1 : found.indices[first - 1]
+    if (first > 0 && before < 0) return 0
+    const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1])
+    const opportunities = {
+      count: found.indices[last] - before,
+      width: (from: number, to: number) => {
+        const at = to + before + 1
+        return advances[visible[at]] - advances[startOf(from)] + hyphens[at]
+      },
+      isHyphen: (at: number) => hyphens[at + before + 1] > 0,
+    }
+    const taken = best(opportunities, width + UNIT, this.size, last - first + 1)
+    if (!taken) return 0
+    const rest = found.from(last + 1)
+    found.count = first
     taken.forEach((to, i) => {
       const start = startOf(i === 0 ? -1 : taken[i - 1])
-      found.add(start, Math.max(start, visible[to]), nexts[to], to)
+      const at = to + before + 1
+      found.add(start, Math.max(start, visible[at]), nexts[at], at)
     })
     for (const line of rest) found.add(...line)
+    return first + taken.length - (last + 1)
+  }
+
+  /** The first of some lines that are balanced; undefined: they are not. */
+  private balancedFrom(first: number, last: number, isAll: boolean): number | undefined {
+    const lines = last - first + 1
+    if (lines < 2 || lines > MOST_BALANCED) return undefined
+    // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
+    return isFew(found.indices[last] + 1) && (lines > 2 || !isAll) ? undefined : first
+  }
+
+  /** The first of some lines that are seen to: where the last has one short word, or the two before it end in hyphens. Undefined: they stay. */
+  private prettyFrom(first: number, last: number, width: number): number | undefined {
+    if (last === first) return undefined
+    const { indices, starts, ends } = found
+    const isHyphened = (line: number) => line >= first && this.hyphens[indices[line]] > 0
+    const isOneWord = indices[last] - indices[last - 1] === 1
+    const isShort = isOneWord && this.advances[ends[last]] - this.advances[starts[last]] < width * LONG_ENOUGH
+    return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
+      ? Math.max(first, last + 1 - LAST_SEEN_TO)
+      : undefined
   }
 
   private breakGreedily(width: number) {

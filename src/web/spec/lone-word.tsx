@@ -4,14 +4,20 @@ import type { Resolved } from '../../core/properties/table'
 import { loneWords } from '../../core/text/lone-words'
 import { useEditor } from '../editor/use-editor'
 
+/** What takes the word in: a heading as a whole, a paragraph at its end. */
+const BETTER = [
+  { textWrap: 'balance', words: 'Balance the lines', done: 'Balanced lines' },
+  { textWrap: 'pretty', words: 'Break the last lines earlier', done: 'No word alone at the end' },
+] as const
+
 export function LoneWord({
   node,
   resolved,
-  onBalance,
+  onWrap,
 }: {
   node: Node
   resolved: Resolved
-  onBalance: () => void
+  onWrap: (textWrap: 'balance' | 'pretty', words: string) => void
 }) {
   const editor = useEditor()
   if (node.kind !== 'text') return null
@@ -27,11 +33,17 @@ export function LoneWord({
       className="rounded-field bg-(--gold-wash) px-2 py-1 text-small leading-4 text-(--gold-text)"
     >
       {found.map(({ view, word }) => `“${word}” on ${view}`).join(', ')}: alone on the last line.
-      {resolved.textWrap === 'wrap' && (
-        <button type="button" className="plain-button ml-1 px-1 underline" onClick={onBalance}>
-          Balance the lines
-        </button>
-      )}
+      {resolved.textWrap === 'wrap' &&
+        BETTER.map(({ textWrap, words, done }) => (
+          <button
+            key={textWrap}
+            type="button"
+            className="plain-button ml-1 px-1 underline"
+            onClick={() => onWrap(textWrap, done)}
+          >
+            {words}
+          </button>
+        ))}
     </p>
   )
 }

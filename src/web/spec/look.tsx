@@ -167,11 +167,7 @@ export function TypeLines({ node }: { node: Node }) {
           No font here has {missing.map(characterName).join(', ')}: visitors see what their own system has.
         </p>
       )}
-      <LoneWord
-        node={node}
-        resolved={resolved}
-        onBalance={() => set({ textWrap: 'balance' }, 'Balanced lines')}
-      />
+      <LoneWord node={node} resolved={resolved} onWrap={(textWrap, words) => set({ textWrap }, words)} />
       {!isOneParagraph(resolved.words ?? []) && (
         <Line node={node} keys={['paragraphGap']}>
           <span>Between paragraphs</span>
@@ -251,6 +247,7 @@ export function TypeLines({ node }: { node: Node }) {
           options={[
             { value: 'wrap', label: 'lines filled' },
             { value: 'balance', label: 'lines balanced', hint: 'up to six' },
+            { value: 'pretty', label: 'no short last word', hint: 'the last four lines' },
             { value: 'nowrap', label: 'one line' },
           ]}
           value={resolved.textWrap as string}

@@ -58,7 +58,10 @@ export function Looks({ uses }: { uses: Uses }) {
               names={doc.tokenTable.names(type)}
               uses={uses}
               picture={(name) => (
-                <span className="grid w-20 flex-none justify-items-center p-2">
+                // On a sheet's white, whatever the theme: on dark ground no shadow is seen.
+                <span
+                  className={`grid w-20 flex-none justify-items-center p-2 ${type === 'gradient' ? '' : 'rounded-field bg-white'}`}
+                >
                   <WholePicture type={type} name={name} />
                 </span>
               )}
