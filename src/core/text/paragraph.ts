@@ -2,12 +2,12 @@
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
 import type { Span } from '../words/words'
-import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
 import { isLeadingHyphen, lineBreaks, SOFT_HYPHEN } from './breaks'
 import { FittingText } from './fitting-text'
 import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
+import { balanceLines, endPrettily } from './rebroken'
 import { type GlyphRun, shapeInto } from './shape'
 import { type Boxed, baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
@@ -70,19 +70,19 @@ export class Paragraph extends FittingText {
   /** Widest line when only forced breaks break, px. */
   readonly maxContent: number
   /** For each opportunity to break, where the next line would begin. */
-  private readonly nexts: Uint32Array
+  readonly nexts: Uint32Array
   /** For each opportunity, whether it is taken in any case. */
-  private readonly required: Uint8Array
+  readonly required: Uint8Array
   /** For each opportunity, where the visible text before it ends. */
-  private readonly visible: Uint32Array
+  readonly visible: Uint32Array
   /** For each opportunity, the hyphen's width when the line breaks there, px. */
-  private readonly hyphens: Float64Array
+  readonly hyphens: Float64Array
   private readonly strut: Extent
   /** What each stretch adds to the lines it is on. */
   private readonly extents: { start: number; end: number; extent: Extent }[]
   /** Every line is as high as the strut, with its baseline. */
   readonly uniform: boolean
-  private readonly size: number
+  readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
   private readonly base: PieceStyle
@@ -231,74 +231,8 @@ export class Paragraph extends FittingText {
   /** Breaks, into `found`. */
   private breakLines(width: number) {
     this.breakGreedily(width)
-    if (this.wrapping === 'balance' || this.wrapping === 'pretty') this.refine(width, this.wrapping)
-  }
-
-  /** What is behind a forced break, or before the first, on lines about as long as one another; or each such part with a pretty end. */
-  private refine(width: number, wrapping: 'balance' | 'pretty') {
-    const { required, nexts } = this
-    for (let from = 0; from < found.count; ) {
-      let to = from
-      while (to < found.count - 1 && !(found.indices[to] >= 0 && required[found.indices[to]])) to++
-      const isLast = found.indices[to] === nexts.length - 1
-      const first =
-        wrapping === 'balance' ? this.balancedFrom(from, to, isLast) : this.prettyFrom(from, to, width)
-      const lines = to + 1
-      const more =
-        first === undefined ? 0 : this.replace(first, to, width, wrapping === 'balance' ? balanced : pretty)
-      // Balanced is only what comes first.
-      if (wrapping === 'balance') return
-      from = lines + more
-    }
-  }
-
-  /** @returns how many lines more there are */
-  private replace(first: number, last: number, width: number, best: typeof pretty): number {
-    const { nexts, visible, hyphens, advances } = this
-    if (found.indices.subarray(first, last + 1).includes(-1)) return 0
-    /** The opportunity that the first of the lines begins behind; −1: none. */
-    const before = first === 0 ? -1 : found.indices[first - 1]
-    if (first > 0 && before < 0) return 0
-    const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1])
-    const opportunities = {
-      count: found.indices[last] - before,
-      width: (from: number, to: number) => {
-        const at = to + before + 1
-        return advances[visible[at]] - advances[startOf(from)] + hyphens[at]
-      },
-      isHyphen: (at: number) => hyphens[at + before + 1] > 0,
-    }
-    const taken = best(opportunities, width + UNIT, this.size, last - first + 1)
-    if (!taken) return 0
-    const rest = found.from(last + 1)
-    found.count = first
-    taken.forEach((to, i) => {
-      const start = startOf(i === 0 ? -1 : taken[i - 1])
-      const at = to + before + 1
-      found.add(start, Math.max(start, visible[at]), nexts[at], at)
-    })
-    for (const line of rest) found.add(...line)
-    return first + taken.length - (last + 1)
-  }
-
-  /** The first of some lines that are balanced; undefined: they are not. */
-  private balancedFrom(first: number, last: number, isAll: boolean): number | undefined {
-    const lines = last - first + 1
-    if (lines < 2 || lines > MOST_BALANCED) return undefined
-    // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
-    return isFew(found.indices[last] + 1) && (lines > 2 || !isAll) ? undefined : first
-  }
-
-  /** The first of some lines that are seen to: where the last has one short word, or the two before it end in hyphens. Undefined: they stay. */
-  private prettyFrom(first: number, last: number, width: number): number | undefined {
-    if (last === first) return undefined
-    const { indices, starts, ends } = found
-    const isHyphened = (line: number) => line >= first && this.hyphens[indices[line]] > 0
-    const isOneWord = indices[last] - indices[last - 1] === 1
-    const isShort = isOneWord && this.advances[ends[last]] - this.advances[starts[last]] < width * LONG_ENOUGH
-    return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
-      ? Math.max(first, last + 1 - LAST_SEEN_TO)
-      : undefined
+    if (this.wrapping === 'balance') balanceLines(found, this, width)
+    else if (this.wrapping === 'pretty') endPrettily(found, this, width)
   }
 
   private breakGreedily(width: number) {

@@ -1,0 +1,96 @@
+/** Lines that were filled, broken anew: all of a short text, or those at its end. */
+import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
+import type { FoundLines } from './found-lines'
+import { UNIT } from './unit'
+
+/** Where a text may break: one entry an opportunity, the last at its end. */
+export type Places = {
+  /** Where the next line begins. */
+  nexts: ArrayLike<number>
+  required: ArrayLike<number>
+  /** Where what is seen of a line ends. */
+  visible: ArrayLike<number>
+  /** How wide the hyphen is that a line ends in there, px. */
+  hyphens: ArrayLike<number>
+  /** Of each character, from the text's beginning, px. */
+  advances: ArrayLike<number>
+  /** Of its font, px. */
+  size: number
+}
+
+/** The last of the lines from one on that belong together: up to a forced break, or the end. */
+function endOfPart(found: FoundLines, { required }: Places, first: number): number {
+  let last = first
+  while (last < found.count - 1 && !(found.indices[last] >= 0 && required[found.indices[last]])) last++
+  return last
+}
+
+/** Lines up to the first forced break about as long as one another; those behind it as they are. @param width px */
+export function balanceLines(found: FoundLines, places: Places, width: number) {
+  const last = endOfPart(found, places, 0)
+  if (last === 0 || last >= MOST_BALANCED) return
+  // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
+  const isAll = found.indices[last] === places.nexts.length - 1
+  if (isFew(found.indices[last] + 1) && (last > 1 || !isAll)) return
+  replace(found, places, 0, last, width, balanced)
+}
+
+/** Each part between forced breaks with an end that is neither one short word nor behind hyphens that pile up. @param width px */
+export function endPrettily(found: FoundLines, places: Places, width: number) {
+  for (let first = 0; first < found.count; ) {
+    const last = endOfPart(found, places, first)
+    const more = endsBadly(found, places, first, last, width)
+      ? replace(found, places, Math.max(first, last + 1 - LAST_SEEN_TO), last, width, pretty)
+      : 0
+    first = last + 1 + more
+  }
+}
+
+function endsBadly(
+  { indices, starts, ends }: FoundLines,
+  { hyphens, advances }: Places,
+  first: number,
+  last: number,
+  width: number,
+): boolean {
+  if (last === first) return false
+  const isHyphened = (line: number) => line >= first && hyphens[indices[line]] > 0
+  const isOneWord = indices[last] - indices[last - 1] === 1
+  const isShort = isOneWord && advances[ends[last]] - advances[starts[last]] < width * LONG_ENOUGH
+  return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
+}
+
+/** @returns how many lines more there are */
+function replace(
+  found: FoundLines,
+  { nexts, visible, hyphens, advances, size }: Places,
+  first: number,
+  last: number,
+  width: number,
+  best: typeof pretty,
+): number {
+  // A word that is cut inside is left.
+  if (found.indices.subarray(Math.max(0, first - 1), last + 1).includes(-1)) return 0
+  /** The opportunity behind which the first of the lines begins; −1: none. */
+  const before = first === 0 ? -1 : found.indices[first - 1]
+  const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1])
+  const opportunities = {
+    count: found.indices[last] - before,
+    width: (from: number, to: number) => {
+      const at = to + before + 1
+      return advances[visible[at]] - advances[startOf(from)] + hyphens[at]
+    },
+    isHyphen: (at: number) => hyphens[at + before + 1] > 0,
+  }
+  const taken = best(opportunities, width + UNIT, size, last - first + 1)
+  if (!taken) return 0
+  const rest = found.from(last + 1)
+  found.count = first
+  taken.forEach((to, i) => {
+    const start = startOf(i === 0 ? -1 : taken[i - 1])
+    const at = to + before + 1
+    found.add(start, Math.max(start, visible[at]), nexts[at], at)
+  })
+  for (const line of rest) found.add(...line)
+  return first + taken.length - (last + 1)
+}
