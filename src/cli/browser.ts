@@ -123,7 +123,8 @@ export class SiteViewer {
         if (!element) continue
         const out: string[] = []
         // From the left, a character that does not stand right of the one before it begins a line; but Chromium has some, kerned across
-        // a change of style, without a width. Where a line's end is seen Chromium measures it by itself: justified it does so too.
+        // a change of style, without a width, or set so tight that the next stands where they do: that one is no lower. Where a line's
+        // end is seen Chromium measures it by itself: justified it does so too.
         const { textAlign } = (element as HTMLElement).style
         const seen = /center|right|end/.test(getComputedStyle(element).textAlign)
         ;(element as HTMLElement).style.textAlign = seen ? 'justify' : 'left'
@@ -151,7 +152,8 @@ export class SiteViewer {
               if (!rect) continue
               if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i])) continue
               const behind = rect.left > last.left || (rect.left === last.left && last.width === 0)
-              if (out.length === 0 || pendingBreak || !behind) {
+              const isBack = rect.left < last.left - 2 || rect.top - last.top > last.height * 0.35
+              if (out.length === 0 || pendingBreak || (!behind && isBack)) {
                 out.push('')
                 pendingBreak = false
               }

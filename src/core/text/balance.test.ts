@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { balanced, pretty } from './balance'
 
-/** Words of given widths, with spaces of 1. @param hyphens the words that are parts of one with the next */
+/** Words of given widths, with spaces of 1. @param hyphens the words that are parts of one with the next, in a font of 1 px */
 function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] = []) {
   const ends: number[] = []
   widths.forEach((width, i) => {
@@ -12,12 +12,11 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
   return {
     count: widths.length,
     width: (from: number, to: number) => ends[to] - startOf(from),
-    isHyphen: (at: number) => hyphens.includes(at),
+    hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
   }
 }
-/** In a font of 1 px. */
 const broken = (widths: readonly number[], room: number, hyphens: readonly number[] = []) =>
-  balanced(opportunitiesOf(widths, hyphens), room, 1)
+  balanced(opportunitiesOf(widths, hyphens), room)
 
 describe('balanced lines', () => {
   test('are about as long as one another', () => {
@@ -65,11 +64,11 @@ describe('balanced lines', () => {
 
 describe('a pretty end', () => {
   const ended = (widths: readonly number[], room: number, lines: number, hyphens: readonly number[] = []) =>
-    pretty(opportunitiesOf(widths, hyphens), room, 1, lines)
+    pretty(opportunitiesOf(widths, hyphens), room, lines)
 
   test('a word goes down to the last, whose own length does not count', () => {
     expect(ended([40, 40, 40, 20, 10], 130, 2)).toEqual([2, 4])
-    expect(balanced(opportunitiesOf([30, 10, 10, 20, 10]), 62, 1)).toEqual([1, 4])
+    expect(balanced(opportunitiesOf([30, 10, 10, 20, 10]), 62)).toEqual([1, 4])
     expect(ended([30, 10, 10, 20, 10], 62, 2)).toEqual([2, 4])
   })
   test('but not where that leaves too much of the line before', () => {

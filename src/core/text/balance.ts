@@ -29,14 +29,14 @@ export type Opportunities = {
   count: number
   /** Of what stands between an opportunity's line start (−1: the text's) and another's end, px. */
   width: (from: number, to: number) => number
-  /** Whether a line that ends there ends in a hyphen. */
-  isHyphen: (at: number) => boolean
+  /** Of the hyphen's font that a line ends in there, px; 0: it ends in none. */
+  hyphenSize: (at: number) => number
 }
 
 /** The opportunity behind which the last word begins: the last but the end that makes no hyphen; −1: there is one word. */
-function lastWordBehind({ count, isHyphen }: Opportunities): number {
+function lastWordBehind({ count, hyphenSize }: Opportunities): number {
   let at = count - 2
-  while (at >= 0 && isHyphen(at)) at--
+  while (at >= 0 && hyphenSize(at) > 0) at--
   return at
 }
 
@@ -55,42 +55,28 @@ function narrowest({ count, width }: Opportunities, room: number): number[] | un
 
 /**
  * @param room px
- * @param size of the font, px
  * @returns the opportunities to take, the last of them the end; undefined: something does not fit however it is broken
  */
-export function balanced(opportunities: Opportunities, room: number, size: number): number[] | undefined {
-  return isFew(opportunities.count)
-    ? narrowest(opportunities, room)
-    : bestOf(opportunities, room, size, BALANCE)
-}
+export const balanced = (opportunities: Opportunities, room: number): number[] | undefined =>
+  isFew(opportunities.count) ? narrowest(opportunities, room) : bestOf(opportunities, room, BALANCE)
 
 /** As `balanced`: of the last lines of a text that do not end well. @param lines as many as they are, and may be at most */
-export function pretty(
-  opportunities: Opportunities,
-  room: number,
-  size: number,
-  lines: number,
-): number[] | undefined {
+export function pretty(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
   if (isFew(opportunities.count)) return undefined
-  const best = bestOf(opportunities, room, size, PRETTY)
+  const best = bestOf(opportunities, room, PRETTY)
   return best && best.length <= lines ? best : undefined
 }
 
-function bestOf(
-  opportunities: Opportunities,
-  room: number,
-  size: number,
-  { alone, last }: Held,
-): number[] | undefined {
-  const { count, width, isHyphen } = opportunities
+function bestOf(opportunities: Opportunities, room: number, { alone, last }: Held): number[] | undefined {
+  const { count, width, hyphenSize } = opportunities
   const scores = new Float64Array(count).fill(Number.POSITIVE_INFINITY)
   const before = new Int32Array(count).fill(-1)
   const lastWord = lastWordBehind(opportunities)
-  const hyphen = HYPHEN * size * room
+  const hyphenAt = (at: number) => HYPHEN * hyphenSize(at) * room
   /** The first from which a line still reaches. */
   let active = -1
   for (let to = 0; to < count; to++) {
-    const held = isHyphen(to) ? hyphen : 0
+    const held = hyphenAt(to)
     const counts = last || to < count - 1
     for (let from = active; from < to; from++) {
       const left = room - width(from, to)
@@ -102,7 +88,7 @@ function bestOf(
         (from < 0 ? 0 : scores[from]) +
         (counts ? left * left : 0) +
         held +
-        (!counts && from >= 0 && isHyphen(from) ? LAST_HYPHEN * hyphen : 0) +
+        (!counts && from >= 0 ? LAST_HYPHEN * hyphenAt(from) : 0) +
         (from >= lastWord ? alone : 0)
       if (score <= scores[to]) {
         scores[to] = score

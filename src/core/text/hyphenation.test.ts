@@ -12,6 +12,7 @@ beforeAll(async () => {
 describe('hyphens', () => {
   test('part words by the rules of their language', () => {
     expect(shown(hyphenated(said('germination underneath'), 'en'))).toBe('ger-mi-na-tion un-der-neath')
+    expect(shown(hyphenated(said('GERMINATION'), 'en'))).toBe('GER-MI-NA-TION')
     expect(shown(hyphenated(said('Donaudampfschiff'), 'de'))).toBe('Do-nau-dampf-schiff')
   })
   test('a region, or a language near by, lends its rules; elsewhere nothing is parted', () => {

@@ -160,9 +160,11 @@ const NOWHERE: ReadonlySet<number> = new Set()
 function partings(text: string, part: (word: string) => string): Set<number> {
   const places = new Set<number>()
   for (const { 0: word, index } of text.matchAll(WORD)) {
-    if (word.length < SHORTEST) continue
+    // In small letters, so that no system's own language has a say in it; where that takes more of them, places would be others.
+    const small = word.toLowerCase()
+    if (word.length < SHORTEST || small.length !== word.length) continue
     let at = 0
-    for (const syllable of part(word).split(SOFT_HYPHEN)) {
+    for (const syllable of part(small).split(SOFT_HYPHEN)) {
       if (at >= BEFORE && word.length - at >= BEHIND) places.add(index + at)
       at += syllable.length
     }

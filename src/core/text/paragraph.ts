@@ -82,7 +82,7 @@ export class Paragraph extends FittingText {
   private readonly extents: { start: number; end: number; extent: Extent }[]
   /** Every line is as high as the strut, with its baseline. */
   readonly uniform: boolean
-  readonly size: number
+  private readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
   private readonly base: PieceStyle
@@ -143,6 +143,11 @@ export class Paragraph extends FittingText {
         this.hyphens[i] = this.hyphenAt(next - 1).width
       from = next
     })
+  }
+
+  /** Of the font that a character is set in, px. */
+  sizeAt(character: number): number {
+    return this.pieces[holding(this.pieces, character)].style.size
   }
 
   /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */

@@ -14,8 +14,8 @@ export type Places = {
   hyphens: ArrayLike<number>
   /** Of each character, from the text's beginning, px. */
   advances: ArrayLike<number>
-  /** Of its font, px. */
-  size: number
+  /** Of the font that a character is set in, px. */
+  sizeAt: (character: number) => number
 }
 
 /** The last of the lines from one on that belong together: up to a forced break, or the end. */
@@ -63,12 +63,13 @@ function endsBadly(
 /** @returns how many lines more there are */
 function replace(
   found: FoundLines,
-  { nexts, visible, hyphens, advances, size }: Places,
+  places: Places,
   first: number,
   last: number,
   width: number,
   best: typeof pretty,
 ): number {
+  const { nexts, visible, hyphens, advances } = places
   // A word that is cut inside is left.
   if (found.indices.subarray(Math.max(0, first - 1), last + 1).includes(-1)) return 0
   /** The opportunity behind which the first of the lines begins; −1: none. */
@@ -80,9 +81,12 @@ function replace(
       const at = to + before + 1
       return advances[visible[at]] - advances[startOf(from)] + hyphens[at]
     },
-    isHyphen: (at: number) => hyphens[at + before + 1] > 0,
+    hyphenSize: (opportunity: number) => {
+      const at = opportunity + before + 1
+      return hyphens[at] > 0 ? places.sizeAt(nexts[at] - 1) : 0
+    },
   }
-  const taken = best(opportunities, width + UNIT, size, last - first + 1)
+  const taken = best(opportunities, width + UNIT, last - first + 1)
   if (!taken) return 0
   const rest = found.from(last + 1)
   found.count = first
