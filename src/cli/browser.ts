@@ -152,7 +152,9 @@ export class SiteViewer {
               if (!rect) continue
               if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i])) continue
               const behind = rect.left > last.left || (rect.left === last.left && last.width === 0)
-              const isBack = rect.left < last.left - 2 || rect.top - last.top > last.height * 0.35
+              // Of one font on one line they are as high as one another.
+              const isSame = Math.abs(rect.height - last.height) < 0.5 && rect.top - last.top < 1
+              const isBack = rect.left < last.left - 2 || !isSame
               if (out.length === 0 || pendingBreak || (!behind && isBack)) {
                 out.push('')
                 pendingBreak = false
