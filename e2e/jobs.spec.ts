@@ -77,7 +77,9 @@ test('a split hero: words and actions at the left, a picture at the right, in at
   console.log(`a split hero by hand: ${hand.count} gestures`)
 })
 
-test('what is typed right behind Enter is a menu’s, however late the spec shows its line', async ({ page }) => {
+test('what is typed right behind Enter is a menu’s, however late the spec shows its line', async ({
+  page,
+}) => {
   const hand = new Hand(page)
   await hand.place('row')
   const cdp = await page.context().newCDPSession(page)
