@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import type { NodeTree } from '../document/schema'
+import { oneFill } from '../properties/items'
 import type { Props } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said } from '../words/words'
@@ -119,6 +120,15 @@ describe('a mask', () => {
     expect(data.match(/M/g)).toHaveLength(1)
     const points = outlinesOn(page.layout, 'p')!.flatMap(({ anchors }) => anchors.map((each) => each.at[0]))
     expect([Math.min(...points), Math.max(...points)].map(Math.round)).toEqual([100, 280])
+  })
+  test('a group with a fill of its own masks nothing: the fill would be lost', () => {
+    const group = {
+      ...at('g', 100, 50, 200, 100),
+      props: { ...at('g', 100, 50, 200, 100).props, fills: oneFill('#112233') },
+      children: [shape('a', 0)],
+    } as NodeTree
+    const page = lay({ flow: 'free' }, [group, at('q', 120, 60)])
+    expect(maskEdits(page.doc, page.layout, ['g', 'q'], set, makeId)).toMatch(/group of such/)
   })
   test('let out again, all is where it was', () => {
     const page = lay({ flow: 'free' }, [shape('m', 100), picture('p', 40), picture('q', 60)])

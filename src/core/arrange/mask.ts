@@ -10,6 +10,7 @@ import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
 import { paintedBlocks } from '../paint/layers'
+import { shownItems } from '../properties/items'
 import { hasProperty } from '../properties/table'
 import type { SetEdit } from './align'
 import { pathOfBox } from './combine'
@@ -39,10 +40,11 @@ const placing = (props: Props) =>
 /** A shape, or a text whose letters are drawn. */
 const hasOutline = ({ node }: LayoutBox) => node.kind === 'shape' || node.kind === 'text'
 
-/** What is drawn of a block and in it, as far as it can mask: of a group each shape and text. Undefined: something in it has no outline. */
+/** What is drawn of a block and in it, as far as it can mask: of a group each shape and text. Undefined: something has no outline, or would be lost. */
 function drawnIn(box: LayoutBox): LayoutBox[] | undefined {
   if (hasOutline(box)) return [box]
-  if (box.node.kind !== 'box' || box.resolved.rotate || box.resolved.cut) return undefined
+  const { fills, rotate, cut } = box.resolved
+  if (box.node.kind !== 'box' || rotate || cut || shownItems(fills).length > 0) return undefined
   const parts = [...box.kids, ...box.lifted].filter(({ hidden }) => !hidden).map(drawnIn)
   return parts.length === 0 || parts.includes(undefined) ? undefined : (parts as LayoutBox[][]).flat()
 }

@@ -3,7 +3,7 @@
  * squares of what is left of each add up to least, after the paragraphs of TeX (Knuth and Plass 1981). Found by some thousands of texts in
  * it: only up to the first forced break, with what is held against a line that ends in a hyphen, or has no more than the last word or a
  * part of it. Balanced are texts of six lines at most; a pretty one keeps all but its last four as they are, and these, too, unless the last
- * has one short word.
+ * has one short word, or hyphens end the two before it.
  */
 
 /** Lines of a text that are balanced, at most. */
