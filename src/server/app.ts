@@ -1,10 +1,10 @@
 /** The app server: holds no state of its own beyond caches. */
 import { existsSync } from 'node:fs'
-import type { Server } from 'node:http'
+import { createServer, type RequestListener, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import compression from 'compression'
-import express, { type Express, type RequestHandler } from 'express'
+import express, { type Request, type RequestHandler, type Response } from 'express'
 import helmet from 'helmet'
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
@@ -12,23 +12,16 @@ import sirv from 'sirv'
 import { blobRoutes } from './blob-routes'
 import { Covers } from './covers'
 import type { Disk } from './disk'
-import { bodyBudget, LIMITS, type Limits, rateLimits } from './limits'
+import { appendedBy, editsRoute } from './edits-route'
+import { gateOf } from './gate'
+import type { Pace } from './held'
+import { LIMITS, type Limits } from './limits'
 import { Prints } from './prints'
 import { problemHandler } from './problem'
 import { Projects } from './projects'
 import { RenditionMaker } from './renditions'
 import { fontRoutes, projectRoutes } from './routes'
-import { knownHosts, sameOrigin } from './same-origin'
 import { Streams } from './stream'
-
-/** What the API answers is data: it is never a page, whatever a browser makes of it. */
-const apiHeaders: RequestHandler = (_, response, next) => {
-  response.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'")
-  response.setHeader('X-Content-Type-Options', 'nosniff')
-  response.setHeader('Cross-Origin-Resource-Policy', 'same-origin')
-  response.setHeader('Referrer-Policy', 'no-referrer')
-  next()
-}
 
 /** One that is being done serves all who ask meanwhile. */
 function shared<T>(work: () => Promise<T>): () => Promise<T> {
@@ -78,35 +71,44 @@ export type AppOptions = {
   limits?: Partial<Limits>
   /** The disk of a database that lies on this machine. */
   disk?: Disk
+  /** How often snapshots are written. */
+  pace?: Pace
   /** The module that prints pages, in a process of its own. */
   printer?: URL
 }
 
 /** `end` ends what goes on beside requests. */
-export type RunningApp = { app: Express; projects: Projects; streams: Streams; end: () => void }
+export type RunningApp = { app: RequestListener; projects: Projects; streams: Streams; end: () => void }
+
+/** A check that throws, for Express. */
+const passing =
+  (check: (request: Request, response: Response) => void | Promise<void>): RequestHandler =>
+  async (request, response, next) => {
+    await check(request, response)
+    next()
+  }
 
 export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): RunningApp {
-  const limits = { ...LIMITS, ...options.limits }
+  const gate = gateOf(options.hosts, { ...LIMITS, ...options.limits }, options.disk)
   const app = express()
-  const projects = new Projects(pool)
+  const projects = new Projects(pool, options.pace)
   const streams = new Streams(projects)
   const covers = new Covers(projects)
   const prints = new Prints(projects, options.printer)
   const renditions = new RenditionMaker()
   const isUp = shared(() => pool.query('SELECT 1'))
   app.disable('x-powered-by')
-  app.use(knownHosts(options.hosts))
-  app.use('/api', apiHeaders, sameOrigin)
+  app.use(passing(gate.host))
+  app.use('/api', passing(gate.page))
   app.get('/api/health', async (_, response) => {
     await isUp()
     response.json({ ok: true, ...(options.disk ? { disk: options.disk.room } : {}) })
   })
-  if (options.disk) app.use('/api', options.disk.guard)
   const compressed = compression({ filter: compressible })
   app.use('/api', (request, response, next) =>
     request.method === 'GET' ? compressed(request, response, next) : next(),
   )
-  app.use('/api', ...rateLimits(limits), bodyBudget(limits.bodies))
+  app.use('/api', passing(gate.room))
   app.use('/api/blobs', blobRoutes(projects.blobs))
   app.use('/api', projectRoutes(projects, streams, { covers, prints, renditions }))
   app.use(pageHeaders)
@@ -132,8 +134,13 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
     })
   }
   app.use(problemHandler(log))
+  const edits = editsRoute(projects, gate, log)
   return {
-    app,
+    app: (request, response) => {
+      const project = appendedBy(request)
+      if (project === undefined) app(request, response)
+      else void edits(project, request, response)
+    },
     projects,
     streams,
     end: () => {
@@ -152,11 +159,10 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
 const KEPT_OPEN = 310_000
 
 /** Listens on loopback. Port 0: any free one. */
-export function listen(app: Express, port: number): Promise<{ server: Server; port: number }> {
+export function listen(app: RequestListener, port: number): Promise<{ server: Server; port: number }> {
   return new Promise((resolve, reject) => {
-    const server = app.listen(port, '127.0.0.1', () =>
-      resolve({ server, port: (server.address() as AddressInfo).port }),
-    )
+    const server = createServer(app)
+    server.listen(port, '127.0.0.1', () => resolve({ server, port: (server.address() as AddressInfo).port }))
     server.keepAliveTimeout = KEPT_OPEN
     server.on('error', reject)
   })

@@ -2,7 +2,7 @@
  * Appending batches to logs. Batches that arrive together, of whichever projects, are committed together, in order, and each
  * is acknowledged only then: a commit waits for the disk, and so they wait once.
  */
-import type { Pool, PoolConnection } from 'mysql2/promise'
+import type { Pool, PoolConnection, ResultSetHeader } from 'mysql2/promise'
 import type { Document } from '../core/document/document'
 import { calledBlob } from '../core/document/named-blobs'
 import { type Draft, readEdit, rehearse } from '../core/edits/apply'
@@ -12,7 +12,7 @@ import { EDITS_VERSION } from '../core/edits/stored'
 import type { SavedBatch } from '../core/replica/replica'
 import type { BlobStore } from './blobs'
 import { noteUses } from './db/blobs.sql'
-import { CommitUnknown, transaction } from './db/pool'
+import { CommitUnknown, type Statement, transaction, transactionAtOnce, UNHANDLED } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type HeldDocuments } from './held'
 import { isUnreachable, Problem } from './problem'
@@ -103,15 +103,12 @@ export class Appends {
     // Two batches of one project cannot both go on from the same revision.
     const ids = jobs.filter((_, i) => ready[i]).map(({ id }) => id)
     if (new Set(ids).size < ids.length) return false
+    const written = writtenOf(jobs, ready)
     try {
-      await transaction(
-        this.pool,
-        (db) => this.store(db, jobs, ready),
-        (error) => error instanceof NotAsHeld,
-      )
+      await transactionAtOnce(this.pool, [...statementsOf(written), sql.unlessTouched(written.length)])
     } catch (error) {
-      const isSent = (error as { cause?: { code?: string } }).cause?.code === 'ER_DUP_ENTRY'
-      if (error instanceof NotAsHeld || isSent) return false
+      const { cause } = error as { cause?: { code?: string; errno?: number } }
+      if (cause?.errno === UNHANDLED || cause?.code === 'ER_DUP_ENTRY') return false
       throw error
     }
     this.accepted(jobs, ready)
@@ -189,43 +186,45 @@ export class Appends {
     throw new Problem(422, 'Pictures missing', refused[0].reason, { refused, missing })
   }
 
-  /** @throws NotAsHeld when a project is not where its batch goes on from */
-  private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
-    const written = verdicts.flatMap((verdict, i) =>
-      verdict?.written ? [{ ...verdict.written, id: jobs[i].id }] : [],
-    )
+  private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly Verdict[]) {
+    const written = writtenOf(jobs, verdicts)
     if (written.length === 0) return
-    await sql.insertBatches(
+    await noteUses(
       db,
-      written.map(({ id, saved: { revision, key, by, at, edits } }) => ({
-        id,
-        revision,
-        key,
-        by,
-        at: new Date(at),
-        edits: JSON.stringify(edits),
-        version: EDITS_VERSION,
-      })),
+      written.flatMap(({ id, saved }) => broughtBy(saved.edits).map(({ blob }) => [id, blob.hash] as const)),
     )
-    const uses = written.flatMap(({ id, saved }) =>
-      broughtBy(saved.edits).map(({ blob }) => [id, blob.hash] as const),
-    )
-    await noteUses(db, uses)
-    const moved = await sql.advanceProjects(
-      db,
-      written.map(({ id, saved: { revision, after, key }, draft }) => ({
-        id,
-        from: { revision: revision - 1, head: after },
-        to: { revision, head: key, name: draft.name },
-      })),
-    )
-    if (moved < written.length) throw new NotAsHeld()
+    const [insert, advance] = statementsOf(written)
+    await db.query(...insert)
+    const [{ affectedRows }] = await db.query<ResultSetHeader>(...advance)
+    if (affectedRows < written.length) throw new Error('a project that was locked has moved')
   }
 }
 
-/** A project is not where it is held to be. */
-class NotAsHeld extends Error {
-  override name = 'NotAsHeld'
+function writtenOf(jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
+  return verdicts.flatMap((verdict, i) => (verdict?.written ? [{ ...verdict.written, id: jobs[i].id }] : []))
+}
+
+/** The last one moves the projects on. */
+function statementsOf(written: ReturnType<typeof writtenOf>): [Statement, Statement] {
+  const insert = sql.insertBatches(
+    written.map(({ id, saved: { revision, key, by, at, edits } }) => ({
+      id,
+      revision,
+      key,
+      by,
+      at: new Date(at),
+      edits: JSON.stringify(edits),
+      version: EDITS_VERSION,
+    })),
+  )
+  const advance = sql.advanceProjects(
+    written.map(({ id, saved: { revision, after, key }, draft }) => ({
+      id,
+      from: { revision: revision - 1, head: after },
+      to: { revision, head: key, name: draft.name },
+    })),
+  )
+  return [insert, advance]
 }
 
 function verdictOf(

@@ -1,6 +1,6 @@
 /** The room on the disk that the database lies on: said early when it runs low; before it is full, nothing more is taken. */
 import { statfs } from 'node:fs/promises'
-import type { RequestHandler } from 'express'
+import type { IncomingMessage } from 'node:http'
 import type { Logger } from 'pino'
 import { Problem } from './problem'
 
@@ -43,15 +43,14 @@ export class Disk {
     else this.log.error(`${left}: changes are refused until there is more; what is there can be read`)
   }
 
-  /** Lets nothing be changed while the disk is full. */
-  readonly guard: RequestHandler = (request, _response, next) => {
+  /** Lets nothing be changed while the disk is full. @throws Problem 507 */
+  guard(request: IncomingMessage) {
     if (this.room === 'full' && request.method !== 'GET' && request.method !== 'HEAD')
       throw new Problem(
         507,
         'Disk full',
         'the disk of the server is full: nothing more can be saved there until somebody makes room; nothing was changed',
       )
-    next()
   }
 
   end() {

@@ -12,8 +12,12 @@ import { newestPagesAt, type PagesAt, readSnapshot, writeSnapshot } from './snap
 type Connection = Pool | PoolConnection
 
 const MOST_HELD = 20
-/** A snapshot is written whenever this many revisions have come since the last. */
-const SNAPSHOT_EVERY = 40
+/**
+ * A snapshot is written when this many revisions have come since the last; where they come fast, not before so many ms have passed
+ * either, or so many more: it costs as much as some dozens of them, and saves who loads the project less.
+ */
+export type Pace = { revisions: number; ms: number; most: number }
+export const PACE: Pace = { revisions: 40, ms: 5000, most: 400 }
 
 export type Held = {
   revision: number
@@ -22,6 +26,8 @@ export type Held = {
   readonly doc: Document
   /** The newest snapshot that is known here: where it has the pages, and where the document stood then. */
   snapshot: { revision: number; at: PagesAt; tick: number }
+  /** When this server wrote it, ms since it was started; one that it found counts as long ago. */
+  writtenAt?: number
   /** One is being written. */
   writing?: boolean
 }
@@ -30,6 +36,8 @@ export const gone = (id: string) => new Problem(404, 'No such project', `there i
 
 export class HeldDocuments {
   private readonly held = new Map<string, Held>()
+
+  constructor(private readonly pace: Pace) {}
 
   forget(id: string) {
     this.held.delete(id)
@@ -119,8 +127,9 @@ export class HeldDocuments {
   /** Writes a snapshot when one is due. Only a shortcut for loading: when it fails the log still has everything. */
   async snapshotWhenDue(db: Connection, id: string): Promise<boolean> {
     const held = this.held.get(id)
-    if (!held || held.writing || held.revision - held.snapshot.revision < SNAPSHOT_EVERY) return false
+    if (!held || held.writing || !isDue(held, this.pace)) return false
     held.writing = true
+    held.writtenAt = performance.now()
     try {
       const newest = await newestPagesAt(db, id)
       // From here on as it is now: it goes on while this is written.
@@ -133,6 +142,12 @@ export class HeldDocuments {
       held.writing = false
     }
   }
+}
+
+function isDue({ revision, snapshot, writtenAt }: Held, { revisions, ms, most }: Pace): boolean {
+  const since = revision - snapshot.revision
+  if (since < revisions) return false
+  return writtenAt === undefined || since >= most || performance.now() - writtenAt >= ms
 }
 
 /** Pages whose bodies are as the newest snapshot has them: another server may have written one, and thinned out those before. */

@@ -1,8 +1,8 @@
 /** How much anybody may ask for at once. */
-import type { Request, RequestHandler } from 'express'
-import { rateLimit } from 'express-rate-limit'
-import { Problem, sendProblem } from './problem'
-import { SPEAKER } from './same-origin'
+import type { IncomingMessage, ServerResponse } from 'node:http'
+import { RateLimiterMemory } from 'rate-limiter-flexible'
+import { Problem } from './problem'
+import { speakerOf } from './same-origin'
 
 export type Limits = {
   /** Requests in a minute: of one address, of one tab, about one project. */
@@ -19,63 +19,63 @@ export const LIMITS: Limits = { address: 60_000, tab: 6_000, project: 30_000, bo
 export const MOST_FILE = 80_000_000
 export const MOST_BATCH = 24_000_000
 
-const projectOf = (request: Request) => /^\/projects\/([^/]+)/.exec(request.path)?.[1]
+/** Express cuts what it is mounted at off the address. */
+const projectOf = (request: IncomingMessage) => /^(?:\/api)?\/projects\/([^/?]+)/.exec(request.url ?? '')?.[1]
 
-const perMinute = (
+/** Counts requests by what they have in common. @throws Problem 429 with when to come again */
+type Limiter = (request: IncomingMessage, response: ServerResponse) => Promise<void>
+
+function perMinute(
   limit: number,
   what: string,
-  keyOf?: (request: Request) => string | undefined,
-): RequestHandler =>
-  rateLimit({
-    windowMs: 60_000,
-    limit,
-    // Nobody reads them, and each request would be hashed three times for them.
-    standardHeaders: false,
-    legacyHeaders: false,
-    validate: false,
-    ...(keyOf
-      ? {
-          keyGenerator: (request: Request) => keyOf(request) ?? '',
-          skip: (request: Request) => keyOf(request) === undefined,
-        }
-      : {}),
-    handler: (_, response) => {
+  keyOf: (request: IncomingMessage) => string | undefined,
+): Limiter {
+  const limiter = new RateLimiterMemory({ points: limit, duration: 60 })
+  return async (request, response) => {
+    const key = keyOf(request)
+    if (key === undefined) return
+    try {
+      await limiter.consume(key)
+    } catch {
       response.setHeader('Retry-After', '60')
-      sendProblem(
-        response,
-        new Problem(429, 'Too many requests', `more than ${limit} requests a minute ${what}`),
-      )
-    },
-  })
+      throw new Problem(429, 'Too many requests', `more than ${limit} requests a minute ${what}`)
+    }
+  }
+}
 
-export const rateLimits = (limits: Limits): RequestHandler[] => [
-  perMinute(limits.address, 'from one address'),
-  perMinute(limits.tab, 'from one tab', (request) => request.get(SPEAKER)),
-  perMinute(limits.project, 'about one project', projectOf),
-]
+export function rateLimits(limits: Limits): Limiter {
+  const all = [
+    perMinute(limits.address, 'from one address', (request) => request.socket.remoteAddress),
+    perMinute(limits.tab, 'from one tab', speakerOf),
+    perMinute(limits.project, 'about one project', projectOf),
+  ]
+  return async (request, response) => {
+    for (const limiter of all) await limiter(request, response)
+  }
+}
 
-/** Holds the sum of all bodies in work below `most` bytes; who comes when it is reached is asked to come again. */
-export function bodyBudget(most: number): RequestHandler {
+/**
+ * Holds the sum of all bodies in work below `most` bytes.
+ * @returns takes a request in until it is answered; throws Problem 503 when there is no room for it
+ */
+export function bodyBudget(most: number) {
   let used = 0
-  return (request, response, next) => {
+  return (request: IncomingMessage, response: ServerResponse) => {
     const said = Number(request.headers['content-length'])
     const chunked = request.headers['transfer-encoding'] !== undefined
     const size = chunked || !Number.isFinite(said) ? (chunked ? MOST_FILE : 0) : Math.min(said, MOST_FILE)
-    if (size > 0 && used + size > most) {
+    if (size === 0) return
+    if (used + size > most) {
       response.setHeader('Retry-After', '1')
-      return sendProblem(
-        response,
-        new Problem(
-          503,
-          'Busy',
-          'too much is being sent at once; nothing was changed, try again in a second',
-        ),
+      throw new Problem(
+        503,
+        'Busy',
+        'too much is being sent at once; nothing was changed, try again in a second',
       )
     }
     used += size
     response.once('close', () => {
       used -= size
     })
-    next()
   }
 }

@@ -13,7 +13,7 @@ import { BlobStore } from './blobs'
 import { noteUses } from './db/blobs.sql'
 import { transaction } from './db/pool'
 import * as sql from './db/projects.sql'
-import { gone, type Held, HeldDocuments } from './held'
+import { gone, type Held, HeldDocuments, PACE } from './held'
 import { picturesOn } from './pictures-on'
 import { Problem } from './problem'
 import { thinOut, writeSnapshot } from './snapshots'
@@ -35,11 +35,16 @@ export type PageFile = { file: ProjectFile; blobs: Map<string, Uint8Array> }
 
 export class Projects {
   readonly blobs: BlobStore
-  private readonly held = new HeldDocuments()
+  private readonly held: HeldDocuments
   private readonly appends: Appends
   private readonly listeners = new Map<string, Set<Listener>>()
 
-  constructor(readonly pool: Pool) {
+  /** @param pace how often snapshots are written */
+  constructor(
+    readonly pool: Pool,
+    pace = PACE,
+  ) {
+    this.held = new HeldDocuments(pace)
     this.blobs = new BlobStore(pool)
     this.appends = new Appends(pool, this.held, this.blobs, (id, batch) => this.appended(id, batch))
   }

@@ -40,16 +40,6 @@ const CreateBody = v.union([
   v.strictObject({ name: Name, key: v.optional(IdSchema) }),
   v.strictObject({ file: v.string(), key: v.optional(IdSchema) }),
 ])
-const AppendBody = v.strictObject({
-  base: v.pipe(v.number(), v.integer(), v.minValue(0)),
-  /** The key of the batch that made `base`; '' for the project as it was made. */
-  head: v.union([v.literal(''), IdSchema]),
-  key: IdSchema,
-  /** When it was made by the clock of who made it, ms since 1970. */
-  at: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_102_444_800_000)),
-  edits: v.pipe(v.array(v.unknown()), v.minLength(1), v.maxLength(10_000)),
-})
-
 const KnownBody = v.strictObject({ keys: v.pipe(v.array(IdSchema), v.maxLength(10_000)) })
 const ParkedBody = v.record(v.string(), v.unknown())
 
@@ -77,12 +67,6 @@ export function projectRoutes(
 ): Router {
   const router = Router()
   const small = json({ limit: MOST_BATCH })
-
-  // The first that is looked at: it is asked for more often than all others.
-  router.post('/projects/:id/edits', small, async (request, response) => {
-    const batch = body(AppendBody, request)
-    response.json(await projects.append(idOf(request), { ...batch, by: request.get(SPEAKER)! }))
-  })
 
   router.get('/projects', async (_, response) => {
     response.json((await projects.list()).map(listed))

@@ -133,23 +133,26 @@ describe('how much', () => {
 })
 
 describe('when it breaks', () => {
-  /** The pool, with connections whose `commit` ends as given. */
-  const breaking = (commit: (own: () => Promise<void>) => Promise<void>): Pool =>
+  /** The pool, with connections whose compound statements (each with its COMMIT) end as given. */
+  const breaking = (commit: (own: () => Promise<unknown>) => Promise<unknown>): Pool =>
     new Proxy(running.pool, {
       get(pool, name) {
         if (name !== 'getConnection')
           return (pool[name as keyof Pool] as (...args: never[]) => unknown).bind(pool)
         return async () => {
           const connection = await pool.getConnection()
-          const own = connection.commit.bind(connection)
-          return Object.assign(Object.create(connection) as PoolConnection, {
-            execute: connection.execute.bind(connection),
-            query: connection.query.bind(connection),
-            beginTransaction: connection.beginTransaction.bind(connection),
-            rollback: connection.rollback.bind(connection),
-            release: connection.release.bind(connection),
-            destroy: connection.destroy.bind(connection),
-            commit: () => commit(own),
+          const query = (text: string, values?: unknown[]) => {
+            const own = () => connection.query(text, values)
+            return /COMMIT;/.test(text) ? commit(own) : own()
+          }
+          return new Proxy(connection, {
+            get: (target, key) => {
+              if (key === 'query') return query
+              const member = target[key as keyof PoolConnection]
+              return typeof member === 'function'
+                ? (member as (...args: never[]) => unknown).bind(target)
+                : member
+            },
           })
         }
       },
@@ -159,7 +162,7 @@ describe('when it breaks', () => {
   test.each([
     [
       'was committed all the same',
-      async (own: () => Promise<void>) => {
+      async (own: () => Promise<unknown>) => {
         await own()
         throw lost()
       },
@@ -201,7 +204,9 @@ describe('when it breaks', () => {
     const id = await running.create()
     let lost = 0
     const again = breaking((own) =>
-      lost++ < 3 ? Promise.reject(Object.assign(new Error('Deadlock found'), { errno: 1213 })) : own(),
+      lost++ < 3
+        ? Promise.reject(Object.assign(new Error('Deadlock found'), { errno: 1213, sqlState: '40001' }))
+        : own(),
     )
     const projects = new Projects(again)
     const page = (await projects.read(id)).file.pages[0].id

@@ -149,6 +149,28 @@ describe('the log', () => {
     expect(answer.status).toBe(400)
     expect(answer.type).toContain('application/problem+json')
   })
+
+  test('a batch that is too large is refused, however it is sent, and changes nothing', async () => {
+    const id = await create()
+    const large = JSON.stringify({ base: 0, head: '', key: 'k', at: 0, edits: ['x'.repeat(24_000_000)] })
+    const whole = await ask(`/projects/${id}/edits`, 'POST', undefined, large)
+    expect(whole).toMatchObject({ status: 413, body: { detail: 'the request is larger than 24 MB' } })
+    const pieces = await fetch(`${running.base}/projects/${id}/edits`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-Just-Lattice': 'tab-one' },
+      body: new Blob([large]).stream(),
+      duplex: 'half',
+    } as RequestInit)
+    expect(pieces.status).toBe(413)
+    expect((await ask(`/projects/${id}`)).body.revision).toBe(0)
+  })
+
+  test('a batch for what is no project’s name is answered as any other', async () => {
+    const batch = { base: 0, head: '', key: 'k', at: 0, edits: [{ op: 'project', name: 'x' }] }
+    expect((await ask('/projects/constructor/edits', 'POST', batch)).status).toBe(404)
+    expect((await ask('/projects/nothing-here/edits', 'POST', batch)).status).toBe(404)
+    expect((await ask('/projects/a%20b/edits', 'POST', batch)).status).toBe(404)
+  })
 })
 
 describe('the stream', () => {

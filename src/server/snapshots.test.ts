@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { NodeTree } from '../core/document/schema'
 import { starterProject } from '../core/shelf/starter'
 import { createApp } from './app'
+import { PACE } from './held'
 import { compact } from './housekeeping'
 import { onLadder } from './snapshots'
 import { section, type TestServer, testServer } from './test-server'
@@ -46,7 +47,7 @@ describe('the ladder', () => {
 describe('in the database', () => {
   let running: TestServer
   beforeAll(async () => {
-    running = await testServer()
+    running = await testServer({ pace: { ...PACE, ms: 0 } })
   })
   afterAll(() => running?.stop())
 
@@ -97,6 +98,27 @@ describe('in the database', () => {
     // Another server, which holds nothing, and this one after it forgot everything.
     const { projects } = createApp(running.pool, pino({ level: 'silent' }))
     expect((await projects.read(id)).file).toEqual(before)
+  })
+
+  test('where revisions come fast they are written by time, but never too far apart', async () => {
+    const id = await threePages()
+    const pace = { revisions: 2, ms: 1e9, most: 5 }
+    const { projects } = createApp(running.pool, pino({ level: 'silent' }), { pace })
+    const append = (i: number) =>
+      projects.append(id, {
+        base: i,
+        head: i === 0 ? '' : `k${i - 1}`,
+        key: `k${i}`,
+        by: 'tab',
+        at: 0,
+        edits: [pad('s1', i)],
+      })
+    for (let i = 0; i < 2; i++) await append(i)
+    await snapshotAt(id, 2)
+    for (let i = 2; i < 7; i++) await append(i)
+    await snapshotAt(id, 7)
+    const found = await rows('SELECT revision FROM snapshots WHERE project_id = ? ORDER BY revision', id)
+    expect(found.map(({ revision }) => revision)).toEqual([0, 2, 7])
   })
 
   test('behind the oldest kept snapshot the log is compacted: nobody is lost, nothing is taken twice', async () => {

@@ -74,19 +74,21 @@ const isAgain = (error: unknown) => AGAIN.has((error as { errno?: number }).errn
  * Runs `work` in one transaction, and again when others' transactions were in its way: `work` may run several times.
  * @throws what `work` throws for its caller (`passes`); RolledBack or CommitUnknown for everything else
  */
-export async function transaction<T>(
+export const transaction = <T>(
   pool: Pool,
   work: (connection: PoolConnection) => Promise<T>,
   passes: (error: unknown) => boolean = () => false,
-): Promise<T> {
-  for (let attempt = 1; ; attempt++) {
+): Promise<T> => untilFree(() => once(pool, work, passes))
+
+async function untilFree<T>(attempt: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
     try {
-      return await once(pool, work, passes)
+      return await attempt()
     } catch (error) {
       const { cause } = error as { cause?: unknown }
-      if (!(error instanceof RolledBack) || !isAgain(cause) || attempt === TRIES) throw error
+      if (!(error instanceof RolledBack) || !isAgain(cause) || tries === TRIES) throw error
       // Not all at the same moment again.
-      await new Promise((resolve) => setTimeout(resolve, Math.random() * 20 * 2 ** attempt))
+      await new Promise((resolve) => setTimeout(resolve, Math.random() * 20 * 2 ** tries))
     }
   }
 }
@@ -116,6 +118,47 @@ async function once<T>(
     await connection?.rollback().catch(() => undefined)
     connection?.release()
     if (passes(error)) throw error
+    throw new RolledBack('nothing was committed', { cause: error })
+  }
+}
+
+/** Of `SIGNAL SQLSTATE '45000'`: a statement of ours says that it does not hold. */
+export const UNHANDLED = 1644
+
+/** Statements, each with its values in order. */
+export type Statement = [sql: string, values: unknown[]]
+
+/**
+ * One transaction in one round trip: statements that are all known beforehand are sent as one compound statement. Each further trip
+ * would wait for a turn of this process and of the database's.
+ * @throws RolledBack, its cause with `errno` UNHANDLED when one of them signals so; CommitUnknown
+ */
+export const transactionAtOnce = (pool: Pool, statements: readonly Statement[]): Promise<void> =>
+  untilFree(() => atOnce(pool, statements))
+
+async function atOnce(pool: Pool, statements: readonly Statement[]) {
+  let connection: PoolConnection | undefined
+  try {
+    connection = await pool.getConnection()
+    await connection.query(
+      `BEGIN NOT ATOMIC
+         DECLARE EXIT HANDLER FOR SQLEXCEPTION BEGIN ROLLBACK; RESIGNAL; END;
+         START TRANSACTION;
+         ${statements.map(([sql]) => `${sql};`).join('\n')}
+         COMMIT;
+       END`,
+      statements.flatMap(([, values]) => values),
+    )
+    connection.release()
+  } catch (error) {
+    // What the server says against it has been rolled back there; but for class 08, which is about the connection.
+    const isSaid = /^(?!08)/.test((error as { sqlState?: string }).sqlState ?? '08')
+    if (connection && !isSaid) {
+      connection.destroy()
+      throw new CommitUnknown('the connection broke while committing', { cause: error })
+    }
+    await connection?.rollback().catch(() => undefined)
+    connection?.release()
     throw new RolledBack('nothing was committed', { cause: error })
   }
 }

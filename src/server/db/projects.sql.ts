@@ -1,5 +1,6 @@
 /** Every statement about projects and their logs. */
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
+import type { Statement } from './pool'
 
 type Connection = Pool | PoolConnection
 export type ProjectRow = {
@@ -71,8 +72,8 @@ export type Advance = {
   to: { revision: number; head: string; name: string }
 }
 
-/** @returns how many of the projects were where they were said to be, and not in the trash: these alone have moved */
-export async function advanceProjects(db: Connection, advances: readonly Advance[]): Promise<number> {
+/** Moves the projects that are where they are said to be, and not in the trash: the others it does not touch. */
+export function advanceProjects(advances: readonly Advance[]): Statement {
   const by = (what: 'revision' | 'head' | 'name') =>
     [
       `CASE id ${'WHEN ? THEN ? '.repeat(advances.length)}END`,
@@ -81,7 +82,7 @@ export async function advanceProjects(db: Connection, advances: readonly Advance
   const [revision, revisions] = by('revision')
   const [head, heads] = by('head')
   const [name, names] = by('name')
-  const [done] = await db.query<ResultSetHeader>(
+  return [
     `UPDATE projects SET revision = ${revision}, head = ${head}, name = ${name}, changed_at = CURRENT_TIMESTAMP(3)
      WHERE id IN (?) AND (id, revision, head) IN (?) AND deleted_at IS NULL`,
     [
@@ -91,9 +92,14 @@ export async function advanceProjects(db: Connection, advances: readonly Advance
       advances.map(({ id }) => id),
       advances.map(({ id, from }) => [id, from.revision, from.head]),
     ],
-  )
-  return done.affectedRows
+  ]
 }
+
+/** Signals, right behind a statement of the same transaction, that it touched fewer rows than so many. */
+export const unlessTouched = (rows: number): Statement => [
+  "IF ROW_COUNT() < ? THEN SIGNAL SQLSTATE '45000'; END IF",
+  [rows],
+]
 
 /** @returns whether there was such a project */
 export async function setDeleted(db: Connection, id: string, deleted: boolean): Promise<boolean> {
@@ -113,8 +119,9 @@ export type NewBatch = {
   edits: string
   version: number
 }
-export const insertBatches = (db: Connection, batches: readonly NewBatch[]) =>
-  db.query('INSERT INTO edits (project_id, revision, batch_key, edits, author, made_at, version) VALUES ?', [
+export const insertBatches = (batches: readonly NewBatch[]): Statement => [
+  'INSERT INTO edits (project_id, revision, batch_key, edits, author, made_at, version) VALUES ?',
+  [
     batches.map(({ id, revision, key, edits, by, at, version }) => [
       id,
       revision,
@@ -124,7 +131,8 @@ export const insertBatches = (db: Connection, batches: readonly NewBatch[]) =>
       at,
       version,
     ]),
-  ])
+  ],
+]
 
 /** The revisions of batches that are in logs already, by project and key. */
 export async function revisionsOf(
