@@ -23,7 +23,7 @@ function wasmAsFile(): Plugin {
       if (!found || !start.test(code)) throw new Error('woff2-encoder is not as vite.config.ts expects it')
       mkdirSync(MADE, { recursive: true })
       const file = join(MADE, 'woff2-decompress.wasm')
-      writeFileSync(file, Buffer.from(found[2], 'base64'))
+      writeFileSync(file, Buffer.from(found[2]!, 'base64'))
       const begun = `fetch(wasmAddress).then(answer=>{if(!answer.ok)throw new Error("the font unpacker did not load");return answer.arrayBuffer()}).then(wasmBinary=>new Promise($1=>{$2({wasmBinary,onRuntimeInitialized(){$1(this)}})}))`
       const changed = code.replace(data, '$1').replace(start, begun)
       return { code: `import wasmAddress from ${JSON.stringify(`${file}?url`)};${changed}`, map: null }

@@ -48,7 +48,7 @@ function finish(draft: Draft): Draft {
   const props = { ...draft.props }
   if (label && props.link === '#' && LINKS[label]) props.link = LINKS[label]
   if (draft.kind === 'picture' && props.asset) {
-    const name = PICTURES[props.asset].name
+    const name = PICTURES[props.asset]!.name
     props.alt = NAMES[name] ?? name
   }
   return { ...draft, props, children: draft.children.map(finish) }
@@ -213,9 +213,9 @@ const project: ProjectFile = {
       name: page.name,
       path: page.path,
       description: page.description,
-      order: pageKeys[i],
+      order: pageKeys[i]!,
       views: [],
-      sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k])),
+      sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k]!)),
     }
   }),
 }

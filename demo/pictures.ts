@@ -26,7 +26,7 @@ function leaves(
   for (let i = 0; i < count; i++) {
     const length = 160 + next() * 260
     const fill = INKS[Math.floor(next() * INKS.length)]
-    body += `<g transform="translate(${r(next() * width)} ${r(next() * height)}) rotate(${r(next() * 360)})">${leaf(length, length * (0.28 + next() * 0.2), fill)}</g>`
+    body += `<g transform="translate(${r(next() * width)} ${r(next() * height)}) rotate(${r(next() * 360)})">${leaf(length, length * (0.28 + next() * 0.2), fill!)}</g>`
   }
   return picture(name, width, height, ground, body)
 }
@@ -60,7 +60,7 @@ function packets(name: string, seed: number, ground: string): Picture {
     const ink = INKS[(i * 2) % INKS.length]
     const front =
       `<rect x="-110" y="-160" width="220" height="320" rx="6" fill="#fffdf7"/><rect x="-110" y="-160" width="220" height="70" fill="${ink}"/>` +
-      `<g transform="translate(-70 60) rotate(-35)">${leaf(190, 60, INKS[(i + 1) % INKS.length])}</g><rect x="-70" y="118" width="140" height="12" fill="${ink}" opacity=".5"/>`
+      `<g transform="translate(-70 60) rotate(-35)">${leaf(190, 60, INKS[(i + 1) % INKS.length]!)}</g><rect x="-70" y="118" width="140" height="12" fill="${ink}" opacity=".5"/>`
     body += `<g transform="translate(${170 + i * 205} ${r(340 + next() * 60)}) rotate(${r(-14 + next() * 28)})">${front}</g>`
   }
   return picture(name, width, height, ground, body)
@@ -78,7 +78,7 @@ function glasshouse(name: string): Picture {
   const next = randomFrom(31)
   for (let i = 0; i < 26; i++) {
     const length = 70 + next() * 110
-    body += `<g transform="translate(${r(260 + next() * 920)} 700) rotate(${r(-120 + next() * 60)})">${leaf(length, length * 0.3, INKS[Math.floor(next() * 4)])}</g>`
+    body += `<g transform="translate(${r(260 + next() * 920)} 700) rotate(${r(-120 + next() * 60)})">${leaf(length, length * 0.3, INKS[Math.floor(next() * 4)]!)}</g>`
   }
   return picture(name, width, height, '#cfe0dc', body)
 }
@@ -107,7 +107,7 @@ function pots(name: string, seed: number): Picture {
     const x = 150 + i * 265
     const tall = 150 + next() * 60
     for (let k = 0; k < 5; k++)
-      body += `<g transform="translate(${x} ${r(760 - tall)}) rotate(${r(-150 + k * 30 + next() * 12)})">${leaf(150 + next() * 120, 44, INKS[Math.floor(next() * 4)])}</g>`
+      body += `<g transform="translate(${x} ${r(760 - tall)}) rotate(${r(-150 + k * 30 + next() * 12)})">${leaf(150 + next() * 120, 44, INKS[Math.floor(next() * 4)]!)}</g>`
     body += `<path d="M${x - 90} ${r(760 - tall)}H${x + 90}L${x + 64} 760H${x - 64}Z" fill="#b5532d"/><rect x="${x - 100}" y="${r(760 - tall - 22)}" width="200" height="40" rx="4" fill="#c9683f"/>`
   }
   return picture(name, width, height, '#dfe9dc', body)

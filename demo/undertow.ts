@@ -417,7 +417,7 @@ const project: ProjectFile = {
       description: 'A night market on the old pier: forty stalls, one kitchen.',
       order: 'a0',
       views: [],
-      sections: sections.map((section, i) => plant(section, makeId, keys[i])),
+      sections: sections.map((section, i) => plant(section, makeId, keys[i]!)),
     },
   ],
 }

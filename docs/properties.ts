@@ -44,11 +44,11 @@ const HEAD = ['property', 'kinds', 'unset', 'per view', 'token', 'CSS']
 
 /** Padded, as the formatter has tables. */
 function table(rows: readonly string[][]): string {
-  const widths = HEAD.map((_, i) => Math.max(...rows.map((cells) => cells[i].length)))
+  const widths = HEAD.map((_, i) => Math.max(...rows.map((cells) => cells[i]!.length)))
   const line = (cells: readonly string[]) =>
-    `| ${cells.map((cell, i) => cell.padEnd(widths[i])).join(' | ')} |`
+    `| ${cells.map((cell, i) => cell.padEnd(widths[i]!)).join(' | ')} |`
   const [head, ...rest] = rows
-  return [line(head), line(widths.map((width) => '-'.repeat(width))), ...rest.map(line)].join('\n')
+  return [line(head!), line(widths.map((width) => '-'.repeat(width))), ...rest.map(line)].join('\n')
 }
 
 export function propertyTables(): string {

@@ -29,7 +29,7 @@ async function violationsOn(page: Page): Promise<string[]> {
       { exclude: [['[data-sheet]'], ['[data-sample]'], ['[data-base-ui-focus-guard]']] },
       { rules: { 'label-content-name-mismatch': { enabled: false }, region: { enabled: false } } },
     )
-    return violations.map((each) => `${each.id}: ${each.nodes[0].html}`)
+    return violations.map((each) => `${each.id}: ${each.nodes[0]!.html}`)
   })
 }
 

@@ -85,7 +85,7 @@ test('tried at another width, it says what breaks at which widths, and goes ther
   const bar = desk.getByRole('region', { name: 'What breaks on Mobile' })
   const breaks = bar.getByRole('button', { name: /^Heading .*, from \d+ px down$/ })
   await expect(breaks).toBeVisible()
-  const from = /from (\d+) px down/.exec((await breaks.textContent())!)![1]
+  const from = /from (\d+) px down/.exec((await breaks.textContent())!)![1]!
   await breaks.click()
   await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', from)
   await expect(desk.getByLabel('Spec').getByRole('heading').first()).toHaveText('Heading Heirloomtomatoes')
@@ -123,7 +123,7 @@ test('where something breaks is marked under the columns at its width, counted a
   await expect(bar).toHaveCount(0)
   await count.press('Enter')
   const sideways = bar.getByRole('button', { name: /^Heading Heirloomtomatoes sticks out of the page, from/ })
-  const from = /from (\d+) px down/.exec((await sideways.textContent())!)![1]
+  const from = /from (\d+) px down/.exec((await sideways.textContent())!)![1]!
   await sideways.click()
   await expect(grip(desk, 'Mobile')).toHaveAttribute('aria-valuenow', from)
   await bar.getByRole('button', { name: 'Back to 390' }).click()

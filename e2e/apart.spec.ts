@@ -54,7 +54,7 @@ test('the page that is open is deleted by somebody else: another is fetched and 
   desk,
 }) => {
   const id = desk.url().split('/').pop()
-  const home = (await stored(desk)).pages[0].id
+  const home = (await stored(desk)).pages[0]!.id
   const batch = { base: 0, head: '', key: 'gone', at: 1, edits: [{ op: 'page', id: home, page: null }] }
   const url = new URL(`/api/projects/${id}/edits`, desk.url()).href
   expect((await desk.request.post(url, { data: batch, headers: SPEAKING })).ok()).toBe(true)

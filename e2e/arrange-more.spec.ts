@@ -13,13 +13,13 @@ test('a section is mirrored: its picture and its words change sides, and back', 
   const left = async (name: string) => (await block(desk, name)).left
   await row(desk, 'Hero').press('ArrowRight')
   const before = [await left('Hero words'), await left('Picture')]
-  expect(before[0]).toBeLessThan(before[1])
+  expect(before[0]).toBeLessThan(before[1]!)
   await row(desk, 'Hero').click()
   await desk.keyboard.press('i')
   await expect.poll(async () => (await left('Hero words')) > (await left('Picture'))).toBe(true)
   await saved(desk)
   await desk.keyboard.press('ControlOrMeta+z')
-  await expect.poll(() => left('Hero words')).toBeCloseTo(before[0], 0)
+  await expect.poll(() => left('Hero words')).toBeCloseTo(before[0]!, 0)
   await saved(desk)
 })
 
@@ -32,7 +32,7 @@ test('a block is repeated in steps, in one step of the history; two change place
   await desk.getByRole('button', { name: 'Repeat', exact: true }).click()
   await saved(desk)
   const lefts = async () =>
-    (await storedPage(desk, '/repeats')).sections[0].children!.map(
+    (await storedPage(desk, '/repeats')).sections[0]!.children!.map(
       (each) => (each.props.pinLeft as { px: number }).px,
     )
   // 563, and two more 200 wide with gaps of 20.

@@ -107,7 +107,7 @@ test('an area selects what lies in it; aligned, distributed and settled without 
   await expect(desk.locator('[data-mixed=pinLeft]')).toBeVisible()
   await desk.getByRole('button', { name: 'Equal gaps across' }).click()
   await saved(desk)
-  const band = async () => (await stored(desk)).pages.at(-1)!.sections[0]
+  const band = async () => (await stored(desk)).pages.at(-1)!.sections[0]!
   const left = async (name: string) => (findNode([await band()], name)!.props.pinLeft as { px: number }).px
   expect(await left('Block 1')).toBeCloseTo(331.5, 1)
   await desk.keyboard.press('ControlOrMeta+z')

@@ -30,7 +30,7 @@ test('a broken project file: the place and the reason, nothing imported', async 
   // Its pictures are not in it; a picture in it is spoilt; the archive is cut short.
   await open('alone.json', demo)
   await expect(page.getByRole('alert')).toContainText('choose the .lattice file')
-  const [[hash, bytes]] = blobs
+  const [hash, bytes] = [...blobs][0]!
   const spoilt = Uint8Array.from(bytes, (byte, i) => (i === 99 ? byte ^ 1 : byte))
   await open('spoilt.lattice', writeArchive(demo, new Map([...blobs, [hash, spoilt]])))
   await expect(page.getByRole('alert')).toContainText(`blobs/${hash}: the picture`)
@@ -56,7 +56,7 @@ test('a lattice that cannot be: said at the bench, the sheet keeps its last good
     await expect(desk.getByRole('alert')).toHaveCount(0)
   }
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice).toMatchObject({ columns: 12, gutter: 24 })
+  expect((await stored(desk)).views[0]!.lattice).toMatchObject({ columns: 12, gutter: 24 })
 })
 
 test('letters and divisions by zero in a field: said there, the old value kept', async ({ desk }) => {

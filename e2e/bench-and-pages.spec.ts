@@ -10,7 +10,7 @@ test('fractional columns: said, with whole-pixel neighbours one click away', asy
   await expect(desk.locator('[data-bench=columnWidth]')).toContainText('87 px')
   await expect(desk.getByText('Whole-pixel neighbours')).toHaveCount(0)
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice).toMatchObject({ container: 1308, columns: 12, gutter: 24 })
+  expect((await stored(desk)).views[0]!.lattice).toMatchObject({ container: 1308, columns: 12, gutter: 24 })
   // What stands on columns followed; the other sheet stayed.
   await row(desk, 'Hero').press('ArrowRight')
   await row(desk, 'Hero words').click()
@@ -28,7 +28,7 @@ test('half gutters, a stretched container, what is missing', async ({ desk }) =>
   await choose(desk, /^Container: centred/, 'stretched')
   await expect(desk.locator('[data-bench=margin]')).toContainText('108 px')
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice).toMatchObject({ container: null, margin: 108 })
+  expect((await stored(desk)).views[0]!.lattice).toMatchObject({ container: null, margin: 108 })
   await desk.getByRole('button', { name: 'Solve for columns' }).click()
   await expect(desk.getByRole('alert')).toContainText('Still needed: columns or column width')
   await expect(desk.getByRole('group', { name: 'Columns of Desktop' }).locator('[data-column]')).toHaveCount(
@@ -46,7 +46,7 @@ test('the bench speaks of the other view; widths take sums', async ({ desk }) =>
     desk.getByRole('group', { name: 'Views shown' }).getByRole('button', { name: 'Mobile 430' }),
   ).toBeVisible()
   await saved(desk)
-  expect((await stored(desk)).views[1].width).toBe(430)
+  expect((await stored(desk)).views[1]!.width).toBe(430)
 })
 
 test('a view is added, is drawn, and what would be lost with one is said', async ({ desk }) => {
@@ -222,7 +222,7 @@ test('a page is copied, shown, and put in another order; a sheet is saved as pix
     desk.getByRole('button', { name: /as PNG, 2 pixels for one px/ }).click(),
   ])
   expect(download.suggestedFilename()).toBe('home-copy-1440@2x.png')
-  const png = await readFile((await download.path())!)
+  const png = await readFile(await download.path())
   expect(png.readUInt32BE(16)).toBe(2880)
   expect(png.length).toBeGreaterThan(50_000)
 })
@@ -236,7 +236,7 @@ test('a page is saved as PDF: one sheet of its size; one that is not wanted any 
     desk.getByRole('button', { name: /^Home, Desktop, on paper/ }).click(),
   ])
   expect(download.suggestedFilename()).toBe('home-1440.pdf')
-  const pdf = (await readFile((await download.path())!)).toString('latin1')
+  const pdf = (await readFile(await download.path())).toString('latin1')
   expect(pdf.slice(0, 5)).toBe('%PDF-')
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
   // 1440 px at three quarters of a point each.

@@ -85,7 +85,7 @@ test('a section stands on a lattice of its own; its blocks are placed on that', 
 test('the lattice is pulled on the sheet: a container’s edge on both sides, the gutters; Escape leaves it', async ({
   desk,
 }) => {
-  const lattice = async () => (await stored(desk)).views[0].lattice
+  const lattice = async () => (await stored(desk)).views[0]!.lattice
   const sheet = (await desk.locator('[data-sheet=desktop]').boundingBox())!
   const zoom = sheet.width / 1440
   const pull = async (handle: string, by: number, end: () => Promise<void>) => {
@@ -136,7 +136,7 @@ test('the baseline rhythm and the safe area are drawn when asked for', async ({ 
   await setValue(desk, /^Safe width/, '1024')
   await expect(desk.locator('[data-safe="1024"]')).toContainText('safe 1024')
   await saved(desk)
-  expect((await stored(desk)).views[0].safe).toBe(1024)
+  expect((await stored(desk)).views[0]!.safe).toBe(1024)
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
 })
@@ -191,7 +191,7 @@ test('the lattice is pulled by keys, too: a px, the step, one step of the histor
   await expect(gutters).toHaveAttribute('aria-valuetext', '33 px')
   await expect(gutters).toBeFocused()
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice.gutter).toBe(33)
+  expect((await stored(desk)).views[0]!.lattice.gutter).toBe(33)
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(gutters).toHaveAttribute('aria-valuetext', '24 px')
 })

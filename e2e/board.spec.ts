@@ -51,7 +51,7 @@ test('drag a section in the ledger; it is the same on every sheet', async ({ des
   await desk.mouse.up()
   await expect(desk.getByRole('treeitem', { level: 1 }).nth(2)).toHaveAttribute('data-name', 'Quote')
   await saved(desk)
-  expect((await stored(desk)).pages[0].sections.map((section) => section.name)).toEqual([
+  expect((await stored(desk)).pages[0]!.sections.map((section) => section.name)).toEqual([
     'Header',
     'Hero',
     'Quote',
@@ -73,7 +73,7 @@ test('hidden only on Mobile: the other sheet keeps it', async ({ desk }) => {
   await expect(onSheet(desk, 'mobile', 'Take home')).toHaveCount(0)
   await expect(onSheet(desk, 'desktop', 'Take home')).toBeVisible()
   await saved(desk)
-  const node = findNode((await stored(desk)).pages[0].sections, 'Paragraph')!
+  const node = findNode((await stored(desk)).pages[0]!.sections, 'Paragraph')!
   expect(node.overrides?.mobile?.hidden).toBe(true)
   expect(node.props.hidden).toBeUndefined()
   await desk.keyboard.press('ControlOrMeta+z')
@@ -115,7 +115,7 @@ test('copy, cut and paste blocks; words from elsewhere become a text', async ({ 
   await desk.keyboard.press('ControlOrMeta+v')
   await expect(desk.getByRole('treeitem', { level: 1 })).toHaveCount(6)
   await saved(desk)
-  const sections = (await stored(desk)).pages[0].sections
+  const sections = (await stored(desk)).pages[0]!.sections
   expect(sections.map((section) => section.name)).toEqual([
     'Header',
     'Hero',
@@ -124,8 +124,8 @@ test('copy, cut and paste blocks; words from elsewhere become a text', async ({ 
     'Footer',
     'Quote',
   ])
-  expect(sections[5].children!.map((block) => block.props)).toEqual(
-    sections[3].children!.map((block) => block.props),
+  expect(sections[5]!.children!.map((block) => block.props)).toEqual(
+    sections[3]!.children!.map((block) => block.props),
   )
   await desk.keyboard.press('ControlOrMeta+x')
   await expect(desk.getByRole('treeitem', { level: 1 })).toHaveCount(5)
@@ -148,7 +148,7 @@ test('wrap two blocks in a row and take the box away again', async ({ desk }) =>
   await expect(row(desk, 'Row')).toHaveAttribute('aria-selected', 'true')
   await saved(desk)
   expect(
-    findNode((await stored(desk)).pages[0].sections, 'Row')!.children!.map((block) => block.name),
+    findNode((await stored(desk)).pages[0]!.sections, 'Row')!.children!.map((block) => block.name),
   ).toEqual(['Quotation', 'Source'])
   await desk.keyboard.press('u')
   await expect(row(desk, 'Row')).toHaveCount(0)

@@ -120,7 +120,9 @@ test('a logo of three shapes, in at most 14 gestures', async ({ page }) => {
   await hand.click(page.getByRole('button', { name: 'unite', exact: true }))
   await expect(rows.filter({ hasText: 'Star' })).toHaveCount(0)
   await saved(page)
-  expect(findNode((await stored(page)).pages[0].sections, 'Ring')!.props.form).toMatchObject({ form: 'path' })
+  expect(findNode((await stored(page)).pages[0]!.sections, 'Ring')!.props.form).toMatchObject({
+    form: 'path',
+  })
   expect(hand.count).toBeLessThanOrEqual(14)
   console.log(`a logo of three shapes: ${hand.count} gestures`)
 })

@@ -40,7 +40,8 @@ test.describe('320 px wide, as at 400 %', () => {
   test('panels lie over the board one at a time, and nothing is out of reach', async ({ desk }) => {
     await row(desk, 'Hero').click()
     await desk.setViewportSize({ width: 320, height: 512 })
-    const [ledger, spec] = ['Ledger', 'Spec'].map((name) => desk.getByRole('complementary', { name }))
+    const ledger = desk.getByRole('complementary', { name: 'Ledger' })
+    const spec = desk.getByRole('complementary', { name: 'Spec' })
     await expect(ledger).toHaveCount(0)
     await expect(spec).toHaveCount(0)
     // Nothing makes the window itself scroll sideways.

@@ -21,7 +21,7 @@ test('an icon is found by what it means, takes the ink of its words, and stands 
   await expect(row(desk, name)).toHaveAttribute('aria-selected', 'true')
   await saved(desk)
   const { pages } = await stored(desk)
-  const icon = findNode(pages[0].sections, name)!
+  const icon = findNode(pages[0]!.sections, name)!
   expect(icon.kind).toBe('shape')
   expect(icon.props).toMatchObject({
     form: { form: 'path' },
@@ -35,7 +35,7 @@ test('an icon is found by what it means, takes the ink of its words, and stands 
   await desk.getByRole('option', { name: 'Heart', exact: true }).click()
   await expect(row(desk, 'Heart')).toHaveAttribute('aria-selected', 'true')
   await saved(desk)
-  const other = findNode((await stored(desk)).pages[0].sections, 'Heart')!
+  const other = findNode((await stored(desk)).pages[0]!.sections, 'Heart')!
   expect(other.id).toBe(icon.id)
   expect({ ...other.props, form: undefined }).toEqual({ ...icon.props, form: undefined })
   expect(other.props.form).not.toEqual(icon.props.form)

@@ -43,8 +43,8 @@ test('a header: name, menu of four, action, spread apart on one line, in at most
   // Each item once.
   await expect(sheet.getByText('Catalogue', { exact: true })).toHaveCount(1)
   const middles = boxes.map(({ y, height }) => y + height / 2)
-  for (const middle of middles) expect(Math.abs(middle - middles[0])).toBeLessThan(4)
-  for (const [i, { x }] of boxes.entries()) if (i > 0) expect(x).toBeGreaterThan(boxes[i - 1].x)
+  for (const middle of middles) expect(Math.abs(middle - middles[0]!)).toBeLessThan(4)
+  for (const [i, { x }] of boxes.entries()) if (i > 0) expect(x).toBeGreaterThan(boxes[i - 1]!.x)
   expect(JSON.stringify((await stored(page)).pages)).toContain('space-between')
   await nothingBreaks(page)
   console.log(`a header by hand: ${hand.count} gestures`)

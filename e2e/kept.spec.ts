@@ -22,19 +22,19 @@ test('a browser killed right after “Kept in this browser” has it when it is 
   const { url, profile, reopen } = await ownProfile(app, request, info)
   let context = await reopen()
   let page = context.pages()[0]
-  await page.goto(url)
-  await row(page, 'Quote').waitFor()
+  await page!.goto(url)
+  await row(page!, 'Quote').waitFor()
   await context.setOffline(true)
-  await setHeight(page, 'Quote', '417')
-  await expect(page.locator(waiting)).toContainText('Kept in this browser')
+  await setHeight(page!, 'Quote', '417')
+  await expect(page!.locator(waiting)).toContainText('Kept in this browser')
   await killBrowser(profile)
 
   context = await reopen()
   page = context.pages()[0]
-  await page.goto(url)
-  await expect(page.locator('[data-height-of]').nth(3)).toHaveText('417')
-  await saved(page)
-  expect((await stored(page)).pages[0].sections[3].props.height).toEqual({ kind: 'exact', px: 417 })
+  await page!.goto(url)
+  await expect(page!.locator('[data-height-of]').nth(3)).toHaveText('417')
+  await saved(page!)
+  expect((await stored(page!)).pages[0]!.sections[3]!.props.height).toEqual({ kind: 'exact', px: 417 })
   await context.close()
 })
 
@@ -46,24 +46,24 @@ test('two tabs of one browser offline: each keeps its own; when it is killed, th
   let context = await reopen()
   const [one, other] = [context.pages()[0], await context.newPage()]
   for (const page of [one, other]) {
-    await page.goto(url)
-    await row(page, 'Quote').waitFor()
+    await page!.goto(url)
+    await row(page!, 'Quote').waitFor()
   }
   await context.setOffline(true)
-  await setHeight(one, 'Quote', '421')
-  await expect(one.locator(waiting)).toBeVisible()
+  await setHeight(one!, 'Quote', '421')
+  await expect(one!.locator(waiting)).toBeVisible()
   await setHeight(other, 'Footer', '322')
   await expect(other.locator(waiting)).toBeVisible()
   await killBrowser(profile)
 
   context = await reopen()
-  const page = context.pages()[0]
+  const page = context.pages()[0]!
   await page.goto(url)
   await expect(page.locator('[data-height-of]').nth(3)).toHaveText('421')
   await expect(page.locator('[data-height-of]').nth(4)).toHaveText('322')
   await saved(page)
-  const { sections } = (await stored(page)).pages[0]
-  expect([sections[3], sections[4]].map((section) => section.props.height)).toEqual([
+  const { sections } = (await stored(page)).pages[0]!
+  expect([sections[3], sections[4]].map((section) => section!.props.height)).toEqual([
     { kind: 'exact', px: 421 },
     { kind: 'exact', px: 322 },
   ])
@@ -111,7 +111,7 @@ test('a change that comes too late is set aside, listed, and put back as a new s
   const dialog = late.getByRole('dialog', { name: 'Set aside' })
   await expect(dialog).toContainText('“Quote”: height 444')
   // The other change arrived all the same.
-  await expect.poll(async () => (await stored(late)).pages[0].sections.at(-1)?.props.paddingTop).toBe(91)
+  await expect.poll(async () => (await stored(late)).pages[0]!.sections.at(-1)?.props.paddingTop).toBe(91)
 
   await dialog.getByRole('button', { name: 'Put back as a new section' }).click()
   await expect(dialog).toContainText('Nothing is set aside')
@@ -119,7 +119,7 @@ test('a change that comes too late is set aside, listed, and put back as a new s
   await expect(late.getByRole('button', { name: /set aside/ })).toHaveCount(0)
   await saved(late)
   await expect(row(desk, 'Quote')).toBeVisible()
-  const { sections } = (await stored(late)).pages[0]
+  const { sections } = (await stored(late)).pages[0]!
   expect(sections.map((section) => section.name).slice(-2)).toEqual(['Quote', 'Footer'])
   expect(sections.at(-2)?.props.height).toEqual({ kind: 'exact', px: 444 })
   expect(sections.at(-2)?.children?.length).toBeGreaterThan(0)
@@ -154,7 +154,7 @@ test('where the browser keeps nothing, that is said, and leaving is asked about'
   await left
   await context.setOffline(false)
   await saved(page)
-  expect((await stored(page)).pages[0].sections[3].props.height).toEqual({ kind: 'exact', px: 446 })
+  expect((await stored(page)).pages[0]!.sections[3]!.props.height).toEqual({ kind: 'exact', px: 446 })
 })
 
 test('undo leaves alone what somebody else has changed since', async ({ desk, context }) => {
@@ -230,11 +230,11 @@ test('a link that could run something is refused where it is typed, and stays th
 
 test('old unsaved edits of the version before are not forgotten', async ({ desk }) => {
   const id = desk.url().split('/').pop()
-  const section = (await stored(desk)).pages[0].sections[3].id
+  const section = (await stored(desk)).pages[0]!.sections[3]!.id
   await desk.evaluate(
     ([key, node]) =>
       localStorage.setItem(
-        key,
+        key!,
         JSON.stringify([
           { key: 'old-batch', edits: [{ op: 'set', node, props: { height: { kind: 'exact', px: 480 } } }] },
         ]),

@@ -13,14 +13,14 @@ test('fewer columns: what would no longer fit is listed first, and can be left',
   await expect(desk.getByRole('dialog')).toContainText('no longer fit')
   await desk.getByRole('button', { name: 'Keep the lattice as it is' }).click()
   await expect(desk.locator('[data-misfits]')).toHaveCount(0)
-  expect((await stored(desk)).views[0].lattice.columns).toBe(12)
+  expect((await stored(desk)).views[0]!.lattice.columns).toBe(12)
   await setValue(desk, /^Columns: /, '6')
   await desk.getByRole('button', { name: 'Change it' }).click()
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice.columns).toBe(6)
+  expect((await stored(desk)).views[0]!.lattice.columns).toBe(6)
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
-  expect((await stored(desk)).views[0].lattice.columns).toBe(12)
+  expect((await stored(desk)).views[0]!.lattice.columns).toBe(12)
 })
 
 test('one lattice for every view, with what it comes to in each', async ({ desk }) => {

@@ -6,7 +6,7 @@ const button = (desk: Page) => onSheet(desk, 'desktop', 'Browse the catalogue')
 const propsOf = async (desk: Page) => {
   await saved(desk)
   const { pages } = await stored(desk)
-  return findNode(pages[0].sections, 'Call to action')!
+  return findNode(pages[0]!.sections, 'Call to action')!
 }
 const style = (desk: Page, property: string) =>
   button(desk).evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
@@ -86,7 +86,7 @@ test('two shadows; on Mobile alone one is not drawn, and that is put back', asyn
   expect((await style(desk, 'box-shadow')).match(/rgba/g)).toHaveLength(2)
   const { overrides, props } = await propsOf(desk)
   expect(Object.keys(props.shadows as object)).toHaveLength(2)
-  expect(Object.values(overrides!.mobile.shadows as object)).toMatchObject([{ hidden: true }])
+  expect(Object.values(overrides!.mobile!.shadows as object)).toMatchObject([{ hidden: true }])
   await desk.getByRole('button', { name: 'Put back shadows on Mobile' }).click()
   await expect.poll(async () => (await mobile()).match(/rgba/g)?.length).toBe(2)
 })
@@ -114,7 +114,7 @@ test('corners are pulled on the block once the spec says them: all, or with Alt 
   }
   const radii = async () => {
     await saved(desk)
-    const { props } = findNode((await stored(desk)).pages[0].sections, 'Picture')!
+    const { props } = findNode((await stored(desk)).pages[0]!.sections, 'Picture')!
     return ['TopLeft', 'TopRight', 'BottomRight', 'BottomLeft'].map(
       (corner) => props[`radius${corner}`] as number,
     )
@@ -130,7 +130,7 @@ test('corners are pulled on the block once the spec says them: all, or with Alt 
   await desk.keyboard.up('Alt')
   const [first, second, third, fourth] = await radii()
   expect([first, second, fourth]).toEqual([all, all, all])
-  expect(third).toBeGreaterThan(all)
+  expect(third).toBeGreaterThan(all!)
   await desk.keyboard.press('Escape')
   await expect(desk.locator('[data-pulls]')).toHaveCount(0)
 })
@@ -144,7 +144,7 @@ test('a gradient is pulled on the block while the spec says it: its way, a colou
   await desk.getByRole('button', { name: /^Gradient:/ }).click()
   const fill = async () => {
     await saved(desk)
-    const { fills } = findNode((await stored(desk)).pages[0].sections, 'Hero')!.props as {
+    const { fills } = findNode((await stored(desk)).pages[0]!.sections, 'Hero')!.props as {
       fills: Record<
         string,
         { kind: string; angle: number; x?: number; stops: { at: number }[]; shape?: string }
@@ -171,7 +171,7 @@ test('a gradient is pulled on the block while the spec says it: its way, a colou
   await drag('[data-gradient-way]', { x: block.x + block.width - 4, y: centre.y })
   await expect(desk.getByRole('button', { name: /^Angle of the gradient: 90/ })).toBeVisible()
   await drag('[data-gradient-stop="0"]', { x: block.x + block.width / 4, y: hero.y })
-  expect((await fill()).stops[0].at).toBeCloseTo(25, 0)
+  expect((await fill()).stops[0]!.at).toBeCloseTo(25, 0)
   await desk.mouse.click(block.x + block.width * 0.6, centre.y)
   expect((await fill()).stops.map(({ at }) => Math.round(at))).toEqual([25, 60, 100])
   await choose(desk, 'Shape of the gradient', 'out of a point')
@@ -207,10 +207,10 @@ test('a look is kept with the project, says what it would change, and is put on 
   await expect(dialog.locator('[data-look-changes]')).toContainText('Changes fills')
   await dialog.getByRole('button', { name: 'Put it on' }).click()
   await saved(desk)
-  const { sections } = (await stored(desk)).pages[0]
+  const { sections } = (await stored(desk)).pages[0]!
   const [one, other] = ['Call to action', name].map((each) => findNode(sections, each)!.props)
-  expect(Object.values(other.fills as object)).toEqual(Object.values(one.fills as object))
-  expect(other.borderTop).toEqual(one.borderTop)
+  expect(Object.values(other!.fills as object)).toEqual(Object.values(one!.fills as object))
+  expect(other!.borderTop).toEqual(one!.borderTop)
   await desk.keyboard.press('ControlOrMeta+Shift+v')
   await dialog.getByRole('button', { name: /no longer/ }).click()
   await expect(dialog.getByText('No look is copied or kept yet')).toBeVisible()

@@ -71,7 +71,7 @@ for (const features of [
   test(`random documents of ${features.join(', ')}: every box`, async () => {
     for (const file of fc.sample(documents(new Set(features)), { numRuns: 12, seed: 20 })) {
       const result = await compareDocument(viewer, file, [1440, 834, 390])
-      expect(result.boxesOff, JSON.stringify(file.pages[0].sections)).toEqual([])
+      expect(result.boxesOff, JSON.stringify(file.pages[0]!.sections)).toEqual([])
     }
   })
 }
@@ -108,7 +108,7 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
   for (const blocks of fc.sample(fc.array(front, { minLength: 3, maxLength: 6 }), { numRuns: 25, seed: 7 })) {
     const side = (px: number) => ({ kind: 'exact' as const, px })
     const file = starterProject('Front', 'home')
-    file.pages[0].sections = [
+    file.pages[0]!.sections = [
       {
         id: 's',
         kind: 'section',
@@ -150,7 +150,7 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
     const doc = Document.fromFile(checkProject(structuredClone(file)))
     const layout = new PageLayout(
       doc,
-      file.pages[0].id,
+      file.pages[0]!.id,
       'desktop',
       1440,
       new ParagraphCache(new FontLibrary()),
@@ -218,7 +218,7 @@ appTest(
         expect(lines.map((line) => line.text)).toEqual(layout.lineTexts(node))
         const own = layout.placed(node).flatMap((set) => set.lines)
         own.forEach((line, i) => {
-          expect(Math.abs(lines[i].width - line.width), `${node}, line ${i}`).toBeLessThan(0.5)
+          expect(Math.abs(lines[i]!.width - line.width), `${node}, line ${i}`).toBeLessThan(0.5)
         })
       }
     }
@@ -228,7 +228,7 @@ appTest(
 appTest(
   'words of several sizes stand on the board where the handed-off page has them',
   async ({ page, app }) => {
-    const file = CASES['text: lines are as high as their largest span (CSS Inline 3 §5)']
+    const file = CASES['text: lines are as high as their largest span (CSS Inline 3 §5)']!
     const { id } = await (
       await page.request.post(`${app.address}api/projects`, {
         data: { file: JSON.stringify(file) },
@@ -259,7 +259,7 @@ appTest(
       return out
     }
     const sheet = (await page.locator('[data-sheet=wide]').boundingBox())!
-    const text = file.pages[0].sections[0].children![0].id
+    const text = file.pages[0]!.sections[0]!.children![0]!.id
     const run = `(${words.toString()})`
     const drawn = (await page.evaluate(`${run}('[data-node="${text}"]', ${sheet.width / 1440})`)) as [
       string,
@@ -271,7 +271,7 @@ appTest(
     expect(drawn.map(([word]) => word)).toEqual(shipped.map(([word]) => word))
     expect(new Set(shipped.map(([, bottom]) => Math.round(bottom))).size).toBeGreaterThan(2)
     drawn.forEach(([word, bottom], i) => {
-      expect(Math.abs(bottom - shipped[i][1]), word).toBeLessThan(1)
+      expect(Math.abs(bottom - shipped[i]![1]), word).toBeLessThan(1)
     })
   },
 )

@@ -84,7 +84,7 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   expect(Object.keys(files)).toContain(named[0])
 
   // The whole project set in it: the core's boxes and lines are the browser's.
-  const { document: doc, blobs } = openProject(files['project.lattice'])
+  const { document: doc, blobs } = openProject(files['project.lattice']!)
   applyAll(
     doc,
     doc.tokenTable.names('typography').map((name) => ({
@@ -92,7 +92,7 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
       name,
       token: mapValues(storedToken(doc.tokens, name)!, (value) => ({
         ...(value as object),
-        fontFamily: own.id,
+        fontFamily: own!.id,
       })),
     })),
   )

@@ -25,7 +25,7 @@ test('a picture, lines and noise behind a section, mixed; taken away one by one'
   await another(desk, 'Noise')
   await choose(desk, 'How fill 1 mixes with those below', 'multiply')
   await saved(desk)
-  const hero = findNode((await stored(desk)).pages[0].sections, 'Hero')!
+  const hero = findNode((await stored(desk)).pages[0]!.sections, 'Hero')!
   const { backgroundImage, backgroundBlendMode } = await styleOf(desk, hero.id)
   expect(backgroundImage).toMatch(/^url\("data:image\/png.*repeating-linear-gradient\(45deg.*url\(/)
   expect(backgroundBlendMode).toBe('multiply, normal, normal')
@@ -49,7 +49,7 @@ test('a picture is cut to a form and toned down; what is put back is whole', asy
   await desk.getByRole('button', { name: 'Add a filter' }).click()
   await desk.getByRole('option', { name: 'blur' }).click()
   await saved(desk)
-  const node = findNode((await stored(desk)).pages[0].sections, 'Picture')!
+  const node = findNode((await stored(desk)).pages[0]!.sections, 'Picture')!
   expect(node.props.cut).toMatchObject({ form: 'blob', points: 9 })
   expect(node.props.filters).toEqual({ gray: 80, blur: 6 })
   const style = await styleOf(desk, node.id)
@@ -71,7 +71,7 @@ test('a heading is filled with a gradient through its words', async ({ desk }) =
   await another(desk, 'A gradient')
   await choose(desk, 'Where fills are seen', 'in the words alone')
   await saved(desk)
-  const heading = findNode((await stored(desk)).pages[0].sections, 'Heading')!
+  const heading = findNode((await stored(desk)).pages[0]!.sections, 'Heading')!
   expect((await styleOf(desk, heading.id)).backgroundClip).toBe('text')
   expect(heading.props.fillsIn).toBe('words')
 })
@@ -88,7 +88,7 @@ test('a shape is found by its name, placed, given another form, a paint and a li
   await setValue(desk, 'Width of the line', '3')
   await choose(desk, /^Dashes/, 'dashed')
   await saved(desk)
-  const star = findNode((await stored(desk)).pages[0].sections, 'Star')!
+  const star = findNode((await stored(desk)).pages[0]!.sections, 'Star')!
   expect(star.props).toMatchObject({
     form: { form: 'star', points: 9 },
     paint: '{color.pine}',
@@ -114,9 +114,9 @@ test('placeholders are drawn for what is selected, each another, in its shape', 
     number
   >[]
   expect(drawn).toHaveLength(2)
-  expect(drawn[0].hash).not.toBe(drawn[1].hash)
+  expect(drawn[0]!.hash).not.toBe(drawn[1]!.hash)
   const box = (await pictures.nth(1).boundingBox())!
-  for (const { width, height } of drawn) expect(width / height).toBeCloseTo(box.width / box.height, 1)
+  for (const { width, height } of drawn) expect(width! / height!).toBeCloseTo(box.width / box.height, 1)
 })
 
 test('filler: several texts at once, each other words, in a chosen field', async ({ desk }) => {
@@ -131,7 +131,7 @@ test('filler: several texts at once, each other words, in a chosen field', async
   await desk.keyboard.press('Escape')
   await expect(desk.locator('[data-sheet="desktop"]').getByText('Lantern Ridge corn')).toHaveCount(0)
   await saved(desk)
-  const said = JSON.stringify((await stored(desk)).pages[0].sections)
+  const said = JSON.stringify((await stored(desk)).pages[0]!.sections)
   expect(said).not.toContain('"text":"Tall Meadow bean"')
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(desk.locator('[data-sheet="desktop"]').getByText('Lantern Ridge corn')).toBeVisible()
@@ -152,7 +152,7 @@ test('a logo of three shapes: placed, lifted over one another, made one', async 
   await expect(row(desk, 'Ring')).toHaveAttribute('aria-selected', 'true')
   await expect(desk.getByRole('button', { name: 'Form: path' })).toBeVisible()
   await saved(desk)
-  const ring = findNode((await stored(desk)).pages[0].sections, 'Ring')!
+  const ring = findNode((await stored(desk)).pages[0]!.sections, 'Ring')!
   expect(ring.props.form).toMatchObject({ form: 'path' })
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(row(desk, 'Ellipse')).toBeVisible()

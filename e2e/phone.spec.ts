@@ -37,29 +37,29 @@ test('with “Only Mobile” a block moves there alone, and that it is read else
 }) => {
   const cards = ['Lantern Ridge corn', 'Tall Meadow bean', 'Glasshouse pepper']
   const before = await stored(desk)
-  await press(desk, 'mobile', cards[1])
+  await press(desk, 'mobile', cards[1]!)
   await desk.keyboard.press('Escape')
   await expect(desk.locator('[data-scope=only]')).toBeVisible()
   await desk.keyboard.press('Alt+ArrowUp')
   await expect
     .poll(async () => {
       const [first, second] = await tops(desk, 'mobile', cards)
-      return second < first
+      return second! < first!
     })
     .toBe(true)
   await expect(desk.locator('[data-read-order]')).toContainText('Second to see on Mobile, but read third')
   const [a, b, c] = await tops(desk, 'desktop', cards)
-  expect([b - a, c - a].map(Math.round)).toEqual([0, 0])
+  expect([b! - a!, c! - a!].map(Math.round)).toEqual([0, 0])
   await saved(desk)
   const after = await stored(desk)
   const ids = (file: typeof before) =>
-    JSON.stringify(file.pages[0].sections.map(({ children }) => children?.map(({ id }) => id)))
+    JSON.stringify(file.pages[0]!.sections.map(({ children }) => children?.map(({ id }) => id)))
   expect(ids(after)).toBe(ids(before))
   await desk.keyboard.press('ControlOrMeta+z')
   await expect
     .poll(async () => {
       const [first, second] = await tops(desk, 'mobile', cards)
-      return first < second
+      return first! < second!
     })
     .toBe(true)
 })

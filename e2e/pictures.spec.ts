@@ -45,7 +45,7 @@ test('several dropped on selected pictures fill them in order, their crop kept, 
     .poll(async () => (await stored(desk)).assets.map(({ name }) => name))
     .toEqual(expect.arrayContaining(['moss', 'clay']))
   const { pages, assets } = await stored(desk)
-  const names = picturesOf(pages[0].sections).map(
+  const names = picturesOf(pages[0]!.sections).map(
     ({ props }) => assets.find(({ id }) => id === props.asset)?.name,
   )
   expect(names.slice(1, 3)).toEqual(['moss', 'clay'])
@@ -58,7 +58,7 @@ test('several dropped on selected pictures fill them in order, their crop kept, 
 test('dropped where none is selected they become pictures there; a file that is none is said, the others are taken', async ({
   desk,
 }) => {
-  const before = picturesOf((await stored(desk)).pages[0].sections).length
+  const before = picturesOf((await stored(desk)).pages[0]!.sections).length
   await row(desk, 'Quote').click()
   const board = (await desk.locator('[data-board]').boundingBox())!
   const quote = (await onSheet(desk, 'desktop', 'We saved eleven').boundingBox())!
@@ -68,10 +68,10 @@ test('dropped where none is selected they become pictures there; a file that is 
     { name: 'two.svg', text: svg('#332211') },
   ])
   await expect(desk.getByRole('alert')).toContainText('“notes.txt” is text/plain')
-  await expect.poll(async () => picturesOf((await stored(desk)).pages[0].sections).length).toBe(before + 2)
+  await expect.poll(async () => picturesOf((await stored(desk)).pages[0]!.sections).length).toBe(before + 2)
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
-  expect(picturesOf((await stored(desk)).pages[0].sections)).toHaveLength(before)
+  expect(picturesOf((await stored(desk)).pages[0]!.sections)).toHaveLength(before)
 })
 
 test('a picture is slid in its box by pointer and keys, on every view or on Mobile alone', async ({
@@ -98,7 +98,7 @@ test('a picture is slid in its box by pointer and keys, on every view or on Mobi
   const slid = await position()
   expect(slid).not.toBe('50% 50%')
   await saved(desk)
-  const hero = async () => picturesOf((await stored(desk)).pages[0].sections)[0]
+  const hero = async () => picturesOf((await stored(desk)).pages[0]!.sections)[0]!
   const { focusX, focusY } = (await hero()).props
   expect(slid).toBe(`${focusX ?? 50}% ${focusY ?? 50}%`)
   // One pull is one step.
@@ -135,7 +135,7 @@ test('the tray finds pictures, counts their uses, and takes out what nothing use
   await shelf.getByRole('button', { name: 'Take out spare' }).click()
   await saved(desk)
   expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('spare')
-  expect(findNode((await stored(desk)).pages[0].sections, 'Header')).toBeDefined()
+  expect(findNode((await stored(desk)).pages[0]!.sections, 'Header')).toBeDefined()
 })
 
 test('with “Only Mobile” on, a picture is replaced there alone, and what is said of it stays', async ({
@@ -143,7 +143,7 @@ test('with “Only Mobile” on, a picture is replaced there alone, and what is 
 }) => {
   await desk.locator('[data-sheet="mobile"] img').first().click()
   await expect(desk.getByLabel('Spec').getByRole('radio', { name: /Only Mobile/ })).toBeChecked()
-  const hero = async () => picturesOf((await stored(desk)).pages[0].sections)[0]
+  const hero = async () => picturesOf((await stored(desk)).pages[0]!.sections)[0]!
   const { asset, alt } = (await hero()).props
   const board = (await desk.locator('[data-board]').boundingBox())!
   const box = (await desk.locator('[data-sheet="mobile"] img').first().boundingBox())!
@@ -190,7 +190,7 @@ test('a plain backdrop is taken away, seen before it is; the picture as it was s
   const { assets, pages } = await stored(desk)
   const cut = assets.find(({ name }) => name === 'pot cut out')!
   expect(assets.map(({ name }) => name)).toContain('pot')
-  expect(picturesOf(pages[0].sections)[0].props.asset).toBe(cut.id)
+  expect(picturesOf(pages[0]!.sections)[0]!.props.asset).toBe(cut.id)
   const bytes = await (await desk.request.get(`${new URL(desk.url()).origin}/api/blobs/${cut.hash}`)).body()
   const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
   const alpha = (x: number, y: number) => data[(y * info.width + x) * 4 + 3]
@@ -241,7 +241,7 @@ test('a part is cut out of a picture, turned and mirrored, by pointer and keys; 
   // The upper right field alone.
   for (const at of [0, 100 * 200 + 100, 199 * 200 + 199]) {
     const [red, green, blue] = data.subarray(at * 3, at * 3 + 3)
-    expect([red < 30, green > 130, blue < 30]).toEqual([true, true, true])
+    expect([red! < 30, green! > 130, blue! < 30]).toEqual([true, true, true])
   }
   await desk.getByRole('button', { name: /^Cut otherwise/ }).click()
   await expect(part).toHaveAccessibleName(/200 by 200 px/)

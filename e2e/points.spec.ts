@@ -83,7 +83,7 @@ test('drawn in one go and closed, a path is filled; Escape leaves what is drawn'
     [1000, 300],
     [900, 100],
   ])
-    await desk.mouse.click(...at(x, y))
+    await desk.mouse.click(...at(x!, y!))
   await expect(words(desk)).toHaveText('None of 3 points chosen')
   await desk.getByRole('button', { name: 'Done' }).click()
   await saved(desk)
@@ -222,8 +222,8 @@ test('shapes put together stay shapes: a point of one is pulled, how is chosen, 
 /** The mean difference of two pictures of one size, levels of 255. */
 async function differ(one: Buffer, other: Buffer): Promise<number> {
   const [a, b] = await Promise.all([one, other].map((each) => sharp(each).greyscale().raw().toBuffer()))
-  expect(a.length).toBe(b.length)
-  return a.reduce((sum, level, i) => sum + Math.abs(level - b[i]), 0) / a.length
+  expect(a!.length).toBe(b!.length)
+  return a!.reduce((sum, level, i) => sum + Math.abs(level - b![i]!), 0) / a!.length
 }
 
 test('a text becomes the outlines of its letters: the same to the eye, a shape with points, said aloud', async ({
@@ -244,10 +244,10 @@ test('a text becomes the outlines of its letters: the same to the eye, a shape w
   await expect(desk.getByText('A shape now, said as its words').first()).toBeVisible()
   await expect(desk.getByRole('button', { name: 'Form: path' })).toBeVisible()
   await saved(desk)
-  const made = findNode((await stored(desk)).pages[0].sections, name)!
+  const made = findNode((await stored(desk)).pages[0]!.sections, name)!
   expect(made.kind).toBe('shape')
   expect(made.props.alt).toMatch(/Borrow a packet/)
-  expect((made.overrides!.mobile.width as { px: number }).px).toBeLessThan(
+  expect((made.overrides!.mobile!.width as { px: number }).px).toBeLessThan(
     (made.props.width as { px: number }).px,
   )
   // Letters are drawn a little darker than shapes, and nothing else differs.

@@ -53,16 +53,16 @@ class Desk {
 
   async newTab(i: number) {
     const page = i === 0 && this.pages.length === 0 ? this.context.pages()[0] : await this.context.newPage()
-    this.pages[i] = page
+    this.pages[i] = page!
     this.network[i] = 'well'
-    await page.route('**/edits', async (route) => {
+    await page!.route('**/edits', async (route) => {
       if (this.network[i] === 'requests lost') return route.abort()
       if (this.network[i] === 'answers lost') await route.fetch()
       else return route.continue()
       return route.abort()
     })
-    await page.goto(this.url)
-    await row(page, 'Header').waitFor()
+    await page!.goto(this.url)
+    await row(page!, 'Header').waitFor()
   }
 
   async kill() {
@@ -93,8 +93,8 @@ test('three real tabs at random', async ({ app, request }, info) => {
   const desk = await Desk.open(url, info.outputPath('profile'))
   const [acts] = fc.sample(fc.array(act, { minLength: ACTS, maxLength: ACTS }), { seed: SEED, numRuns: 1 })
   let kills = 0
-  for (const { tab, what, section, px, network } of acts) {
-    const page = desk.pages[tab]
+  for (const { tab, what, section, px, network } of acts!) {
+    const page = desk.pages[tab]!
     desk.network[tab] = network
     const rows = page.locator('[role=treeitem][aria-level="1"]')
     const count = await rows.count()
@@ -127,16 +127,16 @@ test('three real tabs at random', async ({ app, request }, info) => {
   }
   // A last change that is kept by a browser that is then killed.
   desk.network.fill('requests lost')
-  await setHeight(desk.pages[1], 'Header', '777')
-  await expect(desk.pages[1].locator('[data-saved=waiting]')).toBeVisible()
+  await setHeight(desk.pages[1]!, 'Header', '777')
+  await expect(desk.pages[1]!.locator('[data-saved=waiting]')).toBeVisible()
   await desk.kill()
   for (const page of desk.pages) await saved(page)
   // It arrived, whatever another tab's own unsent change of the same height made of it after that.
   const log = `${url.replace('/projects/', '/api/projects/')}/edits?since=0&head=`
   await expect.poll(async () => (await request.get(log)).text()).toContain('{"kind":"exact","px":777}')
-  const server = (await stored(desk.pages[0])).pages[0].sections.map((each) => each.name)
+  const server = (await stored(desk.pages[0]!)).pages[0]!.sections.map((each) => each.name)
   for (const page of desk.pages) {
-    await expect.poll(() => shown(page)).toEqual(await shown(desk.pages[0]))
+    await expect.poll(() => shown(page)).toEqual(await shown(desk.pages[0]!))
     await expect(page.locator('[role=treeitem][aria-level="1"]')).toHaveCount(server.length)
   }
   await desk.close()

@@ -45,7 +45,7 @@ test('a photograph is fetched as large as it is shown, and boxes are as on the b
     order: `a${id}`,
     props: { asset: 'one', ...props },
   })
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -78,7 +78,7 @@ test('a photograph is fetched as large as it is shown, and boxes are as on the b
       const laid = layout.boxes.get(id)!
       expect(box.width, `${id} at ${width}`).toBeCloseTo(laid.width, 1)
       expect(box.height, `${id} at ${width}`).toBeCloseTo(laid.height, 1)
-      const need = framingOf(laid, file.assets[0]).picture.width
+      const need = framingOf(laid, file.assets[0]!).picture.width
       const fetched = Number(/-(\d+)\.webp$/.exec(source)?.[1])
       expect(fetched, `${id} at ${width}: ${source}`).toBeGreaterThanOrEqual(Math.floor(need))
       expect(fetched, `${id} at ${width}: ${source}`).toBeLessThan(need * 1.6)

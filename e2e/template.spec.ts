@@ -65,7 +65,7 @@ test('changed once, it changes on every page that stands on it', async ({ desk }
       .sort(),
   ).toEqual(['borrow/index.html', 'catalogue/index.html', 'index.html', 'workshops/index.html'])
   for (const name of ['index.html', 'catalogue/index.html'])
-    expect(files[name].match(/Classes/g)).toHaveLength(1)
+    expect(files[name]!.match(/Classes/g)).toHaveLength(1)
 })
 
 test('a page changes words on one view alone, leaves a block out, and puts both back', async ({ desk }) => {

@@ -68,7 +68,7 @@ test('dark from light: both on the board side by side, and what is handed off lo
     }
     expect(dark).not.toEqual(light)
     // Asked for by name, whatever the visitor prefers.
-    const id = document.themes[0].id
+    const id = document.themes[0]!.id
     await viewer.page.evaluate((name) => window.document.documentElement.setAttribute('data-theme', name), id)
     expect(
       await viewer.page.evaluate(looks, await viewer.page.evaluateHandle(() => window.document)),

@@ -64,14 +64,14 @@ test('taken away, what has it takes another or keeps its value; spaces are bound
   await saved(desk)
   const { pages } = await stored(desk)
   expect(JSON.stringify(pages)).not.toContain('{color.gold}')
-  expect(findNode(pages[0].sections, 'Eyebrow')!.props.color).toBe('{color.pine}')
+  expect(findNode(pages[0]!.sections, 'Eyebrow')!.props.color).toBe('{color.pine}')
   expect(JSON.stringify(pages)).toContain('{space.m}')
   await row(desk, 'Header').click()
   await expect(desk.getByRole('button', { name: /^Padding top/ })).toHaveText('m · 20')
   await setValue(desk, /^Padding top/, 'xl')
   await expect(desk.getByRole('button', { name: /^Padding top/ })).toHaveText('xl · 96')
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, 'Header')!.props.paddingTop).toBe('{space.xl}')
+  expect(findNode((await stored(desk)).pages[0]!.sections, 'Header')!.props.paddingTop).toBe('{space.xl}')
 })
 
 test('how words read is said where their colour is chosen, with the nearest that does; a token is made in place', async ({
@@ -94,7 +94,7 @@ test('how words read is said where their colour is chosen, with the nearest that
   await expect(ink).toContainText('quiet')
   await saved(desk)
   const { pages } = await stored(desk)
-  expect(findNode(pages[0].sections, 'Paragraph')!.props.color).toBe('{color.quiet}')
+  expect(findNode(pages[0]!.sections, 'Paragraph')!.props.color).toBe('{color.quiet}')
 })
 
 test('a type style is changed in its list, and every text of it is set so', async ({ desk }) => {
@@ -187,7 +187,7 @@ test('a colour is taken from a sheet: the project’s where it is one, else as i
   await expect(take).toBeVisible()
   await desk.keyboard.press('Escape')
   await saved(desk)
-  const { fills } = findNode((await stored(desk)).pages[0].sections, 'Hero')!.props
+  const { fills } = findNode((await stored(desk)).pages[0]!.sections, 'Hero')!.props
   expect(JSON.stringify(fills)).toMatch(/"color":"#[0-9a-f]{6}"/)
 })
 
@@ -202,7 +202,7 @@ test('words on pictures are looked at without being asked, those that read worst
   await expect(part.getByRole('status')).toHaveText(/^\d of \d read badly where they are worst$/)
   const [first, second] = await part.getByRole('listitem').allTextContents()
   const ratio = (words: string) => Number(/([\d.]+) : 1/.exec(words)![1])
-  expect(ratio(first)).toBeLessThan(4.5)
+  expect(ratio(first!)).toBeLessThan(4.5)
   expect(second).toBeTruthy()
   // On the button's own fill words read as they did: that is no picture's matter.
   await expect(part).not.toContainText('Call to action')
@@ -212,7 +212,7 @@ test('words on pictures are looked at without being asked, those that read worst
 })
 
 test('colours out of a picture become tokens, called as people call them', async ({ desk }) => {
-  const before = Object.keys((await stored(desk)).tokens.color)
+  const before = Object.keys((await stored(desk)).tokens.color!)
   await openTokens(desk)
   await dialog(desk).getByRole('button', { name: 'Colours from a picture' }).click()
   await desk.getByRole('option').first().click()
@@ -222,7 +222,7 @@ test('colours out of a picture become tokens, called as people call them', async
   await desk.getByRole('button', { name: 'Make 4 tokens' }).click()
   await saved(desk)
   const { color } = (await stored(desk)).tokens
-  const made = Object.keys(color).filter((name) => !before.includes(name))
+  const made = Object.keys(color!).filter((name) => !before.includes(name))
   expect(made).toHaveLength(4)
   for (const name of made) {
     expect(name).toMatch(/^[a-z-]+(-\d)?$/)
@@ -231,7 +231,7 @@ test('colours out of a picture become tokens, called as people call them', async
   await desk.keyboard.press('Escape')
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
-  expect(Object.keys((await stored(desk)).tokens.color)).toEqual(before)
+  expect(Object.keys((await stored(desk)).tokens.color!)).toEqual(before)
 })
 
 test('a shadow, a gradient and a border become tokens; changed, all that have them follow; handed off by name', async ({
@@ -258,7 +258,7 @@ test('a shadow, a gradient and a border become tokens; changed, all that have th
   await desk.getByLabel('Name of the gradient token').fill('dawn')
   await desk.keyboard.press('Enter')
   await saved(desk)
-  const { props } = findNode((await stored(desk)).pages[0].sections, 'Call to action')!
+  const { props } = findNode((await stored(desk)).pages[0]!.sections, 'Call to action')!
   expect(Object.values(props.shadows as object)).toMatchObject([{ token: '{shadow.card}' }])
   expect(props).toMatchObject({ borderTop: '{border.hair}', borderLeft: '{border.hair}' })
   expect(Object.values(props.fills as object)).toContainEqual(

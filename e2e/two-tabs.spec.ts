@@ -24,8 +24,8 @@ test('an edit in one tab is seen in the other, and both may edit at once', async
   await saved(other)
   await expect
     .poll(async () => {
-      const sections = (await stored(desk)).pages[0].sections
-      return [sections[3].props.paddingTop, sections[4].props.paddingTop]
+      const sections = (await stored(desk)).pages[0]!.sections
+      return [sections[3]!.props.paddingTop, sections[4]!.props.paddingTop]
     })
     .toEqual([120, 80])
   await expect(desk.locator('[data-page-height]')).toHaveText(
@@ -51,7 +51,7 @@ test('while the database is down edits are kept; they go out when it is back', a
   await expect(page.locator('[data-height-of]').nth(3)).toHaveText('321')
   const database = await startMariaDb(data, databasePort)
   await saved(page)
-  expect((await stored(page)).pages[0].sections[3].props.height).toEqual({ kind: 'exact', px: 321 })
+  expect((await stored(page)).pages[0]!.sections[3]!.props.height).toEqual({ kind: 'exact', px: 321 })
 
   // The whole server goes; the tab is closed before it is back. What was typed meanwhile is not lost.
   const { port } = running
@@ -67,7 +67,7 @@ test('while the database is down edits are kept; they go out when it is back', a
   await page.goto(url)
   await expect(page.locator('[data-height-of]').nth(3)).toHaveText('345')
   await saved(page)
-  expect((await stored(page)).pages[0].sections[3].props.height).toEqual({ kind: 'exact', px: 345 })
+  expect((await stored(page)).pages[0]!.sections[3]!.props.height).toEqual({ kind: 'exact', px: 345 })
   await expect(onSheet(page, 'desktop', 'eleven packets')).toBeVisible()
   await running.stop()
 })

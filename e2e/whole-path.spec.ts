@@ -98,7 +98,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   await page.keyboard.press('Escape')
   await choose(page, /^Height:/, 'snug')
   await saved(page)
-  let words = findNode((await stored(page)).pages[1].sections, 'Hero words')!
+  let words = findNode((await stored(page)).pages[1]!.sections, 'Hero words')!
   expect(words.props).toMatchObject({
     rowGap: 32,
     align: 'center',
@@ -117,12 +117,12 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   await setValue(page, /^Font size:/, '30')
   await expect(page.locator('[data-line=fontSize]')).toHaveAttribute('data-overridden', 'true')
   await saved(page)
-  let heading = findNode((await stored(page)).pages[1].sections, 'Heading')!
+  let heading = findNode((await stored(page)).pages[1]!.sections, 'Heading')!
   expect(heading.overrides?.mobile).toMatchObject({ fontSize: 30 })
   expect(heading.props.fontSize).toBeUndefined()
   await page.getByRole('button', { name: 'Put back font size on Mobile' }).click()
   await saved(page)
-  heading = findNode((await stored(page)).pages[1].sections, 'Heading')!
+  heading = findNode((await stored(page)).pages[1]!.sections, 'Heading')!
   expect(heading.overrides?.mobile?.fontSize).toBeUndefined()
 
   // Reorder in the ledger by keyboard, undo it all the way, redo it.
@@ -149,7 +149,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   ])
   const files = unzipSync(await readFile(await download.path()))
   const text = (name: string) => new TextDecoder().decode(files[name])
-  expect(openProject(files['project.lattice']).document.toFile()).toEqual(beforeReload)
+  expect(openProject(files['project.lattice']!).document.toFile()).toEqual(beforeReload)
   expect(text('market-day/index.html')).toContain('<h1')
   expect(text('market-day/index.html')).not.toContain('style=')
   expect(text('styles.css')).toContain('@media (max-width:')
@@ -170,7 +170,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   )
   expect(await viewer.page.getByRole('heading', { level: 1 }).textContent()).toContain('Say the one thing')
   await viewer.close()
-  words = findNode(beforeReload.pages[1].sections, 'Hero words')!
+  words = findNode(beforeReload.pages[1]!.sections, 'Hero words')!
   expect(words.name).toBe('Hero words')
 
   // The project file opens again as another project, the same in every part.
@@ -182,7 +182,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(projectFile.suggestedFilename()).toMatch(/\.lattice$/)
   const again = await readFile(await projectFile.path())
   // Made here or by the server: the same bytes.
-  expect(again.equals(files['project.lattice'])).toBe(true)
+  expect(again.equals(files['project.lattice']!)).toBe(true)
   await page.goto(app.address)
   await page.getByLabel('Project file').setInputFiles({ name: 'again.lattice', mimeType: '', buffer: again })
   await page.locator('[data-sheet]').first().waitFor()

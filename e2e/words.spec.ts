@@ -75,7 +75,7 @@ test('a part of a text is made bold, slanted, coloured and a link, and handed of
   await expect(field(desk)).toBeFocused()
   await desk.keyboard.press('Escape')
   await expect(field(desk)).toHaveCount(0)
-  const [{ content }] = await wordsOf(desk, NAME)
+  const { content } = (await wordsOf(desk, NAME))[0]!
   expect(content).toEqual([
     { type: 'text', text: 'Seeds to borrow, seeds to ' },
     {
@@ -96,7 +96,7 @@ test('a part of a text is made bold, slanted, coloured and a link, and handed of
   await expect(part).toHaveCSS('text-decoration-line', 'underline line-through')
   // And as plain as before, a step at a time.
   for (let i = 0; i < 5; i++) await desk.keyboard.press('ControlOrMeta+z')
-  expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: WORDS }])
+  expect((await wordsOf(desk, NAME))[0]!.content).toEqual([{ type: 'text', text: WORDS }])
 })
 
 test('what is typed while the writing is fetched is kept, in order', async ({ desk }) => {
@@ -120,7 +120,7 @@ test('a caret key pressed while the writing is fetched leads where it says: noth
   desk,
 }) => {
   const letThrough = await openHeld(desk)
-  const before = (await wordsOf(desk, NAME))[0].content![0].text!
+  const before = (await wordsOf(desk, NAME))[0]!.content![0]!.text!
   for (const key of [
     'ControlOrMeta+End',
     '!',
@@ -197,8 +197,8 @@ test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where t
       const { left, width } = span.getBoundingClientRect()
       return { left, width }
     })
-    expect(Math.abs(left - places[i].left), words).toBeLessThan(0.5)
-    expect(Math.abs(width - places[i].width), words).toBeLessThan(0.5)
+    expect(Math.abs(left - places[i]!.left), words).toBeLessThan(0.5)
+    expect(Math.abs(width - places[i]!.width), words).toBeLessThan(0.5)
   }
 })
 
@@ -238,7 +238,7 @@ test('two people in one paragraph keep their words, and each undoes their own', 
   await expect(field(desk)).toHaveText(both)
   await expect(field(other)).toHaveText(both)
   await saved(other)
-  expect((await wordsOf(desk, NAME))[0].content).toEqual([{ type: 'text', text: both }])
+  expect((await wordsOf(desk, NAME))[0]!.content).toEqual([{ type: 'text', text: both }])
   await field(desk).focus()
   const theirs = 'Seeds to borrow, seeds to give back in the autumn'
   // One step, or two where the machine rested between two keys for longer than a person does.
@@ -340,8 +340,8 @@ test('quotes, dashes and dots are set as they are read; Backspace gives back wha
   await desk.keyboard.press('Backspace')
   await expect(field(desk)).toHaveText('She said “sow now” — don’t wait...')
   await desk.keyboard.press('Escape')
-  const [{ content }] = await wordsOf(desk, NAME)
-  expect(content![0].text).toBe('She said “sow now” — don’t wait...')
+  const { content } = (await wordsOf(desk, NAME))[0]!
+  expect(content![0]!.text).toBe('She said “sow now” — don’t wait...')
 })
 
 test('a sign is found by name and put where one writes', async ({ desk }) => {
@@ -360,8 +360,8 @@ test('a sign is found by name and put where one writes', async ({ desk }) => {
   await desk.getByRole('button', { name: 'copyright', exact: true }).click()
   await expect(field(desk)).toHaveText('Seeds → home©')
   await desk.keyboard.press('Escape')
-  const [{ content }] = await wordsOf(desk, NAME)
-  expect(content![0].text).toBe('Seeds → home©')
+  const { content } = (await wordsOf(desk, NAME))[0]!
+  expect(content![0]!.text).toBe('Seeds → home©')
 })
 
 test('of a paragraph so many lines are shown, then an ellipsis; emptied, all again', async ({ desk }) => {
@@ -375,7 +375,7 @@ test('of a paragraph so many lines are shown, then an ellipsis; emptied, all aga
   await expect(rows).toHaveText(/^Take home .*…$/)
   await expect(desk.getByRole('button', { name: 'Most lines: one line, then …' })).toBeVisible()
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.maxLines).toBe(1)
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.maxLines).toBe(1)
   await setValue(desk, /^Most lines/, '')
   await expect(rows).toHaveCount(all)
 })
@@ -395,7 +395,7 @@ test('letters are drawn in other forms as far as the font has them, the same whi
   await expect(desk.getByRole('button', { name: 'Letter forms: fractions' })).toBeVisible()
   await expect.poll(async () => (await line.boundingBox())!.width).toBeLessThan(before)
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.features).toBe('frac')
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.features).toBe('frac')
   await open(desk, /^Half is/)
   await expect(field(desk)).toHaveCSS('font-feature-settings', '"frac"')
 })
@@ -420,14 +420,14 @@ test('a word alone on the last line is said where the type is, and lines of abou
   await expect(note).toHaveCount(0)
   await expect(lines.last()).toHaveText(/\S \S/)
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.textWrap).toBe('pretty')
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.textWrap).toBe('pretty')
   await desk.keyboard.press('ControlOrMeta+z')
   await expect(note).toBeVisible()
   await note.getByRole('button', { name: 'Balance the lines' }).click()
   await expect(note).toHaveCount(0)
   await expect(lines.last()).toHaveText(/\S \S/)
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.textWrap).toBe('balance')
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.textWrap).toBe('balance')
 })
 
 test('a text says its language: its capitals are that language’s, and whoever hears it is told', async ({
@@ -444,7 +444,7 @@ test('a text says its language: its capitals are that language’s, and whoever 
   const turkish = onSheet(desk, 'desktop', 'İRİS İN SPRİNG')
   await expect(turkish).toHaveAttribute('lang', 'tr')
   await saved(desk)
-  expect(findNode((await stored(desk)).pages[0].sections, NAME)!.props.lang).toBe('tr')
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.lang).toBe('tr')
   await choose(desk, /^Language: Turkish/, 'as the page: English')
   await expect(onSheet(desk, 'desktop', 'IRIS IN SPRING')).toBeVisible()
 })
@@ -468,7 +468,7 @@ test('words are parted at line ends by the rules of their language, while they a
     .toBeGreaterThan(0)
   const parted = await lines()
   await saved(desk)
-  const stored1 = findNode((await stored(desk)).pages[0].sections, NAME)!
+  const stored1 = findNode((await stored(desk)).pages[0]!.sections, NAME)!
   expect(stored1.props.hyphens).toBe('auto')
   expect(JSON.stringify(stored1.props.words)).toContain(LONG)
   // Written in, it has the same lines; the hyphens are not in what is written.

@@ -76,7 +76,7 @@ export class SiteViewer {
       const own = viewer.files?.ownFonts.get(path)
       if (own !== undefined) return route.fulfill({ body: Buffer.from(own), contentType })
       const font = /^fonts\/(.+)\.woff2$/.exec(path)
-      if (font) return route.fulfill({ body: await woff2(font[1]), contentType })
+      if (font) return route.fulfill({ body: await woff2(font[1]!), contentType })
       return route.fulfill({ status: 404, body: '' })
     })
     return viewer
@@ -141,16 +141,16 @@ export class SiteViewer {
             for (let i = 0, next = 0; i < text.length; i = next) {
               // A character of two halves, with what joins it, is one.
               const [cluster] =
-                text[i] > '\u2000' || text[i + 1] > '\u2000'
+                text[i]! > '\u2000' || text[i + 1]! > '\u2000'
                   ? graphemes.segment(text.slice(i, i + 40))
                   : [{ segment: text[i] }]
-              next = i + cluster.segment.length
+              next = i + cluster!.segment!.length
               range.setStart(node, i)
               range.setEnd(node, next)
               const rects = range.getClientRects()
               const rect = rects[rects.length - 1]
               if (!rect) continue
-              if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i])) continue
+              if (rect.width === 0 && /[\s\u00ad\u200b]/.test(text[i]!)) continue
               const behind = rect.left > last.left || (rect.left === last.left && last.width === 0)
               // Of one font on one line they are as high as one another.
               const isSame = Math.abs(rect.height - last.height) < 0.5 && rect.top - last.top < 1
@@ -160,7 +160,7 @@ export class SiteViewer {
                 pendingBreak = false
               }
               last = rect
-              out[out.length - 1] += cluster.segment
+              out[out.length - 1]! += cluster!.segment!
             }
           } else for (const child of node.childNodes) walk(child)
         }

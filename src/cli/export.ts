@@ -96,7 +96,7 @@ export async function exportProject(args: string[]): Promise<number> {
   const opened = await openFile(positionals[0])
   if (values.to !== 'tokens') needPictures(opened)
   const theme = themeNamed(opened.document, values.theme)
-  const files = await KINDS[values.to](opened, { mark: values.mark === true, scale, theme })
+  const files = await KINDS[values.to]!(opened, { mark: values.mark === true, scale, theme })
   const out = pathFrom(values.out)
   for (const [path, content] of files) {
     const target = join(out, path)

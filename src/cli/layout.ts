@@ -19,7 +19,7 @@ export async function layout(args: string[]): Promise<number> {
     throw new Refusal(
       `there is no page ${values.page ?? ''}; there are ${pages.map((each) => each.name).join(', ') || 'none'}`,
     )
-  const width = numberOption('width', values.width, { min: 100, max: 10_000 }) ?? doc.views[0].width
+  const width = numberOption('width', values.width, { min: 100, max: 10_000 }) ?? doc.views[0]!.width
   const result = await layoutPage({ doc, blobs }, page.id, width)
   const boxes: Record<string, Rect> = {}
   const lines: Record<string, string[]> = {}

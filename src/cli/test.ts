@@ -67,8 +67,8 @@ async function unit(folder: string): Promise<Count> {
     `--outputFile.json=${file}`,
   ])
   return counted(file, status, (report: Record<string, number>) => ({
-    passed: report.numPassedTests,
-    failed: report.numFailedTests,
+    passed: report.numPassedTests!,
+    failed: report.numFailedTests!,
   }))
 }
 
@@ -82,8 +82,8 @@ async function browser(folder: string): Promise<Count> {
     file,
     status,
     (report: Record<string, { expected: number; unexpected: number; flaky: number }>) => ({
-      passed: report.stats.expected,
-      failed: report.stats.unexpected + report.stats.flaky,
+      passed: report.stats!.expected,
+      failed: report.stats!.unexpected + report.stats!.flaky,
     }),
   )
 }
@@ -102,7 +102,7 @@ export async function test(args: string[]): Promise<number> {
   const folder = await mkdtemp(join(tmpdir(), 'just-lattice-test-'))
   const total = { passed: 0, failed: 0 }
   for (const part of parts) {
-    const count = await PARTS[part](folder)
+    const count = await PARTS[part]!(folder)
     total.passed += count.passed
     total.failed += count.failed
   }

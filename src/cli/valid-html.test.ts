@@ -30,7 +30,7 @@ async function problems(doc: Document): Promise<string[]> {
     if (!path.endsWith('.html')) continue
     const { results } = await html.validateString(source, path)
     for (const { ruleId, message, line } of results.flatMap(({ messages }) => messages))
-      found.push(`${path}:${line} ${ruleId}: ${message} — ${source.split('\n')[line - 1].trim()}`)
+      found.push(`${path}:${line} ${ruleId}: ${message} — ${source.split('\n')[line - 1]!.trim()}`)
   }
   return found
 }
@@ -66,6 +66,6 @@ test('what a parser would take apart is handed off otherwise', async () => {
     box({ tag: 'nav' }, text('One', { tag: 'a', link: '/' })),
     box({ tag: 'nav' }, text('Two', { tag: 'a', link: '/' })),
   )
-  file.pages[0].name = 'Case'
+  file.pages[0]!.name = 'Case'
   expect(await problems(Document.fromFile(file))).toEqual([])
 })

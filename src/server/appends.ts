@@ -73,13 +73,13 @@ export class Appends {
     const others = jobs.filter((_, i) => !ready[i])
     const judged = others.length > 0 ? await transaction(this.pool, (db) => this.write(db, others)) : []
     this.accepted(others, judged)
-    return jobs.map((job, i) => ready[i]?.outcome ?? judged[others.indexOf(job)].outcome)
+    return jobs.map((job, i) => ready[i]?.outcome ?? judged[others.indexOf(job)]!.outcome)
   }
 
   private accepted(jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
     verdicts.forEach((verdict, i) => {
       if (!verdict?.written) return
-      const { id } = jobs[i]
+      const { id } = jobs[i]!
       const { saved, doc, draft } = verdict.written
       this.held.accept(id, doc, draft, saved.revision, saved.key)
       this.appended(id, saved)
@@ -183,7 +183,7 @@ export class Appends {
     const refused = brought.flatMap(({ index, blob }) =>
       missing.includes(blob.hash) ? [{ index, reason: `${calledBlob(blob)} has not been sent` }] : [],
     )
-    throw new Problem(422, 'Pictures missing', refused[0].reason, { refused, missing })
+    throw new Problem(422, 'Pictures missing', refused[0]!.reason, { refused, missing })
   }
 
   private async store(db: PoolConnection, jobs: readonly Job[], verdicts: readonly Verdict[]) {
@@ -201,7 +201,7 @@ export class Appends {
 }
 
 function writtenOf(jobs: readonly Job[], verdicts: readonly (Verdict | undefined)[]) {
-  return verdicts.flatMap((verdict, i) => (verdict?.written ? [{ ...verdict.written, id: jobs[i].id }] : []))
+  return verdicts.flatMap((verdict, i) => (verdict?.written ? [{ ...verdict.written, id: jobs[i]!.id }] : []))
 }
 
 /** The last one moves the projects on. */
@@ -255,7 +255,7 @@ export const apart = (revision: number, base: number) =>
     apart: true,
   })
 
-const refusal = (refused: Refusal[]) => new Problem(422, 'Edit refused', refused[0].reason, { refused })
+const refusal = (refused: Refusal[]) => new Problem(422, 'Edit refused', refused[0]!.reason, { refused })
 
 /** @throws Problem 422 with every edit that is none */
 function readAll(values: unknown[]): Edit[] {

@@ -33,9 +33,9 @@ const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes)
 test('each who asks has their own answer; what fails fails alone', async () => {
   const beside = new Beside<string>(script, 'works', patience)
   const [one, failed, two] = await Promise.allSettled(['one', 'fail', 'two'].map((each) => beside.ask(each)))
-  expect(one.status === 'fulfilled' && text(one.value)).toBe('ONE')
+  expect(one!.status === 'fulfilled' && text(one!.value)).toBe('ONE')
   expect(failed).toMatchObject({ status: 'rejected', reason: new Error('cannot be done') })
-  expect(two.status === 'fulfilled' && text(two.value)).toBe('TWO')
+  expect(two!.status === 'fulfilled' && text(two!.value)).toBe('TWO')
   beside.end()
 })
 

@@ -32,7 +32,7 @@ test('low is said once; full refuses changes and lets everything be read; room b
   const refused = await running.insert(id, 'full', 1, 's2')
   expect(refused).toMatchObject({ status: 507, body: { title: 'Disk full' } })
   expect(refused.body.detail).toContain('until somebody makes room')
-  expect((await running.fileOf(id)).pages[0].sections).toHaveLength(1)
+  expect((await running.fileOf(id)).pages[0]!.sections).toHaveLength(1)
   expect(said[1]).toContain('changes are refused')
 
   free = 5e9

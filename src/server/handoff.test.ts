@@ -39,9 +39,9 @@ test('the handoff is a zip whose project is the project; the picture is the page
       'fonts/fraunces-LICENSE.txt',
     ]),
   )
-  expect(openProject(files['project.lattice'])).toEqual({ document, blobs })
+  expect(openProject(files['project.lattice']!)).toEqual({ document, blobs })
   // Started without anything that prints.
-  expect(await ask(`/projects/${id}/pages/${document.pagesInOrder()[0].id}/desktop.pdf`)).toMatchObject({
+  expect(await ask(`/projects/${id}/pages/${document.pagesInOrder()[0]!.id}/desktop.pdf`)).toMatchObject({
     status: 501,
     body: { detail: 'this server does not print' },
   })
@@ -50,10 +50,10 @@ test('the handoff is a zip whose project is the project; the picture is the page
     answers.map(async (each) => Buffer.from(await each.arrayBuffer())),
   )
   // A PNG's size stands in its first chunk, the width at byte 16.
-  expect([picture.readUInt32BE(16), picture.readUInt32BE(20)]).toEqual([560, 350])
-  expect(picture.length).toBeLessThan(40_000)
-  for (const other of others) expect(other.equals(picture)).toBe(true)
-  const tag = answers[0].headers.get('etag')!
+  expect([picture!.readUInt32BE(16), picture!.readUInt32BE(20)]).toEqual([560, 350])
+  expect(picture!.length).toBeLessThan(40_000)
+  for (const other of others) expect(other.equals(picture!)).toBe(true)
+  const tag = answers[0]!.headers.get('etag')!
   const again = await fetch(`${running.base}/projects/${id}/picture.png`, {
     headers: { 'If-None-Match': tag },
   })
@@ -73,7 +73,7 @@ test('a photograph is handed off in the sizes that it is shown in; one that cann
     const about = { name: `${id}.jpg`, type: 'image/jpeg' as const, width: 1200, height: 800 }
     file.assets.push({ id, ...about, hash, size: bytes.length })
   }
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',

@@ -33,7 +33,7 @@ export async function freePorts(count: number): Promise<number[]> {
 }
 
 /** A loopback port nobody listens on. */
-export const freePort = async (): Promise<number> => (await freePorts(1))[0]
+export const freePort = async (): Promise<number> => (await freePorts(1))[0]!
 
 /**
  * `more`: arguments of the server besides ours; `user`: whom it runs as, whose the folder becomes; `rest`: how long one that
@@ -137,7 +137,7 @@ class WatchedServer {
   async start() {
     const child = spawn('mariadbd', [...this.args], { stdio: ['ignore', 'ignore', 'pipe'], detached: true })
     this.child = child
-    child.stderr!.on('data', (chunk: Buffer) => {
+    child.stderr.on('data', (chunk: Buffer) => {
       this.tail = (this.tail + chunk.toString()).slice(-4000)
       this.log.write(chunk)
     })

@@ -24,7 +24,7 @@ export async function layoutPage(
   const paragraphs = setIn.get(fonts) ?? new ParagraphCache(fonts)
   setIn.set(fonts, paragraphs)
   const view = width === undefined ? doc.views[0] : doc.viewAt(width)
-  return new PageLayout(doc, pageId, view.id, width ?? view.width, paragraphs, undefined, theme)
+  return new PageLayout(doc, pageId, view!.id, width ?? view!.width, paragraphs, undefined, theme)
 }
 
 /** Width of a cover, px: about twice what a card on the projects screen shows. */
@@ -33,7 +33,7 @@ const COVER_WIDTH = 560
 export async function cover({ doc, blobs }: Drawable): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
   const layout = page && (await layoutPage({ doc, blobs }, page.id))
-  const { width, fold } = layout?.view ?? doc.views[0]
+  const { width, fold } = layout?.view ?? doc.views[0]!
   const drawn = layout ? pageSvg(doc, layout, blobs, fold) : ''
   // As high as the first screen, however little there is on the page.
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="#ffffff"/>${drawn}</svg>`

@@ -40,7 +40,7 @@ function readText(request: IncomingMessage, most: number): Promise<string> {
     })
     request.on('end', () => {
       if (size > most) return reject(tooLarge(most))
-      resolve((chunks.length === 1 ? chunks[0] : Buffer.concat(chunks)).toString())
+      resolve((chunks.length === 1 ? chunks[0]! : Buffer.concat(chunks)).toString())
     })
     request.on('error', reject)
     request.on('close', () => {

@@ -242,9 +242,9 @@ export function fontRoutes(): Router {
   const router = Router()
   router.get('/:name', async (request, response, next) => {
     const match = /^([a-z0-9-]+)\.woff2$/.exec(request.params.name)
-    if (!match || !fontFile(match[1])) return next()
+    if (!match || !fontFile(match[1]!)) return next()
     response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')
-    response.type('font/woff2').send(await woff2(match[1]))
+    response.type('font/woff2').send(await woff2(match[1]!))
   })
   return router
 }

@@ -175,7 +175,7 @@ describe('when it breaks', () => {
       const id = await running.create()
       const { app } = createApp(breaking(commit), pino({ level: 'silent' }))
       const { server, port } = await listen(app, 0)
-      const page = (await running.fileOf(id)).pages[0].id
+      const page = (await running.fileOf(id)).pages[0]!.id
       const batch = {
         base: 0,
         head: '',
@@ -195,7 +195,7 @@ describe('when it breaks', () => {
       expect(answer.body).not.toContain('nothing was changed')
       expect((await running.ask(`/projects/${id}`)).body.revision).toBe(kept)
       expect((await running.ask(`/projects/${id}/edits`, 'POST', batch)).body).toEqual({ revision: 1 })
-      expect((await running.fileOf(id)).pages[0].sections.length).toBe(1)
+      expect((await running.fileOf(id)).pages[0]!.sections.length).toBe(1)
       server.close()
     },
   )
@@ -209,19 +209,19 @@ describe('when it breaks', () => {
         : own(),
     )
     const projects = new Projects(again)
-    const page = (await projects.read(id)).file.pages[0].id
+    const page = (await projects.read(id)).file.pages[0]!.id
     const edits = [{ op: 'insert', parent: page, tree: section('s') }]
     expect(await projects.append(id, { base: 0, head: '', key: 'k', by: 'tab', at: 0, edits })).toEqual({
       revision: 1,
     })
     expect(lost).toBe(4)
-    expect((await running.fileOf(id)).pages[0].sections.length).toBe(1)
+    expect((await running.fileOf(id)).pages[0]!.sections.length).toBe(1)
   })
 
   test('after an unexpected fault the document is read anew', async () => {
     const id = await running.create()
     const projects = new Projects(breaking((own) => own()))
-    const page = (await projects.read(id)).file.pages[0].id
+    const page = (await projects.read(id)).file.pages[0]!.id
     const batch = {
       base: 0,
       head: '',

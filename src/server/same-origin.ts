@@ -58,6 +58,6 @@ export function sameOrigin(request: IncomingMessage) {
     'content-type': type = '',
   } = request.headers
   const hasBody = length !== '0' || chunked !== undefined
-  if (hasBody && !CHANGES.has(type.split(';')[0].trim().toLowerCase()))
+  if (hasBody && !CHANGES.has(type.split(';')[0]!.trim().toLowerCase()))
     throw new Problem(415, 'Not JSON', 'a change is sent as application/json')
 }

@@ -90,7 +90,7 @@ describe('the log', () => {
     const id = await create()
     expect((await insert(id, 'key-one', 0, 's1')).body).toEqual({ revision: 1 })
     expect((await insert(id, 'key-one', 0, 's1')).body).toEqual({ revision: 1 })
-    expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
+    expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual(['s1'])
   })
 
   test('behind: what was missed comes back, nothing is stored', async () => {
@@ -102,7 +102,7 @@ describe('the log', () => {
       revision: 1,
       missed: [{ revision: 1, key: 'a', edits: [{ op: 'insert' }] }],
     })
-    expect((await fileOf(id)).pages[0].sections.length).toBe(1)
+    expect((await fileOf(id)).pages[0]!.sections.length).toBe(1)
   })
 
   test('two at once: one is first, the other learns of it', async () => {
@@ -114,7 +114,7 @@ describe('the log', () => {
   test('an edit that does not apply is refused with a reason and leaves no trace', async () => {
     const id = await create()
     const refused = await append(id, 'k', 0, [
-      { op: 'insert', parent: (await fileOf(id)).pages[0].id, tree: section('s1') },
+      { op: 'insert', parent: (await fileOf(id)).pages[0]!.id, tree: section('s1') },
       { op: 'remove', node: 'nowhere' },
       { op: 'set', node: 'nowhere', props: { rowGap: 'wide' } },
     ])
@@ -122,7 +122,7 @@ describe('the log', () => {
     expect(refused.body.detail).toBe('there is no block nowhere any more')
     // Every one that is refused, so that the others can go on.
     expect((refused.body.refused as unknown as { index: number }[]).map((each) => each.index)).toEqual([1, 2])
-    expect((await fileOf(id)).pages[0].sections).toEqual([])
+    expect((await fileOf(id)).pages[0]!.sections).toEqual([])
     expect((await ask(`/projects/${id}`)).body.revision).toBe(0)
   })
 
@@ -242,7 +242,7 @@ describe('the stream', () => {
     const response = await fetch(`${running.base}/projects/${id}/stream?since=0&head=`)
     await expect.poll(() => running.streams.open.streams).toBe(1)
     const name = 'x'.repeat(400_000)
-    const page = (await fileOf(id)).pages[0].id
+    const page = (await fileOf(id)).pages[0]!.id
     let revision = 0
     // Texts that nobody reads fill what the network holds, and then what the server lets wait.
     for (; revision < 80 && running.streams.open.streams > 0; revision++) {
@@ -288,7 +288,7 @@ test('with the database down it says so; when it is back, nothing acknowledged i
   expect(down.status).toBe(503)
   expect(down.body.detail).toContain('cannot be reached')
   await running.startDatabase()
-  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
+  expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual(['s1'])
 })
 
 test('a database that is killed is started again; what was acknowledged is there', async () => {
@@ -296,7 +296,7 @@ test('a database that is killed is started again; what was acknowledged is there
   await insert(id, 'kept', 0, 's1')
   process.kill(Number(await readFile(join(running.folder, 'mariadb.pid'), 'utf8')), 'SIGKILL')
   await expect.poll(async () => (await ask('/health')).status, { timeout: 60_000 }).toBe(200)
-  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s1'])
+  expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual(['s1'])
   expect((await insert(id, 'next', 1, 's2')).status).toBe(200)
   expect(await readFile(join(running.folder, 'mariadb.log'), 'utf8')).toContain('it is started again')
 })
@@ -318,9 +318,9 @@ test('several app servers before one database: each brings itself up to date', a
   const loaded = await Promise.all(Array.from({ length: 6 }, () => other.read(id)))
   for (const { file, revision } of loaded) {
     expect(revision).toBe(5)
-    expect(file.pages[0].sections.map((each) => each.id)).toEqual(['s0', 's1', 's2', 's3', 's4'])
+    expect(file.pages[0]!.sections.map((each) => each.id)).toEqual(['s0', 's1', 's2', 's3', 's4'])
   }
-  const page = loaded[0].file.pages[0].id
+  const page = loaded[0]!.file.pages[0]!.id
   await other.append(id, {
     base: 5,
     head: 'm4',
@@ -329,7 +329,7 @@ test('several app servers before one database: each brings itself up to date', a
     at: Date.now(),
     edits: [{ op: 'insert', parent: page, tree: section('s9') }],
   })
-  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual([
+  expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual([
     's0',
     's1',
     's2',
@@ -345,23 +345,23 @@ test('a log that is set back under a running server, and goes on another way, is
   const { pool } = running
   await pool.query('DELETE FROM edits WHERE project_id = ? AND revision > 1', [id])
   await pool.query('UPDATE projects SET revision = 1, head = ? WHERE id = ?', ['b0', id])
-  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s0'])
+  expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual(['s0'])
   const other = createApp(pool, pino({ level: 'silent' })).projects
-  const page = (await other.read(id)).file.pages[0].id
+  const page = (await other.read(id)).file.pages[0]!.id
   const edit = (name: string) => [{ op: 'insert', parent: page, tree: section(name) }]
   for (const [base, head, key, name] of [
     [1, 'b0', 'c1', 's8'],
     [2, 'c1', 'c2', 's9'],
   ] as const)
     await other.append(id, { base, head, key, by: 'other', at: 0, edits: edit(name) })
-  expect((await fileOf(id)).pages[0].sections.map((each) => each.id)).toEqual(['s0', 's8', 's9'])
+  expect((await fileOf(id)).pages[0]!.sections.map((each) => each.id)).toEqual(['s0', 's8', 's9'])
   expect((await insert(id, 'b3', 3, 's5')).status).toBe(200)
   expect((await other.read(id)).file).toEqual(await fileOf(id))
 })
 
 test('a read is one revision, whatever is appended meanwhile by this server and another', async () => {
   const id = await create('Read')
-  const page = (await fileOf(id)).pages[0].id
+  const page = (await fileOf(id)).pages[0]!.id
   const other = createApp(running.pool, pino({ level: 'silent' })).projects
   let revision = 0
   let done = false
@@ -385,8 +385,8 @@ test('a read is one revision, whatever is appended meanwhile by this server and 
     while (!done) {
       const { body } = await ask(`/projects/${id}`)
       const [home] = (body.file as unknown as ProjectFile).pages
-      expect(home.sections.length).toBe(body.revision)
-      expect(body.head).toBe(home.sections.length === 0 ? '' : `w${home.sections.length - 1}`)
+      expect(home!.sections.length).toBe(body.revision)
+      expect(body.head).toBe(home!.sections.length === 0 ? '' : `w${home!.sections.length - 1}`)
       reads++
     }
   }

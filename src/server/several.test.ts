@@ -88,7 +88,7 @@ class Client {
         this.head = key
         return
       }
-      if (status === 409) await this.catchUp(base)
+      if (status === 409) await this.catchUp(base!)
       else this.failures++
       if (status === 400 || status === 422) throw new Error(JSON.stringify(body))
       await new Promise((resolve) => setTimeout(resolve, status === 409 ? 2 : 50))
@@ -106,7 +106,7 @@ class Client {
 async function newProject(base: string, name: string) {
   const { body } = await ask(`${base}/projects`, { name })
   const id = body.id as string
-  return { id, page: (await read(base, id)).file.pages[0].id }
+  return { id, page: (await read(base, id)).file.pages[0]!.id }
 }
 
 /** Keys of a project's log in order, as one node has them. */
@@ -136,7 +136,7 @@ function hear(base: string, project: string): { keys: string[] } {
       text += chunk
       for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
         const [event, data] = text.slice(0, end).split('\n')
-        if (event === 'event: edits') heard.keys.push((JSON.parse(data.slice(6)) as { key: string }).key)
+        if (event === 'event: edits') heard.keys.push((JSON.parse(data!.slice(6)) as { key: string }).key)
         text = text.slice(end + 2)
       }
     }
@@ -171,8 +171,8 @@ describe('a cluster', () => {
     await cluster.together(3)
     const [one, two, three] = cluster.addresses
     // Each asks its own node first; one of them will be gone.
-    const a = await appServer(one, two, three)
-    const b = await appServer(three, one, two)
+    const a = await appServer(one!, two!, three!)
+    const b = await appServer(three!, one!, two!)
     const shared = await newProject(a, 'Shared')
     const clients = [
       new Client('first', [a, b], shared.id, shared.page),
@@ -201,7 +201,7 @@ describe('a cluster', () => {
       const acknowledged = clients
         .filter((client) => client.project === project)
         .flatMap((each) => each.acknowledged)
-      expect([...logs[0]].sort()).toEqual(acknowledged.sort())
+      expect([...logs[0]!].sort()).toEqual(acknowledged.sort())
       expect(await read(b, project)).toEqual(await read(a, project))
     }
     expect(clients.every((client) => client.acknowledged.length === 75)).toBe(true)

@@ -73,7 +73,7 @@ describe('in the database', () => {
     expect
       .poll(
         async () =>
-          (await rows('SELECT MAX(revision) AS newest FROM snapshots WHERE project_id = ?', id))[0].newest,
+          (await rows('SELECT MAX(revision) AS newest FROM snapshots WHERE project_id = ?', id))[0]!.newest,
       )
       .toBe(revision)
   const edit = async (id: string, from: number, count: number, node: string) => {
@@ -143,7 +143,7 @@ describe('in the database', () => {
         )
       ).map(({ page_id, revision }) => `${page_id}@${revision}`),
     ).toEqual(['p0@40', 'p1@80', 'p2@120', 'p0@160', 'p1@200'])
-    const [{ full }] = await rows("SELECT SUM(edits <> '') AS full FROM edits WHERE project_id = ?", id)
+    const { full } = (await rows("SELECT SUM(edits <> '') AS full FROM edits WHERE project_id = ?", id))[0]!
     expect(Number(full)).toBe(80)
     const { projects } = createApp(running.pool, pino({ level: 'silent' }))
     expect((await projects.read(id)).file).toEqual(before)
@@ -171,7 +171,7 @@ describe('in the database', () => {
       expect(first).toMatchObject({ revision: 47, head: 'k46', pages: [{ id: 'p0' }] })
       expect(first.outline.pages.map((page) => page.id)).toEqual(['p0', 'p1', 'p2'])
       const [page] = (await projects.readPage(id, 'p1')).pages
-      expect(page.body.sections).toEqual(file.pages[1].sections)
+      expect(page!.body.sections).toEqual(file.pages[1]!.sections)
     }
     // Templates come with every page: what stands on one is drawn at once.
     await running.append(id, 'template', 47, [
@@ -188,8 +188,8 @@ describe('in the database', () => {
     const move = { op: 'move', node: 's2', parent: 'p0', order: 'a9' }
     await running.append(id, 'k48', 48, [move])
     const moved = await fresh().readPage(id, 'p0')
-    expect(moved.pages[0].body.sections.map((section) => section.id)).toEqual(['s0', 's2'])
-    expect((await running.ask(`/projects/${id}/page?id=gone`)).body.pages[0]).toMatchObject({ id: 'p0' })
+    expect(moved.pages[0]!.body.sections.map((section) => section.id)).toEqual(['s0', 's2'])
+    expect((await running.ask(`/projects/${id}/page?id=gone`)).body.pages![0]).toMatchObject({ id: 'p0' })
     expect((await running.ask('/projects/nowhere/page')).status).toBe(404)
   })
 })

@@ -72,7 +72,7 @@ export async function readSnapshot(
   const texts = await sql.pagesAt(
     db,
     id,
-    pages.map((page) => [page, at[page]] as const),
+    pages.map((page) => [page, at[page]!] as const),
   )
   for (const page of pages)
     if (!texts.has(page)) throw new Error(`the snapshot of ${id} at ${row.revision} has no page ${page}`)
@@ -99,9 +99,9 @@ export function onLadder(made: readonly number[], now: number): boolean[] {
   const rungs = new Set<string>()
   const keep = made.map(() => false)
   for (let i = made.length - 1; i >= 0; i--) {
-    const age = (now - made[i]) / 1000
+    const age = (now - made[i]!) / 1000
     const rung = LADDER.find((each) => age < each.age)
-    const name = rung && `${rung.step} ${Math.floor(made[i] / 1000 / rung.step)}`
+    const name = rung && `${rung.step} ${Math.floor(made[i]! / 1000 / rung.step)}`
     // The newest of each rung.
     keep[i] = i >= made.length - NEWEST || (name !== undefined && !rungs.has(name))
     if (name !== undefined) rungs.add(name)

@@ -86,7 +86,9 @@ export async function testServer(options: AppOptions = {}) {
       edits,
     })
   const insert = async (id: string, key: string, revision: number, name: string) =>
-    append(id, key, revision, [{ op: 'insert', parent: (await fileOf(id)).pages[0].id, tree: section(name) }])
+    append(id, key, revision, [
+      { op: 'insert', parent: (await fileOf(id)).pages[0]!.id, tree: section(name) },
+    ])
 
   return {
     folder,

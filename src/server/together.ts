@@ -45,9 +45,9 @@ export class Together<J, R> {
     }
     const again: Waiting<J, R>[] = []
     outcomes.forEach((outcome, i) => {
-      if ('again' in outcome) again.push(group[i])
-      else if ('error' in outcome) group[i].reject(outcome.error)
-      else group[i].resolve(outcome.value)
+      if ('again' in outcome) again.push(group[i]!)
+      else if ('error' in outcome) group[i]!.reject(outcome.error)
+      else group[i]!.resolve(outcome.value)
     })
     this.waiting.unshift(...again)
   }

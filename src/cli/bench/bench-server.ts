@@ -12,7 +12,7 @@ const [what, port, address] = process.argv.slice(2)
 const UNLIMITED = { address: 1e9, tab: 1e9, project: 1e9, bodies: 1e9 }
 
 async function appServer() {
-  const pool = openPool(JSON.parse(address))
+  const pool = openPool(JSON.parse(address!))
   await migrate(pool)
   return createApp(pool, pino({ level: 'silent' }), { limits: UNLIMITED }).app
 }
@@ -22,7 +22,7 @@ function emptyServer() {
   app.get('/', (_, response) => {
     response.json({ ok: true })
   })
-  const pool = openPool(JSON.parse(address))
+  const pool = openPool(JSON.parse(address!))
   app.post('/', express.json(), async (request, response) => {
     await pool.execute('INSERT INTO raw_rows (body) VALUES (?)', [JSON.stringify(request.body)])
     response.json({ ok: true })

@@ -30,7 +30,7 @@ export function boardProject(count: number): ProjectFile {
         paddingRight: 16,
         paddingBottom: 16,
         paddingLeft: 16,
-        fills: oneFill(['#e9e6de', '#f4f2ec', '#d9e4d3'][i % 3]),
+        fills: oneFill(['#e9e6de', '#f4f2ec', '#d9e4d3'][i % 3]!),
         width: { kind: 'columns', span: 3 },
       },
       [
@@ -67,6 +67,6 @@ export function boardProject(count: number): ProjectFile {
     )
   }
   const project = starterProject(`Bench of ${count}`, 'bench')
-  project.pages[0].sections = sections
+  project.pages[0]!.sections = sections
   return project
 }

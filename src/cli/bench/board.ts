@@ -176,7 +176,7 @@ export class BoardBench {
 
 /** The first block of a name; the projects begin alike. */
 function idOf(name: string): string {
-  const queue = [...boardProject(60).pages[0].sections]
+  const queue = [...boardProject(60).pages[0]!.sections]
   for (let node = queue.shift(); node; node = queue.shift()) {
     if (node.name === name) return node.id
     queue.push(...(node.children ?? []))

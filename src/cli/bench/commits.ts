@@ -92,7 +92,7 @@ async function startServer(
     { stdio: ['ignore', 'pipe', 'inherit'] },
   )
   children.push(child)
-  await once(child.stdout!, 'data')
+  await once(child.stdout, 'data')
   return `http://127.0.0.1:${port}`
 }
 
@@ -160,7 +160,7 @@ async function durable(app: string, connections: number): Promise<number> {
       const read = (await (await fetch(`${app}/api/projects/${id}`)).json()) as {
         file: { pages: { id: string }[] }
       }
-      return { id, page: read.file.pages[0].id, revision: 0 }
+      return { id, page: read.file.pages[0]!.id, revision: 0 }
     }),
   )
   // One a connection: each goes on from its own last batch.

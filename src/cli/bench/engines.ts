@@ -24,7 +24,7 @@ export type Round = Record<Task, number>
 const WIDTHS = [1440, 1200]
 
 function lastLeaf(node: BenchNode): BenchNode {
-  return node.children.length === 0 ? node : lastLeaf(node.children[node.children.length - 1])
+  return node.children.length === 0 ? node : lastLeaf(node.children[node.children.length - 1]!)
 }
 
 function time(work: () => void): number {
@@ -42,7 +42,7 @@ export function coreRounds(root: BenchNode, fonts: FontLibrary): () => Round {
   return () => {
     let layout: PageLayout | undefined
     const full = time(() => {
-      layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], paragraphs)
+      layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0]!, paragraphs)
     })
     const width = time(() => layout!.update(WIDTHS[1]))
     applyEdit(doc, {

@@ -16,7 +16,7 @@ export const FURTHER: Record<string, () => Promise<Further | Further[]>> = {
   growth: async () => {
     const { small, large } = timeGrowth(10_000, 100_000, 15)
     // Of what was timed one after the other: the machine is not as fast all the time.
-    const ratio = median(large.ms.map((ms, round) => ms / small.ms[round]))
+    const ratio = median(large.ms.map((ms, round) => ms / small.ms[round]!))
     return {
       name: 'growth',
       value: ratio,
@@ -53,7 +53,7 @@ async function benchText(): Promise<Further> {
   const viewer = await SiteViewer.open()
   try {
     const { core, chromium } = await timeText(viewer, 2000, 16)
-    const ratio = median(core.map((ms, round) => ms / chromium[round]))
+    const ratio = median(core.map((ms, round) => ms / chromium[round]!))
     return {
       name: 'text',
       value: ratio,

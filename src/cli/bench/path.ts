@@ -60,7 +60,7 @@ function project(): ProjectFile {
     props: { flow: 'free' as const, fullBleed: true, height: { kind: 'exact' as const, px: 800 } },
     children: [shape],
   }
-  return { ...rest, pages: [{ ...pages[0], sections: [section] }] }
+  return { ...rest, pages: [{ ...pages[0]!, sections: [section] }] }
 }
 
 /** The same path in a plain page, written anew with every move of a real pointer. @returns gaps between frames, ms */

@@ -62,7 +62,7 @@ function galleryOf(assets: readonly Asset[]): ProjectFile {
     props: { flow: 'lattice', rowGap: 24 },
     children: pictures,
   }
-  return { ...rest, assets: [...assets], pages: [{ ...pages[0], sections: [section] }] }
+  return { ...rest, assets: [...assets], pages: [{ ...pages[0]!, sections: [section] }] }
 }
 
 /** All that can be seen is drawn. */

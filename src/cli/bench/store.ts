@@ -58,7 +58,7 @@ function projectOf(pages: number): ProjectFile {
     },
   })
   const page = (n: number): PageFile => ({
-    ...file.pages[0],
+    ...file.pages[0]!,
     id: `p${n}`,
     name: `Page ${n}`,
     path: n === 0 ? '/' : `/p${n}`,
@@ -94,7 +94,7 @@ class Author {
 async function bytes(pool: Pool, id: string) {
   const of = async (statement: string) => {
     const [[row]] = await pool.query<RowDataPacket[]>(statement, [id])
-    return Number(row.bytes ?? 0) / 1e6
+    return Number(row!.bytes ?? 0) / 1e6
   }
   return {
     log: await of('SELECT SUM(LENGTH(edits)) AS bytes FROM edits WHERE project_id = ?'),
@@ -159,7 +159,7 @@ async function open(pool: Pool, id: string): Promise<{ doc: Document; layout: Pa
   const { file, absent } = partsOf(sent.outline, bodies)
   const doc = Document.fromParts(file, absent)
   const paragraphs = new ParagraphCache(await loadFonts(doc))
-  return { doc, layout: new PageLayout(doc, 'p0', doc.views[0].id, doc.views[0].width, paragraphs) }
+  return { doc, layout: new PageLayout(doc, 'p0', doc.views[0]!.id, doc.views[0]!.width, paragraphs) }
 }
 
 /** A small project and a large one, turn about. */
@@ -180,7 +180,7 @@ async function opening(pool: Pool): Promise<Further[]> {
   }
   const ratio = median(rounds.map((round) => round.many / round.one))
   const memory = [await memoryOf(pool, one), await memoryOf(pool, many)]
-  const timesMemory = memory[1] / memory[0]
+  const timesMemory = memory[1]! / memory[0]!
   const edits = await editing(pool, one, many)
   return [
     {
@@ -193,7 +193,7 @@ async function opening(pool: Pool): Promise<Further[]> {
       name: 'memory of an open project',
       value: timesMemory,
       met: timesMemory <= 2,
-      line: `store             memory of that: ${(memory[0] / 1000).toFixed(0)} KB and ${(memory[1] / 1000).toFixed(0)} KB: ${timesMemory.toFixed(2)}-fold (bar 2)`,
+      line: `store             memory of that: ${(memory[0]! / 1000).toFixed(0)} KB and ${(memory[1]! / 1000).toFixed(0)} KB: ${timesMemory.toFixed(2)}-fold (bar 2)`,
     },
     {
       name: 'an edit of an open project',

@@ -35,7 +35,7 @@ function paragraphsProject(count: number): ProjectFile {
       },
     }
   })
-  project.pages[0].sections = [
+  project.pages[0]!.sections = [
     { id: 'section', kind: 'section', name: 'Section', order: 'a0', props: { fullBleed: true }, children },
   ]
   return project
@@ -48,8 +48,8 @@ export async function timeText(
   rounds: number,
 ): Promise<{ core: number[]; chromium: number[] }> {
   const doc = Document.fromFile(paragraphsProject(count))
-  const layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0], new ParagraphCache(await loadFonts(doc)))
-  await viewer.show(buildSite(doc, new Map()), 'index.html', WIDTHS[0] + 100, 900)
+  const layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0]!, new ParagraphCache(await loadFonts(doc)))
+  await viewer.show(buildSite(doc, new Map()), 'index.html', WIDTHS[0]! + 100, 900)
   const browser = (width: number) =>
     viewer.page.evaluate((px) => {
       const { body } = document
@@ -58,7 +58,7 @@ export async function timeText(
       void body.offsetHeight
       return performance.now() - start
     }, width)
-  await browser(WIDTHS[0])
+  await browser(WIDTHS[0]!)
   const core: number[] = []
   const chromium: number[] = []
   for (let i = 0; i < rounds; i++) {
@@ -66,7 +66,7 @@ export async function timeText(
     const start = performance.now()
     layout.update(width)
     core.push(performance.now() - start)
-    chromium.push(await browser(width))
+    chromium.push(await browser(width!))
   }
   return { core, chromium }
 }

@@ -35,8 +35,8 @@ export function benchTree(count: number, text = false): BenchNode {
     const own: BenchNode = {
       id,
       row,
-      gap: [0, 8, 16, 24][(index + depth) % 4],
-      pad: leaf ? 0 : [0, 4, 8][index % 3],
+      gap: [0, 8, 16, 24][(index + depth) % 4]!,
+      pad: leaf ? 0 : [0, 4, 8][index % 3]!,
       // Narrow enough that the rows still have room to share at 1200 px: a new width moves everything.
       width: leaf ? 6 + ((index * 7) % 18) : undefined,
       height: leaf ? 12 + ((index * 13) % 30) : undefined,
@@ -55,7 +55,7 @@ export function benchTree(count: number, text = false): BenchNode {
       return own
     }
     const fan = depth === 0 ? Number.POSITIVE_INFINITY : [0, 5, 3, 4][depth]
-    for (let i = 0; i < fan && made < count; i++) own.children.push(node(depth + 1, i + index))
+    for (let i = 0; i < fan! && made < count; i++) own.children.push(node(depth + 1, i + index))
     return own
   }
   return node(0, 0)
@@ -109,6 +109,6 @@ export function benchProject(root: BenchNode): ProjectFile {
     props: { flow: 'column', rowGap: root.gap, fullBleed: true },
     children: root.children.map(toTree),
   }
-  project.pages[0].sections = [section]
+  project.pages[0]!.sections = [section]
   return project
 }

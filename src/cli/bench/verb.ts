@@ -96,8 +96,8 @@ async function benchTrees(tasks: Task[]): Promise<Row[]> {
         const chromium = all.map((round) => round.chromium[task])
         const own = median(core)
         // Of what was timed one after the other: the machine is not as fast all the time.
-        const toYoga = median(core.map((ms, i) => ms / yoga[i]))
-        const toChromium = median(core.map((ms, i) => ms / Math.max(0.05, chromium[i])))
+        const toYoga = median(core.map((ms, i) => ms / yoga[i]!))
+        const toChromium = median(core.map((ms, i) => ms / Math.max(0.05, chromium[i]!)))
         const bar = BARS[task]
         const met =
           (bar.yoga === undefined || toYoga <= bar.yoga) &&

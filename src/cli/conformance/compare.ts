@@ -57,7 +57,7 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   const ellipsis = layout.placed(id).at(-1)?.lines.at(-1)?.ellipsis
   if (!ellipsis) return { core, browser: lines }
   const last = core.length - 1
-  core[last] = withoutUnseen(core[last].slice(0, -ellipsis.text.length))
+  core[last] = withoutUnseen(core[last]!.slice(0, -ellipsis.text.length))
   const browser = lines.slice(0, core.length).map(withoutUnseen)
   browser[last] = browser[last]?.slice(0, core[last].length) ?? ''
   return { core, browser }
@@ -73,7 +73,7 @@ export async function compareDocument(
 ): Promise<Comparison> {
   const doc = Document.fromFile(checkProject(structuredClone(file)))
   const fonts = await loadFonts(doc, blobs)
-  const page = doc.pagesInOrder()[pageIndex]
+  const page = doc.pagesInOrder()[pageIndex]!
   const files = buildSite(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0 }
   const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)

@@ -134,36 +134,36 @@ export const hostileProjects: fc.Arbitrary<{ file: ProjectFile; blobs: Blobs }> 
     const names = opens ? given.map((name) => name || 'x') : given
     const file = shelfProject()
     const [home] = file.pages
-    file.name = names[0]
-    home.name = names[1]
+    file.name = names[0]!
+    home!.name = names[1]!
     file.views.forEach((view, i) => {
-      view.name = names[i % names.length]
+      view.name = names[i % names.length]!
     })
     const pictures = [
-      picture('bad', names[2], inside.join(''), head),
-      picture('worse', names[3], inside[0], ''),
+      picture('bad', names[2]!, inside.join(''), head),
+      picture('worse', names[3]!, inside[0]!, ''),
     ]
     file.assets = pictures.map(([asset]) => asset)
     const asName = (name: string) => name.replace(/[.{}$]/g, '').slice(0, 60) || 'x'
     Object.assign(file.tokens, {
-      [asName(names[4])]: {
+      [asName(names[4]!)]: {
         $type: 'fontFamily',
-        [asName(names[5])]: { $value: names[0] },
+        [asName(names[5]!)]: { $value: names[0] },
       },
     })
     paths.forEach((given, i) => {
       const path = opens ? `${safePath(given)}${i}`.replace('/0', '/con') : given
-      file.pages.push({ id: `extra${i}`, name: names[i], path, order: `a${i + 1}`, views: [], sections: [] })
+      file.pages.push({ id: `extra${i}`, name: names[i]!, path, order: `a${i + 1}`, views: [], sections: [] })
     })
     const blocks: NodeTree[] = []
     const walk = (node: NodeTree) => {
       blocks.push(node)
       node.children?.forEach(walk)
     }
-    home.sections.forEach(walk)
+    home!.sections.forEach(walk)
     for (const { at, where, text, link } of attacks) {
       if (opens && ['tag', 'color', 'override'].includes(where)) continue
-      strike(blocks[at % blocks.length], where, text, opens && linkProblem(link) ? '#' : link, opens)
+      strike(blocks[at % blocks.length]!, where, text, opens && linkProblem(link) ? '#' : link, opens)
     }
     return { file, blobs: new Map(pictures.map(([{ hash }, bytes]) => [hash, bytes])) }
   })

@@ -132,7 +132,7 @@ export async function hostile(
               [...files].map(([path, body]) => [path, path.endsWith('.html') ? withoutPolicy(body) : body]),
             )
           : files
-        const picture = pageSvg(doc, await layoutPage({ doc, blobs }, doc.pagesInOrder()[0].id), blobs)
+        const picture = pageSvg(doc, await layoutPage({ doc, blobs }, doc.pagesInOrder()[0]!.id), blobs)
         guard.files.set('page.svg', Buffer.from(picture))
         for (const path of guard.files.keys()) {
           if (!/\.(html|svg)$/.test(path)) continue

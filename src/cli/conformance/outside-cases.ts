@@ -20,7 +20,7 @@ const everyTag = (kind: 'box' | 'text') =>
 const wideGutters = inTwoViews(
   box({ width: columns(3), height: px(20) }, box({ width: columns(1), height: px(20) })),
 )
-wideGutters.views[1].lattice = { ...wideGutters.views[1].lattice, columns: 12, gutter: 40, margin: 16 }
+wideGutters.views[1]!.lattice = { ...wideGutters.views[1]!.lattice, columns: 12, gutter: 40, margin: 16 }
 
 /** By name: the rule, and the smallest document that needs it. */
 export const OUTSIDE_CASES: Record<string, ProjectFile> = {

@@ -26,7 +26,7 @@ export function project(...children: NodeTree[]): ProjectFile {
     name: 'Case',
     tokens: {},
     assets: [],
-    views: [{ ...starterProject('Case', 'page').views[0], id: 'wide' }],
+    views: [{ ...starterProject('Case', 'page').views[0]!, id: 'wide' }],
     pages: [
       {
         id: 'page',
@@ -42,13 +42,13 @@ export function project(...children: NodeTree[]): ProjectFile {
 
 export function inSection(props: Props, ...children: NodeTree[]): ProjectFile {
   const file = project()
-  file.pages[0].sections = [node('section', { height: snug, ...props }, children)]
+  file.pages[0]!.sections = [node('section', { height: snug, ...props }, children)]
   return file
 }
 
 /** As `project`, with a second view below 600 px in which `overrides` of the blocks count. */
 export function inTwoViews(...children: NodeTree[]): ProjectFile {
   const file = project(...children)
-  file.views.push({ ...file.views[0], id: 'narrow', name: 'Mobile', width: 390, breakpoint: 600, fold: 844 })
+  file.views.push({ ...file.views[0]!, id: 'narrow', name: 'Mobile', width: 390, breakpoint: 600, fold: 844 })
   return file
 }

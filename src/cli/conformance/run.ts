@@ -88,7 +88,7 @@ async function explain(
   if (!smallest) return
   const result = await compareDocument(viewer, smallest, options.widths)
   print('smallest failing document:')
-  for (const section of smallest.pages[0].sections) printTree(section, '  ', print)
+  for (const section of smallest.pages[0]!.sections) printTree(section, '  ', print)
   for (const off of result.boxesOff.slice(0, 12)) {
     print(
       `  box ${off.node} at ${off.width}: core ${JSON.stringify(off.core)} browser ${JSON.stringify(off.browser)}`,

@@ -19,6 +19,6 @@ export function shelfProject(): ProjectFile {
       : builder.section('Stage', { flow: 'column', paddingTop: 24, paddingBottom: 24 }, [draft])
   })
   const keys = generateNKeysBetween(null, null, drafts.length)
-  file.pages[0].sections = drafts.map((draft, i) => plant(draft, () => `s${count++}`, keys[i]))
+  file.pages[0]!.sections = drafts.map((draft, i) => plant(draft, () => `s${count++}`, keys[i]!))
   return file
 }

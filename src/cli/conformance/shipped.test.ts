@@ -12,5 +12,5 @@ test('the demos, every page of them, and the shelf', async () => {
     'Undertow Night Market, Home',
     'shelf',
   ])
-  for (const [, file, page] of sites) expect(file.pages[page].sections.length).toBeGreaterThan(2)
+  for (const [, file, page] of sites) expect(file.pages[page]!.sections.length).toBeGreaterThan(2)
 })

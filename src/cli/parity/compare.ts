@@ -35,7 +35,7 @@ function isFlat(data: Uint8Array, width: number, x: number, y: number): boolean 
   for (let dy = -2; dy <= 2; dy++)
     for (let dx = -2; dx <= 2; dx++) {
       const other = at + (dy * width + dx) * 4
-      for (let c = 0; c < 3; c++) if (Math.abs(data[other + c] - data[at + c]) > 1) return false
+      for (let c = 0; c < 3; c++) if (Math.abs(data[other + c]! - data[at + c]!) > 1) return false
     }
   return true
 }
@@ -47,7 +47,7 @@ function flatDifference(a: Uint8Array, b: Uint8Array, width: number, height: num
     for (let x = 2; x < width - 2; x += 2) {
       const at = (y * width + x) * 4
       let difference = 0
-      for (let c = 0; c < 3; c++) difference = Math.max(difference, Math.abs(a[at + c] - b[at + c]))
+      for (let c = 0; c < 3; c++) difference = Math.max(difference, Math.abs(a[at + c]! - b[at + c]!))
       if (difference > most && isFlat(a, width, x, y) && isFlat(b, width, x, y)) most = difference
     }
   return most

@@ -31,7 +31,7 @@ class Designer {
   ) {}
 
   chance = (share: number) => this.random() < share
-  one = <T>(list: readonly T[]): T => list[Math.floor(this.random() * list.length)]
+  one = <T>(list: readonly T[]): T => list[Math.floor(this.random() * list.length)]!
   whole = (low: number, high: number) => low + Math.floor(this.random() * (high - low + 1))
 
   node(kind: Kind, props: Props, children: NodeTree[] = []): NodeTree {
@@ -42,14 +42,14 @@ class Designer {
       name: kind,
       order: 'a0',
       props,
-      children: children.map((child, i) => ({ ...child, order: keys[i] })),
+      children: children.map((child, i) => ({ ...child, order: keys[i]! })),
     }
   }
 
   words(least: number, most: number): string {
     const list = Array.from({ length: this.whole(least, most) }, () => this.one(WORDS))
     const text = list.join(' ')
-    return `${text[0].toUpperCase()}${text.slice(1)}${this.chance(0.7) ? '.' : ''}`
+    return `${text[0]!.toUpperCase()}${text.slice(1)}${this.chance(0.7) ? '.' : ''}`
   }
 
   look(): Props {
@@ -313,7 +313,7 @@ class Designer {
     )
     const sections = [this.header(), this.hero(), ...middle, this.quote()]
     const keys = generateNKeysBetween(null, null, sections.length)
-    return sections.map((section, i) => ({ ...section, order: keys[i] }))
+    return sections.map((section, i) => ({ ...section, order: keys[i]! }))
   }
 }
 
@@ -321,6 +321,6 @@ class Designer {
 export function designedPage(seed: number, assets: readonly Asset[]): ProjectFile {
   const file = starterProject(`Page ${seed}`, 'home')
   file.assets = [...assets]
-  file.pages[0].sections = new Designer(randomFrom(seed), assets).page()
+  file.pages[0]!.sections = new Designer(randomFrom(seed), assets).page()
   return file
 }

@@ -19,7 +19,7 @@ const node = (kind: Kind, props: Props, children: NodeTree[] = []): NodeTree => 
   name: kind,
   order: 'a0',
   props,
-  children: children.map((child, i) => ({ ...child, order: keys[i] })),
+  children: children.map((child, i) => ({ ...child, order: keys[i]! })),
 })
 
 const over = (...fills: Bare[]): Items<SaidFill> =>
@@ -268,7 +268,7 @@ const cutOff = (): NodeTree[] =>
 /** @param assets pictures that it may show */
 export function paintsPage(assets: readonly Asset[]): ProjectFile {
   count = 0
-  const { id } = assets[0]
+  const { id } = assets[0]!
   const boxes = [...filled(id), ...mixed(id)].map((props) => node('box', { ...size, ...props }))
   const framed = filled(id)
     .slice(0, 9)
@@ -309,6 +309,6 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
   ]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }
-  file.pages[0].sections = [section]
+  file.pages[0]!.sections = [section]
   return file
 }

@@ -82,7 +82,7 @@ export async function parity(args: string[]): Promise<number> {
     await app.stop()
     await rm(data, { recursive: true, force: true })
   }
-  console.log(`pages ${findings.get(ways[0])!.length}, random ones from seed ${seed}`)
+  console.log(`pages ${findings.get(ways[0]!)!.length}, random ones from seed ${seed}`)
   const met = ways.map((way) => report(way, findings.get(way)!))
   return met.every(Boolean) ? 0 : 1
 }

@@ -66,7 +66,7 @@ export class AppServers {
   private async begin(i: number) {
     // Each asks another node first.
     const turned = this.databases.map((_, k) => this.databases[(i + k) % this.databases.length])
-    const args = turned.flatMap((address) => ['--database', urlOf(address)])
+    const args = turned.flatMap((address) => ['--database', urlOf(address!)])
     const child = spawn(
       process.execPath,
       ['--import', LOADER, MAIN, 'start', '--stateless', '--port', String(this.ports[i]), ...args],
@@ -77,7 +77,7 @@ export class AppServers {
       // Killed, it has no code of its own.
       if (code !== null) this.fell.push(`app server ${i} ended by itself with ${code}`)
     })
-    const said = await Promise.race([once(child.stdout!, 'data'), once(child, 'exit').then(() => undefined)])
+    const said = await Promise.race([once(child.stdout, 'data'), once(child, 'exit').then(() => undefined)])
     child.stdout?.resume()
     if (!said) {
       await new Promise((resolve) => setTimeout(resolve, 500))
@@ -86,7 +86,7 @@ export class AppServers {
   }
 
   async kill(i: number) {
-    this.children[i].kill('SIGKILL')
+    this.children[i]!.kill('SIGKILL')
     await new Promise((resolve) => setTimeout(resolve, 1500))
     await this.begin(i)
   }

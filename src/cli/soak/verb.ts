@@ -112,7 +112,7 @@ class Soak {
     while (Date.now() < until) {
       await new Promise((resolve) => setTimeout(resolve, 20 + this.random() * 200))
       const drawn = this.random()
-      const tab = this.tabs[at]
+      const tab = this.tabs[at]!
       if (drawn < 0.006) {
         this.happened.reloads++
         this.heard(tab)
@@ -126,7 +126,7 @@ class Soak {
   }
 
   private async killTab(at: number) {
-    const tab = this.tabs[at]
+    const tab = this.tabs[at]!
     this.happened.tabs++
     tab.kill()
     this.heard(tab)
@@ -193,7 +193,7 @@ class Soak {
     const { session } = tab
     const [page] = session.doc.pages.keys()
     const tree = { id, kind: 'section' as const, name: id, order: 'a5', props: {} }
-    session.commit([{ op: 'insert', parent: page, tree }], 'Last')
+    session.commit([{ op: 'insert', parent: page!, tree }], 'Last')
     return [id]
   }
 
@@ -226,8 +226,8 @@ class Soak {
 
   private async checkLog(faults: string[]) {
     const [address] = this.apps.addresses
-    const log = await this.get<{ key: string; revision: number }[]>(address, '/edits?since=0&head=')
-    const parked = await this.get<unknown[]>(address, '/parked')
+    const log = await this.get<{ key: string; revision: number }[]>(address!, '/edits?since=0&head=')
+    const parked = await this.get<unknown[]>(address!, '/parked')
     const keys = log.map((batch) => batch.key)
     if (new Set(keys).size < keys.length) faults.push('a batch was taken twice')
     if (log.some((batch, i) => batch.revision !== i + 1)) faults.push('the log has gaps')

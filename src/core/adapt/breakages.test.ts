@@ -33,9 +33,9 @@ const percent = (share: number) => ({ kind: 'percent', percent: share }) as cons
 
 function laidOut(props: Props, ...children: NodeTree[]) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [node('section', 'Section', { fullBleed: true, flow: 'row', ...props }, children)]
+  file.pages[0]!.sections = [node('section', 'Section', { fullBleed: true, flow: 'row', ...props }, children)]
   const doc = Document.fromFile(file)
-  return new PageLayout(doc, 'home', doc.views[0].id, 1440, new ParagraphCache(fonts))
+  return new PageLayout(doc, 'home', doc.views[0]!.id, 1440, new ParagraphCache(fonts))
 }
 
 describe('what breaks', () => {
@@ -84,7 +84,7 @@ describe('what breaks', () => {
     const [first, second] = breakagesOver(cut, { least: 320, most: 2560 })
     expect(first).toMatchObject({ kind: 'crumbled', node: 'words' })
     expect(second).toMatchObject({ kind: 'cut', node: 'words', from: 320 })
-    expect(second.to).toBe(first.from - 1)
+    expect(second!.to).toBe(first!.from - 1)
   })
 
   test('a block that is too low for what is in it, from the width on at which its lines are too many', () => {
@@ -99,7 +99,7 @@ describe('what breaks', () => {
       layout.update(width)
       return layout.rect('words')!.height
     }
-    expect([high(low.to) > 70, high(low.to + 1) > 70]).toEqual([true, false])
+    expect([high(low!.to) > 70, high(low!.to + 1) > 70]).toEqual([true, false])
   })
 
   test('a lifted block that comes to lie over words; what it lies over as drawn is meant so', () => {

@@ -88,7 +88,7 @@ export function distributeEdits(
   if (typeof boxes === 'string') return boxes
   if (boxes.length < 3) return 'select three or more blocks to distribute them'
   if (!boxes.every(isLiftedBox)) {
-    const parent = boxes[0].parent!
+    const parent = boxes[0]!.parent!
     if (boxes.some((box) => box.parent !== parent)) return 'the blocks must lie in the same box'
     const along = parent.flow === Flow.Row ? 'x' : 'y'
     if (parent.flow === Flow.Lattice || along !== axis)
@@ -100,8 +100,8 @@ export function distributeEdits(
   const list = boxes
     .map((box) => ({ box, rect: layout.seen(box.id)! }))
     .sort((a, b) => from(a.rect) - from(b.rect))
-  const first = list[0].rect
-  const last = list[list.length - 1].rect
+  const first = list[0]!.rect
+  const last = list[list.length - 1]!.rect
   const edits: Edit[] = []
   const place = (box: LayoutBox, at: number) =>
     edits.push(set(box.node, pinsSeenAt(layout, box.id, axis === 'x' ? { x: at } : { y: at })))
@@ -117,7 +117,7 @@ export function distributeEdits(
   const gap = (from(last) + size(last) - from(first) - total) / (list.length - 1)
   let at = from(first)
   for (const { box, rect } of list) {
-    if (box !== list[0].box && box !== list[list.length - 1].box) place(box, at)
+    if (box !== list[0]!.box && box !== list[list.length - 1]!.box) place(box, at)
     at += size(rect) + gap
   }
   return edits
@@ -134,7 +134,7 @@ export function gapEdits(
   if (typeof boxes === 'string') return boxes
   if (boxes.length < 2) return 'select two or more blocks to set the gap between them'
   if (!boxes.every(isLiftedBox)) {
-    const parent = boxes[0].parent!
+    const parent = boxes[0]!.parent!
     if (boxes.some((box) => box.parent !== parent)) return 'the blocks must lie in the same box'
     return [set(parent.node, { rowGap: gap, ...(parent.flow === Flow.Lattice ? {} : { columnGap: null }) })]
   }
@@ -143,7 +143,7 @@ export function gapEdits(
   const spreadY = Math.max(...list.map((each) => each.rect.y)) - Math.min(...list.map((each) => each.rect.y))
   const across = spreadX >= spreadY
   list.sort((a, b) => (across ? a.rect.x - b.rect.x : a.rect.y - b.rect.y))
-  let at = across ? list[0].rect.x : list[0].rect.y
+  let at = across ? list[0]!.rect.x : list[0]!.rect.y
   const edits: Edit[] = []
   list.forEach(({ box, rect }, i) => {
     if (i > 0) edits.push(set(box.node, pinsSeenAt(layout, box.id, across ? { x: at } : { y: at })))
@@ -162,7 +162,7 @@ export function sameSizeEdits(
   const boxes = boxesOf(layout, ids)
   if (typeof boxes === 'string') return boxes
   if (boxes.length < 2) return 'select two or more blocks; the last one is the measure'
-  const measure = boxes[boxes.length - 1]
+  const measure = boxes[boxes.length - 1]!
   const px = Math.round(measure[side] * 100) / 100
   return boxes.slice(0, -1).map((box) => set(box.node, { [side]: { kind: 'exact', px } }))
 }
@@ -176,28 +176,28 @@ export function swapEdits(
 ): Edit[] | string {
   if (ids.length !== 2) return 'select exactly two blocks to swap'
   const [a, b] = ids.map((id) => doc.node(id))
-  if (!a.parent || !b.parent) return 'these blocks cannot be swapped'
-  if (doc.isInside(a.id, b.id) || doc.isInside(b.id, a.id)) return 'one of these blocks lies in the other'
-  if ((a.kind === 'section') !== (b.kind === 'section'))
+  if (!a!.parent || !b!.parent) return 'these blocks cannot be swapped'
+  if (doc.isInside(a!.id, b!.id) || doc.isInside(b!.id, a!.id)) return 'one of these blocks lies in the other'
+  if ((a!.kind === 'section') !== (b!.kind === 'section'))
     return 'a section can only change places with a section'
-  const boxes = [a, b].map((node) => layout.boxes.get(node.id))
+  const boxes = [a, b].map((node) => layout.boxes.get(node!.id))
   if (boxes.every((box) => box && isLiftedBox(box))) {
-    const [one, other] = [layout.rect(a.id), layout.rect(b.id)]
+    const [one, other] = [layout.rect(a!.id), layout.rect(b!.id)]
     if (one && other)
       return [
-        set(a, pinsAt(layout, a.id, { x: other.x, y: other.y })),
-        set(b, pinsAt(layout, b.id, { x: one.x, y: one.y })),
+        set(a!, pinsAt(layout, a!.id, { x: other.x, y: other.y })),
+        set(b!, pinsAt(layout, b!.id, { x: one.x, y: one.y })),
       ]
   }
-  if (a.parent === b.parent)
+  if (a!.parent === b!.parent)
     return [
-      { op: 'move', node: a.id, parent: a.parent, order: b.order },
-      { op: 'move', node: b.id, parent: b.parent, order: a.order },
+      { op: 'move', node: a!.id, parent: a!.parent, order: b!.order },
+      { op: 'move', node: b!.id, parent: b!.parent, order: a!.order },
     ]
   const indexOf = (node: Node) => doc.node(node.parent!).children.indexOf(node.id)
   return [
-    { op: 'move', node: a.id, parent: b.parent, order: orderAt(doc, b.parent, indexOf(b)) },
-    { op: 'move', node: b.id, parent: a.parent, order: orderAt(doc, a.parent, indexOf(a)) },
+    { op: 'move', node: a!.id, parent: b!.parent, order: orderAt(doc, b!.parent, indexOf(b!)) },
+    { op: 'move', node: b!.id, parent: a!.parent, order: orderAt(doc, a!.parent, indexOf(a!)) },
   ]
 }
 

@@ -67,16 +67,16 @@ describe('typed areas on the page', () => {
       { from: 1, to: 4, exact: true },
       { from: 6, to: 12, exact: true },
     ])
-    expect(rect(made[0]).y).toBe(rect(made[1]).y)
-    expect(rect(made[0]).height).toBe(300)
-    expect(doc.node(made[0]).props.fills).not.toEqual(doc.node(made[1]).props.fills)
+    expect(rect(made[0]!).y).toBe(rect(made[1]!).y)
+    expect(rect(made[0]!).height).toBe(300)
+    expect(doc.node(made[0]!).props.fills).not.toEqual(doc.node(made[1]!).props.fills)
   })
   test('elsewhere get a section of their own behind it', () => {
     const { doc, layout, run } = lay({ flow: 'free' }, [])
     const { edits, made } = areaEdits(doc, layout, typed, 300, 's', makeId)
     run(edits)
-    expect(doc.node(layout.page).children.indexOf(doc.node(made[0]).parent!)).toBe(1)
-    expect(coverOf(layout, made[1])).toEqual({ from: 6, to: 12, exact: true })
+    expect(doc.node(layout.page).children.indexOf(doc.node(made[0]!).parent!)).toBe(1)
+    expect(coverOf(layout, made[1]!)).toEqual({ from: 6, to: 12, exact: true })
   })
 })
 

@@ -47,7 +47,7 @@ export function readAreas(text: string, columns: number): Area[] | AreaProblem {
       }
     const name = words.trim() || 'area'
     if (name.toLowerCase() !== 'leave')
-      areas.push({ name: name[0].toUpperCase() + name.slice(1), from: used + 1, span: count })
+      areas.push({ name: name[0]!.toUpperCase() + name.slice(1), from: used + 1, span: count })
     used += count
   }
   if (areas.length === 0)
@@ -71,7 +71,7 @@ function tree(
     kind: 'box',
     name,
     order,
-    props: { flow: 'column', rowGap: 16, fills: oneFill(GREYS[grey % GREYS.length]), ...props },
+    props: { flow: 'column', rowGap: 16, fills: oneFill(GREYS[grey % GREYS.length]!), ...props },
     ...(overrides ? { overrides } : {}),
   }
 }
@@ -132,7 +132,7 @@ export function areaEdits(
     tree(
       makeId(),
       name,
-      keys[i],
+      keys[i]!,
       before + i,
       sized(span, from, height),
       narrower(doc, layout.viewId, from + span - 1),

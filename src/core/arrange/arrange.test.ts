@@ -19,7 +19,7 @@ const text = (id: string, order: string, props: NodeTree['props'] = {}): NodeTre
 
 function sample() {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -113,10 +113,10 @@ describe('the clipboard', () => {
     const doc = sample()
     const read = readBlocks(copyBlocks(doc, ['s', 'a']), makeId)!
     expect(read.trees.length).toBe(1)
-    expect(read.trees[0].children!.map((tree) => tree.props)).toEqual(
+    expect(read.trees[0]!.children!.map((tree) => tree.props)).toEqual(
       doc.tree('s').children!.map((tree) => tree.props),
     )
-    expect(doc.nodes.has(read.trees[0].id)).toBe(false)
+    expect(doc.nodes.has(read.trees[0]!.id)).toBe(false)
   })
   test('anything else is not blocks', () => {
     expect(readBlocks('a sentence', makeId)).toBeUndefined()

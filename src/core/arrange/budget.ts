@@ -41,14 +41,14 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
       if (!read.ok) return { part, reason: read.reason }
       px = read.value
     }
-    const name = words.trim() === '' ? 'section' : words.trim()
-    const label = name[0].toUpperCase() + name.slice(1)
+    const name = words!.trim() === '' ? 'section' : words!.trim()
+    const label = name[0]!.toUpperCase() + name.slice(1)
     for (let i = 0; i < count; i++)
       bands.push({ name: count > 1 ? `${label} ${i + 1}` : label, height: Math.round(px * 100) / 100 })
   }
   const cushion = bands.findIndex((band) => isCushion(band.name))
   if (cushion >= 0 && cushion < bands.length - 1)
-    return { part: bands[cushion].name, reason: 'the cushion is what stays free at the end; write it last' }
+    return { part: bands[cushion]!.name, reason: 'the cushion is what stays free at the end; write it last' }
   if (bands.length === 0)
     return { part: '', reason: 'write the bands first, such as “header 96, 3 × section 520, footer 180”' }
   let total = 0
@@ -99,7 +99,7 @@ export function budgetEdits(
   const wanted = last(bands) ? bands.slice(0, -1) : bands
   const edits: Edit[] = wanted
     .slice(0, shown.length)
-    .map((band, i) => set(shown[i], { height: height(band) }))
+    .map((band, i) => set(shown[i]!, { height: height(band) }))
   const added = [...wanted.slice(shown.length), ...(last(bands) && !cushion ? bands.slice(-1) : [])]
   if (cushion) {
     if (last(bands)) edits.push(set(cushion, { height: height(bands.at(-1)!) }))
@@ -107,7 +107,7 @@ export function budgetEdits(
   }
   const keys = ordersAt(doc, layout.page, endOfPage(doc, layout.page), added.length)
   added.forEach((band, i) => {
-    const tag = /^(header|footer)\b/i.exec(band.name)?.[1].toLowerCase() as 'header' | 'footer' | undefined
+    const tag = /^(header|footer)\b/i.exec(band.name)?.[1]?.toLowerCase() as 'header' | 'footer' | undefined
     edits.push({
       op: 'insert',
       parent: layout.page,
@@ -115,12 +115,12 @@ export function budgetEdits(
         id: makeId(),
         kind: 'section',
         name: band.name,
-        order: keys[i],
+        order: keys[i]!,
         props: {
           flow: 'lattice',
           tag: tag ?? 'section',
           height: height(band),
-          ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[i % GREYS.length]) }),
+          ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[i % GREYS.length]!) }),
         },
       },
     })

@@ -13,13 +13,13 @@ function areaOf(path: Path): number {
     const points = [...pointsAlong([chain])]
     return Math.abs(
       points.reduce((sum, [x, y], i) => {
-        const [nextX, nextY] = points[(i + 1) % points.length]
+        const [nextX, nextY] = points[(i + 1) % points.length]!
         return sum + (x * nextY - nextX * y) / 2
       }, 0),
     )
   })
   const [most, ...rest] = areas.sort((a, b) => b - a)
-  return most + rest.reduce((sum, area) => sum + area, 0)
+  return most! + rest.reduce((sum, area) => sum + area, 0)
 }
 
 const square = (x: number) => pathIn({ form: 'polygon', sides: 4 }, x, 0, 100, 100)

@@ -36,20 +36,20 @@ export function combineEdits(
   const [lowest, ...others] = boxes
   const to = boxRound(boundsOf(sum))
   const kept = (path: Path) => keptIn(path, to)
-  const around = layout.rect(lowest.parent!.id) ?? { x: 0, y: 0 }
+  const around = layout.rect(lowest!.parent!.id) ?? { x: 0, y: 0 }
   const place =
-    lowest.pins === null
+    lowest!.pins === null
       ? {}
       : {
-          pinLeft: { px: to.x - around.x - lowest.parent!.borL },
-          pinTop: { px: to.y - around.y - lowest.parent!.borT },
+          pinLeft: { px: to.x - around.x - lowest!.parent!.borL },
+          pinTop: { px: to.y - around.y - lowest!.parent!.borT },
           pinRight: null,
           pinBottom: null,
           pinCenterX: null,
           pinCenterY: null,
         }
   return [
-    set(lowest.node, {
+    set(lowest!.node, {
       form: { form: 'path', data: kept(sum), of: { how, parts: paths.map(kept) } },
       width: { kind: 'exact', px: to.width },
       height: { kind: 'exact', px: to.height },

@@ -47,7 +47,7 @@ export function drawnPath(
   const rect = boxRound(boundsOf(path))
   const form = { form: 'path', data: keptIn(path, rect) }
   const props = { form, ...look }
-  return drawn(doc, layout, { kind: 'shape', name: 'Path', rect, y: path[0].from[1], props }, makeId)
+  return drawn(doc, layout, { kind: 'shape', name: 'Path', rect, y: path[0]!.from[1], props }, makeId)
 }
 
 type Point = { x: number; y: number }

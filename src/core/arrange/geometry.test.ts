@@ -57,11 +57,13 @@ describe('align', () => {
           )
           const ids = list.map((_, i) => `k${i}`)
           const sorted = [...ids].sort((p, q) => rect(p).x - rect(q).x)
-          const ends = [rect(sorted[0]).x, rect(sorted[sorted.length - 1]).x]
+          const ends = [rect(sorted[0]!).x, rect(sorted[sorted.length - 1]!).x]
           run(distributeEdits(layout, ids, 'x', 'gaps', set))
-          expect([rect(sorted[0]).x, rect(sorted[sorted.length - 1]).x]).toEqual(ends)
-          const gaps = sorted.slice(1).map((id, i) => rect(id).x - rect(sorted[i]).x - rect(sorted[i]).width)
-          for (const gap of gaps) expect(gap).toBeCloseTo(gaps[0], 1)
+          expect([rect(sorted[0]!).x, rect(sorted[sorted.length - 1]!).x]).toEqual(ends)
+          const gaps = sorted
+            .slice(1)
+            .map((id, i) => rect(id).x - rect(sorted[i]!).x - rect(sorted[i]!).width)
+          for (const gap of gaps) expect(gap).toBeCloseTo(gaps[0]!, 1)
         },
       ),
       { numRuns: 60 },
@@ -75,8 +77,8 @@ describe('align', () => {
     expect([rect('a').width, rect('b').width]).toEqual([30, 30])
     const places = [rect('a'), rect('c')]
     run(swapEdits(doc, layout, ['a', 'c'], set))
-    expect([rect('c').x, rect('c').y]).toEqual([places[0].x, places[0].y])
-    expect([rect('a').x, rect('a').y]).toEqual([places[1].x, places[1].y])
+    expect([rect('c').x, rect('c').y]).toEqual([places[0]!.x, places[0]!.y])
+    expect([rect('a').x, rect('a').y]).toEqual([places[1]!.x, places[1]!.y])
     run(stackEdits(layout, 'a', 'front', set))
     expect(doc.node('a').props.z).toBe(1)
     expect(stackEdits(layout, 'a', 'front', set)).toEqual([])
@@ -99,7 +101,7 @@ describe('a cushion', () => {
     expect(names()).toEqual(['Section', 'Last', 'Cushion'])
     run(budgetEdits(doc, layout, bands('header 96, hero 300, news 200, cushion 90'), set, makeId))
     expect(names()).toEqual(['Section', 'Last', 'News', 'Cushion'])
-    expect(rect(doc.node(layout.page).children[3]).height).toBe(90)
+    expect(rect(doc.node(layout.page).children[3]!).height).toBe(90)
     expect(endOfPage(doc, layout.page)).toBe(3)
     run(budgetEdits(doc, layout, bands('header 96, hero 300'), set, makeId))
     expect(names()).toEqual(['Section', 'Last'])
@@ -119,12 +121,12 @@ describe('snapping', () => {
     const lines = snapLines(layout, ['a'], new Set(['columns'] as const))
     const { left, columnWidth, gutter } = layout.used
     const second = left + columnWidth + gutter
-    expect(snapRect({ x: second + 3, y: 0, width: 10, height: 10 }, lines, 5).hits[0].reason).toBe(
+    expect(snapRect({ x: second + 3, y: 0, width: 10, height: 10 }, lines, 5).hits[0]!.reason).toBe(
       'column 2, left edge',
     )
     const end = snapRect({ x: left + columnWidth - 53, y: 0, width: 50, height: 10 }, lines, 5)
     expect(end.rect.x + 50).toBeCloseTo(left + columnWidth)
-    expect(end.hits[0].reason).toBe('column 1, right edge')
+    expect(end.hits[0]!.reason).toBe('column 1, right edge')
   })
   test('equal gaps, the page’s centre, the baseline', () => {
     const { layout } = lay({ flow: 'free' }, [at('a', 0, 0), at('b', 136, 0), at('c', 700, 300)])
@@ -142,7 +144,7 @@ describe('snapping', () => {
     const lines = snapLines(layout, ['a'], new Set(['gutters'] as const))
     const { rect, hits } = snapRect({ x: middle - 22, y: 0, width: 40, height: 10 }, lines, 4)
     expect(rect.x + 20).toBeCloseTo(middle)
-    expect(hits[0].reason).toBe('middle of gutter 1')
+    expect(hits[0]!.reason).toBe('middle of gutter 1')
   })
   test('what is out of reach stays', () => {
     const { layout } = lay({ flow: 'free' }, [at('a', 0, 0)])

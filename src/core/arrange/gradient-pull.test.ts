@@ -50,7 +50,7 @@ describe('where a gradient can be taken hold of', () => {
       [to.x, 400],
       [to.y, 100],
     ])
-      expect(is).toBeCloseTo(px)
+      expect(is).toBeCloseTo(px!)
     expect(way).toEqual(to)
     expect(centre).toBeUndefined()
     expect(along).toEqual([from, to])
@@ -64,7 +64,7 @@ describe('where a gradient can be taken hold of', () => {
     fc.assert(
       fc.property(some, size, (each, room) => {
         const { along } = gradientHandles(each, room)
-        expect(Math.abs(alongAt(each, room, along[1]) - each.stops[1].at)).toBeLessThan(0.11)
+        expect(Math.abs(alongAt(each, room, along[1]!) - each.stops[1]!.at)).toBeLessThan(0.11)
       }),
     ))
   test('its way let go where it is stays, in every shape', () =>
@@ -89,10 +89,10 @@ describe('pulled', () => {
   })
   test('a colour goes no farther than those beside it', () => {
     const three = gradient({ stops: [10, 50, 80].map((at) => ({ color: '#000000', at })) })
-    expect(stopPulled(three, SIZE, 1, { x: 240, y: 7 }).stops[1].at).toBe(60)
-    expect(stopPulled(three, SIZE, 1, { x: 4000, y: 0 }).stops[1].at).toBe(80)
-    expect(stopPulled(three, SIZE, 1, { x: -10, y: 0 }).stops[1].at).toBe(10)
-    expect(stopPulled(three, SIZE, 2, { x: 4000, y: 0 }).stops[2].at).toBe(100)
+    expect(stopPulled(three, SIZE, 1, { x: 240, y: 7 }).stops[1]!.at).toBe(60)
+    expect(stopPulled(three, SIZE, 1, { x: 4000, y: 0 }).stops[1]!.at).toBe(80)
+    expect(stopPulled(three, SIZE, 1, { x: -10, y: 0 }).stops[1]!.at).toBe(10)
+    expect(stopPulled(three, SIZE, 2, { x: 4000, y: 0 }).stops[2]!.at).toBe(100)
   })
   test('one more takes the nearer colour, in its place; and no more than there may be', () => {
     const more = stopAdded(gradient(), SIZE, { x: 300, y: 20 })!

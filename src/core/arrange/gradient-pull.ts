@@ -116,5 +116,5 @@ export function stopAdded(gradient: Gradient, size: Size, at: Point): Gradient |
   const index = next < 0 ? stops.length : next
   const beside = [stops[index - 1], stops[index]].filter((stop) => stop !== undefined)
   const [nearest] = beside.sort((a, b) => Math.abs(a.at - place) - Math.abs(b.at - place))
-  return { ...gradient, stops: stops.toSpliced(index, 0, { color: nearest.color, at: place }) }
+  return { ...gradient, stops: stops.toSpliced(index, 0, { color: nearest!.color, at: place }) }
 }

@@ -28,8 +28,8 @@ function inside(box: LayoutBox, x: number, y: number): { x: number; y: number } 
 function* under(layout: PageLayout, x: number, y: number): Generator<LayoutBox> {
   const painted = paintedBlocks(layout)
   for (let i = painted.length - 1; i >= 0; i--) {
-    const at = inside(painted[i], x, y)
-    if (at && covers(painted[i], at)) yield painted[i]
+    const at = inside(painted[i]!, x, y)
+    if (at && covers(painted[i]!, at)) yield painted[i]!
   }
 }
 

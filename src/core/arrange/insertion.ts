@@ -125,7 +125,7 @@ export function insertionAt(
   let at = kids.findIndex(({ rect }) => before(host, rect, x, y))
   if (at < 0) at = kids.length
   const next = kids[at]
-  const previous = kids[at - 1]
+  const previous = kids[at - 1]!
   const children = doc.node(parent).children.filter((each) => !ids.includes(each))
   const index = next ? children.indexOf(next.kid.id) : children.indexOf(previous.kid.id) + 1
   return {
@@ -165,7 +165,7 @@ export function insertEdits(
   const inOrder = [...there.slice(0, index), ...ids, ...there.slice(index)]
   if (inOrder.length === children.length && inOrder.every((id, i) => id === children[i])) return []
   const keys = ordersAt(doc, parent, index, ids.length, ids)
-  const moves = ids.map((node, i): Edit => ({ op: 'move', node, parent, order: keys[i] }))
+  const moves = ids.map((node, i): Edit => ({ op: 'move', node, parent, order: keys[i]! }))
   return [...moves, ...places]
 }
 

@@ -45,7 +45,7 @@ describe('a kept look', () => {
     const file = JSON.parse(projectJson(doc)) as { looks: { props: object }[] }
     const open = () => openProject(new TextEncoder().encode(JSON.stringify(file))).document
     expect(open().looks).toEqual([kept()])
-    file.looks[0].props = { width: { kind: 'snug' } }
+    file.looks[0]!.props = { width: { kind: 'snug' } }
     expect(open).toThrow(/looks\[0\]/)
   })
   test('says what it would change, and nothing once it is put on', () => {
@@ -63,9 +63,9 @@ describe('a kept look', () => {
     const { doc, run } = page()
     run([{ op: 'look', id: 'look', look: kept() }])
     run(renameTokenEdits(doc, 'color.pine', 'color.moss'))
-    expect(doc.looks[0].props.fills).toEqual(oneFill('{color.moss}'))
+    expect(doc.looks[0]!.props.fills).toEqual(oneFill('{color.moss}'))
     const { value } = doc.tokenTable.lookup('color.moss') as { value: string }
     run(removeTokenEdits(doc, 'color.moss'))
-    expect(doc.looks[0].props.fills).toEqual(oneFill(value))
+    expect(doc.looks[0]!.props.fills).toEqual(oneFill(value))
   })
 })

@@ -59,13 +59,13 @@ describe('a mask', () => {
     // The circle from 60, 50 turned back by 90° about the picture's middle.
     const [cx, cy] = [before.x + before.width / 2, before.y + before.height / 2]
     const middle = [cx + (100 - cy), cy - (110 - cx)]
-    const mean = [0, 1].map((axis) => points.reduce((sum, at) => sum + at[axis], 0) / points.length)
-    expect(Math.hypot(mean[0] - middle[0], mean[1] - middle[1])).toBeLessThan(0.1)
+    const mean = [0, 1].map((axis) => points.reduce((sum, at) => sum + at[axis]!, 0) / points.length)
+    expect(Math.hypot(mean[0]! - middle[0]!, mean[1]! - middle[1]!)).toBeLessThan(0.1)
     const out = unmaskEdits(page.doc, page.layout, page.doc.node('p'), {}, set, makeId)
     if (typeof out === 'string') throw new Error(out)
     page.run(out.edits)
-    expect(page.layout.rect(out.made[0])!.x).toBeCloseTo(60, 1)
-    expect(page.layout.rect(out.made[0])!.y).toBeCloseTo(50, 1)
+    expect(page.layout.rect(out.made[0]!)!.x).toBeCloseTo(60, 1)
+    expect(page.layout.rect(out.made[0]!)!.y).toBeCloseTo(50, 1)
     expect(page.doc.node('p').props.cut).toBeUndefined()
   })
   test('in a flow the box stands where the mask did; turned, it is cut as it was seen', () => {
@@ -138,7 +138,7 @@ describe('a mask', () => {
     if (typeof out === 'string') throw new Error(out)
     page.run(out.edits)
     expect(page.layout.rect('p')).toEqual(before)
-    expect(page.layout.rect(out.made[0])).toMatchObject({ x: 100, y: 50, width: 100, height: 100 })
+    expect(page.layout.rect(out.made[0]!)).toMatchObject({ x: 100, y: 50, width: 100, height: 100 })
     expect(page.doc.node('s').children).toEqual([out.made[0], 'p', 'q'])
   })
   test('what cannot be says why', () => {

@@ -129,7 +129,7 @@ function cutBox(
     edits: [
       { op: 'insert', parent: node.parent!, tree },
       ...others.flatMap((other, i): Edit[] => [
-        { op: 'move', node: other.id, parent: id, order: keys[i] },
+        { op: 'move', node: other.id, parent: id, order: keys[i]! },
         set(other.node, pinnedIn(layout.rect(other.id)!, to)),
       ]),
       { op: 'remove', node: node.id },
@@ -163,9 +163,9 @@ export function maskEdits(
     return 'a shape masks, a text that is not turned, or a group of such: of several the lowest'
   if (path.some(({ closed }) => !closed)) return 'a line has no inside: what masks is a shape that has one'
   const [first] = others
-  const isOne = others.length === 1 && hasProperty(first.node.kind, 'cut') && !first.resolved.cut
+  const isOne = others.length === 1 && hasProperty(first!.node.kind, 'cut') && !first!.resolved.cut
   return isOne
-    ? cutOne(layout, mask, first, path, set)
+    ? cutOne(layout, mask, first!, path, set)
     : cutBox(doc, layout, { mask, others, path }, set, makeId)
 }
 
@@ -203,7 +203,7 @@ export function unmaskEdits(
     id,
     kind: 'shape',
     name: 'Mask',
-    order: own,
+    order: own!,
     props: {
       ...Object.fromEntries(Object.entries(pinnedIn(to, inner)).filter(([, value]) => value !== null)),
       ...line,
@@ -214,7 +214,7 @@ export function unmaskEdits(
   const shape: Edit = { op: 'insert', parent: node.parent, tree }
   if (!isGroup) return { edits: [shape, set(node, { cut: null })], made: [id, node.id] }
   const out = node.children.flatMap((child, i): Edit[] => [
-    { op: 'move', node: child, parent: node.parent!, order: orders[i] },
+    { op: 'move', node: child, parent: node.parent!, order: orders[i]! },
     set(doc.node(child), { ...pinnedIn(layout.rect(child)!, inner), lifted: true }),
   ])
   return { edits: [shape, ...out, { op: 'remove', node: node.id }], made: [id, ...node.children] }

@@ -56,8 +56,8 @@ export function menuEdits(
   const there = node.children.map((id) => doc.node(id))
   const edits: Edit[] = []
   wanted.slice(0, there.length).forEach((words, i) => {
-    const before = wordsIn(doc, there[i], view)
-    if (plainText(before) !== words) edits.push(set(there[i], { words: retyped(before, words) }))
+    const before = wordsIn(doc, there[i]!, view)
+    if (plainText(before) !== words) edits.push(set(there[i]!, { words: retyped(before, words) }))
   })
   for (const { id } of there.slice(wanted.length)) edits.push({ op: 'remove', node: id })
   return [...edits, ...newItems(doc, node, wanted.slice(there.length), makeId)]
@@ -76,7 +76,7 @@ function newItems(doc: Document, node: Node, more: readonly string[], makeId: ()
       id: makeId(),
       kind: 'text',
       name: 'Link',
-      order: orders[i],
+      order: orders[i]!,
       props: { ...like, words: said(words), link: linkFor(doc, words) },
       ...(overrides.length > 0 ? { overrides: Object.fromEntries(overrides) } : {}),
     },

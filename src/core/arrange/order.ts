@@ -23,7 +23,7 @@ export function ordersAt(
 
 /** One such key. */
 export const orderAt = (doc: Document, parent: string, index: number, without?: string): string =>
-  ordersAt(doc, parent, index, 1, without === undefined ? [] : [without])[0]
+  ordersAt(doc, parent, index, 1, without === undefined ? [] : [without])[0]!
 
 /** The blocks of a selection that lie in none of its others, without those. */
 export const outermost = (doc: Document, ids: readonly string[]): string[] =>

@@ -31,7 +31,7 @@ describe('a shape by its points', () => {
     run([set(doc.node('a'), reshaped(layout, 'a', pulled, layout.rect('a')!) as never)])
     expect(layout.rect('a')).toMatchObject({ x: 100, y: 50, width: 160, height: 100 })
     points(layout, 'a').forEach(([x, y], i) => {
-      const [wantX, wantY] = pulled[0].anchors[i].at
+      const [wantX, wantY] = pulled[0]!.anchors[i]!.at
       expect([x, y].map((each) => Math.round(each * 10))).toEqual(
         [wantX, wantY].map((each) => Math.round(each * 10)),
       )
@@ -57,7 +57,7 @@ describe('a shape by its points', () => {
     expect(layout.rect('a')!.height).toBeCloseTo(180, 1)
     seen().forEach(([x, y], i) => {
       if (i === 0) return
-      expect(Math.hypot(x - before[i][0], y - before[i][1])).toBeLessThan(0.1)
+      expect(Math.hypot(x! - before[i]![0]!, y! - before[i]![1]!)).toBeLessThan(0.1)
     })
   })
   test('a side that its container gives stays', () => {
@@ -74,7 +74,7 @@ describe('a shape by its points', () => {
     expect(props).not.toHaveProperty('width')
     run([set(doc.node('a'), props as never)])
     expect(layout.rect('a')!.width).toBe(width)
-    expect(points(layout, 'a')[1][0]).toBeCloseTo(pulled[0].anchors[1].at[0], 1)
+    expect(points(layout, 'a')[1]![0]).toBeCloseTo(pulled[0]!.anchors[1]!.at[0], 1)
   })
   test('a level line has a box, and is drawn in its middle', () => {
     const { doc, layout, run } = lay({ flow: 'free' }, [])
@@ -105,20 +105,20 @@ describe('shapes put together stay shapes', () => {
     // The one that is cut out pulled away: all of the lowest is left.
     const away = movedBy(
       outlines,
-      outlines[1].anchors.map((_, anchor) => ({ outline: 1, anchor })),
+      outlines[1]!.anchors.map((_, anchor) => ({ outline: 1, anchor })),
       [400, 0],
     )
     run([set(doc.node('a'), reshaped(layout, 'a', away, layout.rect('a')!, combined) as never)])
     expect(layout.rect('a')).toMatchObject({ x: 100, y: 50, width: 100, height: 100 })
     expect(madeOf(doc.node('a').props.form)?.how).toBe('subtract')
-    expect(outlinesOn(layout, 'a')![1].anchors[0].at[0]).toBeCloseTo(away[1].anchors[0].at[0], 1)
+    expect(outlinesOn(layout, 'a')![1]!.anchors[0]!.at[0]).toBeCloseTo(away[1]!.anchors[0]!.at[0], 1)
   })
   test('nothing left of them is refused', () => {
     const { layout } = together('subtract')
     const outlines = outlinesOn(layout, 'a')!
     const over = movedBy(
       outlines,
-      outlines[1].anchors.map((_, anchor) => ({ outline: 1, anchor })),
+      outlines[1]!.anchors.map((_, anchor) => ({ outline: 1, anchor })),
       [-50, 0],
     )
     expect(reshaped(layout, 'a', over, layout.rect('a')!, combined)).toMatch(/nothing would be left/)

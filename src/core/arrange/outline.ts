@@ -177,7 +177,7 @@ export function apartEdits(
     if (i === 0) return set(node, props)
     const name = `${node.name} ${i + 1}`
     const own = { ...node.props, ...props } as NodeTree['props']
-    const tree = { id: made[i], kind: 'shape' as const, name, order: orders[i - 1], props: own }
+    const tree = { id: made[i]!, kind: 'shape' as const, name, order: orders[i - 1]!, props: own }
     return { op: 'insert', parent: node.parent!, tree }
   })
   return { edits, made }

@@ -9,26 +9,26 @@ describe('pages', () => {
   test('a copy stands behind, with a name, a path and blocks of its own', () => {
     const { doc } = lay({ flow: 'column' }, [box('a', exactly(100, 50))])
     const [home] = doc.pagesInOrder()
-    const { edits, copy } = duplicatePageEdits(doc, home.id, makeId)
+    const { edits, copy } = duplicatePageEdits(doc, home!.id, makeId)
     applyAll(doc, edits)
-    applyAll(doc, duplicatePageEdits(doc, home.id, makeId).edits)
+    applyAll(doc, duplicatePageEdits(doc, home!.id, makeId).edits)
     expect(names(doc)).toEqual(['Home', 'Home copy 2', 'Home copy'])
     expect(new Set(doc.allPages().map(({ path }) => path)).size).toBe(3)
     const ids = [...doc.walk(copy)].map(({ id }) => id)
-    expect(ids).toHaveLength([...doc.walk(home.id)].length)
+    expect(ids).toHaveLength([...doc.walk(home!.id)].length)
     expect(ids).not.toContain('a')
   })
   test('one place up or down, and not beyond the ends', () => {
     const { doc } = lay({ flow: 'column' }, [])
     const [home] = doc.pagesInOrder()
-    for (let i = 0; i < 2; i++) applyAll(doc, duplicatePageEdits(doc, home.id, makeId).edits)
+    for (let i = 0; i < 2; i++) applyAll(doc, duplicatePageEdits(doc, home!.id, makeId).edits)
     const before = names(doc)
-    expect(stepPageEdits(doc, home.id, -1)).toEqual([])
-    applyAll(doc, stepPageEdits(doc, home.id, 1))
+    expect(stepPageEdits(doc, home!.id, -1)).toEqual([])
+    applyAll(doc, stepPageEdits(doc, home!.id, 1))
     expect(names(doc)).toEqual([before[1], before[0], before[2]])
-    applyAll(doc, stepPageEdits(doc, home.id, 1))
+    applyAll(doc, stepPageEdits(doc, home!.id, 1))
     expect(names(doc)).toEqual([before[1], before[2], before[0]])
-    expect(stepPageEdits(doc, home.id, 1)).toEqual([])
+    expect(stepPageEdits(doc, home!.id, 1)).toEqual([])
   })
 
   /** A site of empty pages at these paths, in this order. */
@@ -36,7 +36,7 @@ describe('pages', () => {
     const { doc } = lay({ flow: 'column' }, [])
     const [home] = doc.pagesInOrder()
     paths.forEach((path, i) => {
-      const page = { ...doc.pageFile(home.id), id: `p${i}`, name: path, path, order: `b${i}`, sections: [] }
+      const page = { ...doc.pageFile(home!.id), id: `p${i}`, name: path, path, order: `b${i}`, sections: [] }
       applyAll(doc, [{ op: 'page', id: page.id, page }])
     })
     return doc

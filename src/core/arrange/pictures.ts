@@ -22,8 +22,8 @@ export function fillEdits(
   makeId: () => string,
 ): { edits: Edit[]; shown: string[] } {
   const filled = targets.slice(0, assets.length).map((node, i) => {
-    if (node.kind === 'picture') return { edits: replaceEdits(doc, node, assets[i], set), shown: node.id }
-    const tree = filling(assets[i], makeId())
+    if (node.kind === 'picture') return { edits: replaceEdits(doc, node, assets[i]!, set), shown: node.id }
+    const tree = filling(assets[i]!, makeId())
     return { edits: [{ op: 'insert' as const, parent: node.id, tree }], shown: tree.id }
   })
   return { edits: filled.flatMap(({ edits }) => edits), shown: filled.map(({ shown }) => shown) }

@@ -58,7 +58,7 @@ function reordered(
   if (view !== undefined) return viewOrderEdits(doc, wanted, view)
   if (wanted.every((id, i) => id === host.node.children[i])) return []
   const keys = generateNKeysBetween(null, null, wanted.length)
-  return wanted.map((node, i) => ({ op: 'move', node, parent: host.id, order: keys[i] }))
+  return wanted.map((node, i) => ({ op: 'move', node, parent: host.id, order: keys[i]! }))
 }
 
 /**

@@ -93,7 +93,7 @@ describe('moving edges snap', () => {
   test('a left edge on a left one, the right edge staying', () => {
     const { rect: to, hits } = snap({ across: -1, down: 0 }, 3, 0)
     expect([to.x, right(to)]).toEqual([108, 210])
-    expect(hits[0].reason).toBe('column 1, left edge')
+    expect(hits[0]!.reason).toBe('column 1, left edge')
   })
   test('with proportions kept, the edge that snapped leads', () => {
     const { rect: to } = snap({ across: 1, down: 1 }, 292 - 210 - 4, 20, { ratio: true, centre: false })
@@ -157,7 +157,7 @@ describe('keys', () => {
     ])
     const before = [rect('a'), rect('b')]
     run(nudgeEdits(layout, ['a', 'b'], 8, -1, set))
-    expect(rect('a')).toEqual({ ...before[0], x: before[0].x + 8, y: before[0].y - 1 })
+    expect(rect('a')).toEqual({ ...before[0], x: before[0]!.x + 8, y: before[0]!.y - 1 })
     expect(rect('b')).toEqual(before[1])
   })
   test('grow keeps the left and top edges', () => {

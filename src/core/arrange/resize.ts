@@ -91,12 +91,12 @@ export function snapResize(
   if (hits.length === 0) return { rect: wanted, hits }
   if (!manner.ratio) return { rect: resizeRect(rect, handle, dx + shift.x, dy + shift.y, manner), hits }
   // The edge that snapped leads; the other side follows in proportion.
-  const leading: Handle = hits[0].axis === 'x' ? { across, down: 0 } : { across: 0, down }
+  const leading: Handle = hits[0]!.axis === 'x' ? { across, down: 0 } : { across: 0, down }
   const led = resizeRect(
     rect,
     leading,
-    hits[0].axis === 'x' ? edgeShift(rect, wanted, across, 'x') + shift.x : 0,
-    hits[0].axis === 'y' ? edgeShift(rect, wanted, down, 'y') + shift.y : 0,
+    hits[0]!.axis === 'x' ? edgeShift(rect, wanted, across, 'x') + shift.x : 0,
+    hits[0]!.axis === 'y' ? edgeShift(rect, wanted, down, 'y') + shift.y : 0,
     manner,
   )
   return { rect: scaled(rect, handle, led.width, led.height, manner.centre), hits }

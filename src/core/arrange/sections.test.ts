@@ -20,7 +20,7 @@ const box = (id: string): NodeTree => ({
 
 function sample() {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -32,7 +32,7 @@ function sample() {
     { id: 'z', kind: 'section', name: 'Last', order: 'a1', props: {}, children: [box('y')] },
   ]
   const doc = Document.fromFile(file)
-  const page = file.pages[0].id
+  const page = file.pages[0]!.id
   return {
     doc,
     page,

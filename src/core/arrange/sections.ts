@@ -73,7 +73,7 @@ export function splitSectionEdits(
   }
   const keys = generateNKeysBetween(null, null, rest.length)
   rest.forEach((child, i) => {
-    edits.push({ op: 'move', node: child, parent: made, order: keys[i] })
+    edits.push({ op: 'move', node: child, parent: made, order: keys[i]! })
   })
   return { edits, section: made }
 }
@@ -88,7 +88,7 @@ export function joinSectionEdits(doc: Document, id: string): Edit[] | string {
   const next = doc.node(below)
   const keys = ordersAt(doc, section.id, section.children.length, next.children.length)
   const edits = next.children.map(
-    (child, i): Edit => ({ op: 'move', node: child, parent: section.id, order: keys[i] }),
+    (child, i): Edit => ({ op: 'move', node: child, parent: section.id, order: keys[i]! }),
   )
   const own = section.props.height
   const other = next.props.height

@@ -40,7 +40,7 @@ const flow = (depth: number): fc.Arbitrary<Flow> => {
 
 function lay(children: NodeTree[], props: Props) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 'section',
       kind: 'section',
@@ -60,7 +60,7 @@ function lay(children: NodeTree[], props: Props) {
     },
   ]
   const doc = Document.fromFile(file)
-  return { doc, layout: new PageLayout(doc, file.pages[0].id, 'desktop', 1440, paragraphs) }
+  return { doc, layout: new PageLayout(doc, file.pages[0]!.id, 'desktop', 1440, paragraphs) }
 }
 
 function treeOf(own: Flow, order: string): NodeTree {

@@ -42,7 +42,7 @@ function cut(items: Item[], axis: 'x' | 'y'): Item[][] {
   for (const item of sorted) {
     if (groups.length === 0 || from(item.rect, axis) < end - 0.01) {
       if (groups.length === 0) groups.push([])
-      groups[groups.length - 1].push(item)
+      groups[groups.length - 1]!.push(item)
     } else groups.push([item])
     end = Math.max(end, from(item.rect, axis) + size(item.rect, axis))
   }
@@ -51,17 +51,17 @@ function cut(items: Item[], axis: 'x' | 'y'): Item[][] {
 
 function gapsBetween(groups: Item[][], axis: 'x' | 'y'): number[] {
   const rects = groups.map((group) => bounds(group.map((item) => item.rect)))
-  return rects.slice(1).map((rect, i) => from(rect, axis) - from(rects[i], axis) - size(rects[i], axis))
+  return rects.slice(1).map((rect, i) => from(rect, axis) - from(rects[i]!, axis) - size(rects[i]!, axis))
 }
 
 /** Joins groups again wherever the gap is narrower than the widest, give or take `tolerance`. */
 function widest(groups: Item[][], axis: 'x' | 'y', tolerance: number): Item[][] {
   const gaps = gapsBetween(groups, axis)
   const most = Math.max(...gaps)
-  const joined: Item[][] = [groups[0]]
+  const joined: Item[][] = [groups[0]!]
   gaps.forEach((gap, i) => {
-    if (gap >= most - tolerance) joined.push(groups[i + 1])
-    else joined[joined.length - 1] = [...joined[joined.length - 1], ...groups[i + 1]]
+    if (gap >= most - tolerance) joined.push(groups[i + 1]!)
+    else joined[joined.length - 1] = [...joined[joined.length - 1]!, ...groups[i + 1]!]
   })
   return joined
 }
@@ -85,7 +85,7 @@ function across(
 
 /** The nesting that blocks already have by where they are. `tolerance` px: gaps that differ by less count as equal. */
 export function groupBlocks(items: Item[], tolerance: number, evened: number[][] = []): Group {
-  if (items.length === 1) return { kind: 'block', id: items[0].id, rect: items[0].rect }
+  if (items.length === 1) return { kind: 'block', id: items[0]!.id, rect: items[0]!.rect }
   const rect = bounds(items.map((item) => item.rect))
   const down = cut(items, 'y')
   const over = cut(items, 'x')
@@ -94,7 +94,7 @@ export function groupBlocks(items: Item[], tolerance: number, evened: number[][]
   const groups = widest(axis === 'y' ? down : over, axis, tolerance)
   const gaps = gapsBetween(groups, axis)
   const gap = gaps.reduce((sum, each) => sum + each, 0) / gaps.length
-  const uneven = gaps.some((each) => Math.abs(each - gaps[0]) > NEAR)
+  const uneven = gaps.some((each) => Math.abs(each - gaps[0]!) > NEAR)
   if (uneven) evened.push(gaps.map((each) => Math.round(each * 100) / 100))
   const parts = groups.map((group) => groupBlocks(group, tolerance, evened))
   const cross = axis === 'y' ? 'x' : 'y'
@@ -110,7 +110,7 @@ export function groupBlocks(items: Item[], tolerance: number, evened: number[][]
     align,
     rect,
     parts: parts.map((group, i) => {
-      const { align: own, lead } = lies[i]
+      const { align: own, lead } = lies[i]!
       return { group, self: lead > 0 ? 'start' : own === align ? undefined : own, lead }
     }),
   }
@@ -166,7 +166,7 @@ function settleEdits(
           parent,
           tree: boxTree(wrap, order, { flow: 'row', alignSelf: 'start', ...lead }),
         })
-        edits.push(...landed(doc, layout, group.id, wrap, generateNKeysBetween(null, null, 1)[0], undefined))
+        edits.push(...landed(doc, layout, group.id, wrap, generateNKeysBetween(null, null, 1)[0]!, undefined))
       } else edits.push(...landed(doc, layout, group.id, parent, order, self))
       return
     }
@@ -187,7 +187,7 @@ function settleEdits(
     if (group.kind === 'free') {
       const keys = generateNKeysBetween(null, null, group.items.length)
       group.items.forEach(({ id: child, rect }, i) => {
-        edits.push({ op: 'move', node: child, parent: host, order: keys[i] })
+        edits.push({ op: 'move', node: child, parent: host, order: keys[i]! })
         edits.push({
           op: 'set',
           node: child,
@@ -206,7 +206,7 @@ function settleEdits(
     const keys = generateNKeysBetween(null, null, group.parts.length)
     const side = group.kind === 'column' ? 'paddingLeft' : 'paddingTop'
     for (const [i, { group: part, self, lead }] of group.parts.entries())
-      place(part, host, keys[i], self, lead > 0 ? { [side]: round(lead) } : {})
+      place(part, host, keys[i]!, self, lead > 0 ? { [side]: round(lead) } : {})
   }
   const inner = { x: around.x + box.borL, y: around.y + box.borT }
   const height =

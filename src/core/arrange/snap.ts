@@ -125,12 +125,12 @@ function gapLines(siblings: Rect[], axis: 'x' | 'y'): SnapLine[] {
   const sorted = [...siblings].sort((a, b) => from(a) - from(b))
   const lines: SnapLine[] = []
   for (let i = 1; i < sorted.length; i++) {
-    const gap = from(sorted[i]) - from(sorted[i - 1]) - size(sorted[i - 1])
+    const gap = from(sorted[i]!) - from(sorted[i - 1]!) - size(sorted[i - 1]!)
     if (gap <= 0) continue
     const words = `gap ${Math.round(gap * 100) / 100} = ${Math.round(gap * 100) / 100}`
     lines.push(
-      { axis, at: from(sorted[i]) + size(sorted[i]) + gap, sides: START, kind: 'gaps', reason: words },
-      { axis, at: from(sorted[i - 1]) - gap, sides: END, kind: 'gaps', reason: words },
+      { axis, at: from(sorted[i]!) + size(sorted[i]!) + gap, sides: START, kind: 'gaps', reason: words },
+      { axis, at: from(sorted[i - 1]!) - gap, sides: END, kind: 'gaps', reason: words },
     )
   }
   return lines
@@ -150,7 +150,7 @@ export function snapLines(
   guides: readonly Guide[] = [],
   traced: readonly SnapLine[] = [],
 ): SnapLine[] {
-  const box = layout.boxes.get(ids[ids.length - 1])
+  const box = layout.boxes.get(ids[ids.length - 1]!)
   const lines = latticeLines(layout.usedFor(box?.id), on)
   if (on.has('guides')) lines.unshift(...guideLines(guides))
   if (on.has('tracing')) lines.push(...traced)

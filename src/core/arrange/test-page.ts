@@ -37,7 +37,7 @@ export const at = (id: string, x: number, y: number, width = 100, height = 40) =
 /** Section `s` (400 px high, edge to edge) with `props` and `children`, and section `z` of 100 px, laid out at 1440 px. */
 export function lay(props: Props, children: NodeTree[]) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -49,7 +49,7 @@ export function lay(props: Props, children: NodeTree[]) {
     { id: 'z', kind: 'section', name: 'Last', order: 'a1', props: { height: { kind: 'exact', px: 100 } } },
   ]
   const doc = Document.fromFile(file)
-  const layout = new PageLayout(doc, file.pages[0].id, 'desktop', 1440, paragraphs)
+  const layout = new PageLayout(doc, file.pages[0]!.id, 'desktop', 1440, paragraphs)
   const run = (edits: Edit[] | string) => {
     if (typeof edits === 'string') throw new Error(edits)
     applyAll(doc, edits)

@@ -47,12 +47,12 @@ describe('a text turned into outlines', () => {
     // A ring and one stroke made of its stems without overlaps.
     expect(letters).toHaveLength(3)
     const [ring, hole, stems] = [...letters].sort((a, b) => boundsOf([a]).left - boundsOf([b]).left)
-    const [outer, inner, h] = [ring, hole, stems].map((chain) => boundsOf([chain]))
-    expect(inner.left).toBeGreaterThan(outer.left)
-    expect(inner.right).toBeLessThan(outer.right)
+    const [outer, inner, h] = [ring, hole, stems].map((chain) => boundsOf([chain!]))
+    expect(inner!.left).toBeGreaterThan(outer!.left)
+    expect(inner!.right).toBeLessThan(outer!.right)
     // Round letters reach a little below the line that straight ones stand on.
-    expect(outer.bottom).toBeGreaterThan(h.bottom)
-    expect(outer.bottom - h.bottom).toBeLessThan(2)
+    expect(outer!.bottom).toBeGreaterThan(h!.bottom)
+    expect(outer!.bottom - h!.bottom).toBeLessThan(2)
   })
   test('in a view with smaller type it is as much smaller', () => {
     const { doc, layout, run } = lay({ flow: 'column' }, [
@@ -62,9 +62,9 @@ describe('a text turned into outlines', () => {
     const made = outlineEdits(doc, layout, doc.node('t'), 'Mark', makeId)
     if (typeof made === 'string') throw new Error(made)
     run(made.edits)
-    const there = doc.node(made.made).overrides!.mobile
-    expect((there.width as { px: number }).px).toBeCloseTo(width / 2, 0)
-    expect(there.opacity).toBe(0.5)
+    const there = doc.node(made.made).overrides.mobile
+    expect((there!.width as { px: number }).px).toBeCloseTo(width / 2, 0)
+    expect(there!.opacity).toBe(0.5)
   })
   test('what has no letters, and what has too many, says so', () => {
     const refused = (says: string) => {

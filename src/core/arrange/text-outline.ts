@@ -19,7 +19,7 @@ function glyphPath(set: SetGlyph, known: Map<string, Path>): Path {
   const key = `${run.face.id} ${run.glyphs[index]}`
   let path = known.get(key)
   if (!path) {
-    const drawn = pathFrom(run.face.path(run.glyphs[index]))
+    const drawn = pathFrom(run.face.path(run.glyphs[index]!))
     path = drawn ? withoutOverlaps(drawn) : []
     known.set(key, path)
   }
@@ -38,7 +38,7 @@ export function lettersOf(box: LayoutBox): Path {
         const slant = italic && !run.face.file.italic ? SLANT : 0
         return mapPath(glyphPath(each, known), ([a, b]) => [
           x + (a + b * slant) * scale,
-          placed.baseline - b * scale + run.y[index],
+          placed.baseline - b * scale + run.y[index]!,
         ])
       })
     return [
@@ -96,7 +96,7 @@ export function outlineEdits(
       form: { form: 'path', data },
       paint: box.resolved.color ?? '#000000',
       alt: box.typeset.text.replaceAll('\u00ad', ''),
-      ...sidesIn(widest.id),
+      ...sidesIn(widest!.id),
     } as NodeTree['props'],
     overrides: Object.fromEntries(overrides) as NodeTree['overrides'],
   }

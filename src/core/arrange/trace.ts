@@ -31,11 +31,11 @@ const HOLE = 2
 
 /** How much px `a` and `b` (indices into `data`) differ; alpha as over white. */
 function contrast(data: Uint8ClampedArray, a: number, b: number): number {
-  const alphaA = data[a + 3] / 255
-  const alphaB = data[b + 3] / 255
+  const alphaA = data[a + 3]! / 255
+  const alphaB = data[b + 3]! / 255
   let most = 0
   for (let c = 0; c < 3; c++) {
-    const difference = Math.abs(255 + (data[a + c] - 255) * alphaA - 255 - (data[b + c] - 255) * alphaB)
+    const difference = Math.abs(255 + (data[a + c]! - 255) * alphaA - 255 - (data[b + c]! - 255) * alphaB)
     if (difference > most) most = difference
   }
   return most
@@ -59,7 +59,7 @@ function longestRun(isEdge: (i: number) => boolean, length: number): number {
 function peaks(runs: Float64Array): TracedEdge[] {
   const found: TracedEdge[] = []
   for (let at = 1; at < runs.length; at++) {
-    const run = runs[at]
+    const run = runs[at]!
     if (run < SHORTEST) continue
     const around = [at - 2, at - 1, at + 1, at + 2].map((i) => runs[i] ?? 0)
     const stronger = around.some((other, k) => other > run || (other === run && k < 2))

@@ -83,7 +83,7 @@ describe('what is seen of a turned block', () => {
         expect(y + height).toBeCloseTo(400, 1)
         run(distributeEdits(layout, ['a', 'b', 'c'], 'x', 'gaps', set))
         const [a, b, c] = ['a', 'b', 'c'].map((id) => layout.seen(id)!)
-        expect(b.x - a.x - a.width).toBeCloseTo(c.x - b.x - b.width, 1)
+        expect(b!.x - a!.x - a!.width).toBeCloseTo(c!.x - b!.x - b!.width, 1)
         const { from } = gauge(layout, 'a', 'b')!
         expect(from).toEqual(a)
       }),

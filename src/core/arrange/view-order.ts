@@ -19,12 +19,12 @@ export function shownChildren(doc: Document, parent: string, view: string): stri
  * have in the document, so that few are set.
  */
 export function viewOrderEdits(doc: Document, wanted: readonly string[], view: string): Edit[] {
-  const { children } = doc.node(doc.node(wanted[0]).parent!)
+  const { children } = doc.node(doc.node(wanted[0]!).parent!)
   const at = new Map(children.map((id, i) => [id, i]))
   const levels: number[] = []
   let level = 0
   wanted.forEach((id, i) => {
-    if (i > 0 && at.get(id)! < at.get(wanted[i - 1])!) level++
+    if (i > 0 && at.get(id)! < at.get(wanted[i - 1]!)!) level++
     levels.push(level)
   })
   const counts = levels.reduce(
@@ -38,7 +38,7 @@ export function viewOrderEdits(doc: Document, wanted: readonly string[], view: s
     .map(({ id }) => id)
   return wanted.flatMap((id, i): Edit[] => {
     const node = doc.node(id)
-    const order = levels[i] - most
+    const order = levels[i]! - most
     const under = withOverrides(node, wider).order ?? 0
     const own = node.overrides[view]?.order
     const next = order === under ? undefined : order
@@ -73,9 +73,9 @@ export function placesAlong(host: LayoutBox, after: readonly string[], set: SetE
   if (first < 0) return []
   const last = moved.lastIndexOf(true)
   const range = host.kids.slice(first, last + 1)
-  const alike = range.every(({ span }) => span === range[0].span)
+  const alike = range.every(({ span }) => span === range[0]!.span)
   return range.flatMap((there, i) => {
-    const box = boxes.get(stay[first + i])
+    const box = boxes.get(stay[first + i]!)
     if (!box) return []
     const from = alike ? there.from : 0
     if (box.from === from || box.resolved.width.kind !== 'columns') return []

@@ -22,10 +22,12 @@ const [desktop, mobile] = starterViews()
 
 describe('views', () => {
   test('no two have the same name', () => {
-    expect(freeName([desktop, mobile], 'Tablet', 834)).toBe('Tablet')
-    expect(freeName([desktop, mobile], 'desktop', 1512)).toBe('desktop 1512')
-    expect(freeName([desktop, { ...mobile, name: 'Desktop 1512' }], 'Desktop', 1512)).toBe('Desktop 1512 (2)')
-    expect(freeName([desktop, mobile], 'Desktop', 1440, desktop.id)).toBe('Desktop')
+    expect(freeName([desktop!, mobile!], 'Tablet', 834)).toBe('Tablet')
+    expect(freeName([desktop!, mobile!], 'desktop', 1512)).toBe('desktop 1512')
+    expect(freeName([desktop!, { ...mobile!, name: 'Desktop 1512' }], 'Desktop', 1512)).toBe(
+      'Desktop 1512 (2)',
+    )
+    expect(freeName([desktop!, mobile!], 'Desktop', 1440, desktop!.id)).toBe('Desktop')
   })
 
   test('added, widened, narrowed, copied: always in order, with breakpoints that a project may have', () => {
@@ -47,7 +49,7 @@ describe('views', () => {
       fc.property(fc.array(step, { maxLength: 6 }), (steps) => {
         let views = starterViews()
         steps.forEach((each, i) => {
-          const id = 'at' in each ? views[each.at % views.length].id : ''
+          const id = 'at' in each ? views[each.at % views.length]!.id : ''
           const next =
             each.kind === 'add'
               ? withView(views, 'Desktop', each.width, `v${i}`)
@@ -66,10 +68,10 @@ describe('views', () => {
   })
 
   test('what cannot be is said', () => {
-    expect(withWidth([desktop, mobile], 'mobile', 1440)).toContain('1440 px wide already')
-    expect(withBreakpoint([desktop, mobile], 'mobile', 300)).toContain('at least')
-    expect(withBreakpoint([desktop, mobile], 'mobile', 1440)).toContain('begins')
-    expect(withBreakpoint([desktop, mobile], 'desktop', 2000)).toContain('widest')
+    expect(withWidth([desktop!, mobile!], 'mobile', 1440)).toContain('1440 px wide already')
+    expect(withBreakpoint([desktop!, mobile!], 'mobile', 300)).toContain('at least')
+    expect(withBreakpoint([desktop!, mobile!], 'mobile', 1440)).toContain('begins')
+    expect(withBreakpoint([desktop!, mobile!], 'desktop', 2000)).toContain('widest')
   })
 
   test('a fold for every width: lying for computers, standing for tablets and phones', () => {
@@ -104,10 +106,10 @@ describe('views', () => {
     }
     applyAll(doc, keptViewsEdits(doc))
     add(834, 'tablet')
-    expect(doc.pages.get(home.id)!.views).toContain('tablet')
-    applyAll(doc, [{ op: 'page-meta', id: home.id, set: { views: ['mobile'] } }])
+    expect(doc.pages.get(home!.id)!.views).toContain('tablet')
+    applyAll(doc, [{ op: 'page-meta', id: home!.id, set: { views: ['mobile'] } }])
     add(1024, 'more')
-    expect(doc.pages.get(home.id)!.views).toEqual(['mobile'])
+    expect(doc.pages.get(home!.id)!.views).toEqual(['mobile'])
   })
 
   test('the widest may go: the next is the widest then', () => {

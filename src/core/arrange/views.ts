@@ -23,7 +23,7 @@ function inOrder(views: readonly View[]): View[] {
   const sorted = [...views].sort((a, b) => b.width - a.width)
   return sorted.map((view, i) => {
     if (i === 0) return view.breakpoint === null ? view : { ...view, breakpoint: null }
-    const above = sorted[i - 1].width
+    const above = sorted[i - 1]!.width
     const wanted = view.breakpoint ?? Math.round((view.width + above) / 2)
     const breakpoint = Math.max(view.width, Math.min(wanted, above - 1))
     return breakpoint === view.breakpoint ? view : { ...view, breakpoint }
@@ -47,7 +47,7 @@ export function withWidth(views: readonly View[], id: string, width: number): Vi
 /** The project's views with one that holds up to another window width, px. */
 export function withBreakpoint(views: readonly View[], id: string, breakpoint: number): View[] | string {
   const at = views.findIndex((view) => view.id === id)
-  const { name, width } = views[at]
+  const { name, width } = views[at]!
   const wider = views[at - 1]
   if (!wider) return `“${name}” is the widest: it holds for all wider windows`
   if (breakpoint < width) return `“${name}” is ${width} px wide: it holds at least up to there`

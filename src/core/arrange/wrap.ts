@@ -11,7 +11,7 @@ export type WrapFlow = keyof typeof NAMES
 /** The blocks in their common parent's order, or why they cannot be wrapped. */
 function siblings(doc: Document, ids: readonly string[]): { parent: string; nodes: Node[] } | string {
   if (ids.length === 0) return 'select the blocks first'
-  const parent = doc.node(ids[0]).parent
+  const parent = doc.node(ids[0]!).parent
   if (!parent || doc.node(parent).kind === 'page') return 'sections cannot be put into a box'
   if (ids.some((id) => doc.node(id).parent !== parent)) return 'the blocks must lie in the same box'
   return {
@@ -39,18 +39,18 @@ export function wrapEdits(
   const { parent, nodes } = found
   const [first] = nodes
   const box = makeId()
-  const alone = nodes.length === 1 && first.props.width?.kind === 'columns'
+  const alone = nodes.length === 1 && first!.props.width?.kind === 'columns'
   const props: Props = {
     flow,
     rowGap: flow === 'lattice' ? 24 : 16,
     width: alone
-      ? first.props.width
+      ? first!.props.width
       : ({ kind: flow === 'row' ? 'snug' : 'stretch', weight: 1 } as Props['width']),
   }
   if (props.width?.kind === 'snug') props.width = { kind: 'snug' }
   // What does not fit beside each other on a phone stands under each other there.
   if (flow === 'row') props.wrap = true
-  const index = doc.node(parent).children.indexOf(first.id)
+  const index = doc.node(parent).children.indexOf(first!.id)
   const edits: Edit[] = [
     {
       op: 'insert',
@@ -60,7 +60,7 @@ export function wrapEdits(
   ]
   const keys = generateNKeysBetween(null, null, nodes.length)
   nodes.forEach((node, i) => {
-    edits.push({ op: 'move', node: node.id, parent: box, order: keys[i] })
+    edits.push({ op: 'move', node: node.id, parent: box, order: keys[i]! })
     if (!alone) return
     edits.push({ op: 'set', node: node.id, props: { width: { kind: 'stretch', weight: 1 } } })
     for (const [view, override] of Object.entries(node.overrides)) {
@@ -88,7 +88,7 @@ export function unwrapEdits(doc: Document, id: string): { edits: Edit[]; freed: 
     op: 'move',
     node: child,
     parent: around.id,
-    order: keys[i],
+    order: keys[i]!,
   }))
   return { edits: [...edits, { op: 'remove', node: id }], freed: [...node.children] }
 }

@@ -64,7 +64,7 @@ describe('a project file', () => {
     const whole = JSON.stringify(project().toFile())
     for (let at = 4; at < file.length; at += 7) {
       const spoilt = file.slice()
-      spoilt[at] ^= 0x55
+      spoilt[at]! ^= 0x55
       for (const bad of [spoilt, file.slice(0, at)]) {
         try {
           expect(JSON.stringify(openProject(bad).document.toFile())).toBe(whole)

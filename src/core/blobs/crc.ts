@@ -8,7 +8,7 @@ const TABLE = Uint32Array.from({ length: 256 }, (_, n) => {
 
 export function crc32(bytes: Uint8Array): number {
   let crc = 0xffffffff
-  for (const byte of bytes) crc = TABLE[(crc ^ byte) & 0xff] ^ (crc >>> 8)
+  for (const byte of bytes) crc = TABLE[(crc ^ byte) & 0xff]! ^ (crc >>> 8)
   return (crc ^ 0xffffffff) >>> 0
 }
 

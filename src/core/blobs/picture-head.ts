@@ -7,7 +7,7 @@ export type PictureSize = { width: number; height: number }
 export const MOST_SIDE = 20_000
 export const MOST_PIXELS = 120_000_000
 
-const u16 = (bytes: Uint8Array, at: number) => (bytes[at] << 8) | bytes[at + 1]
+const u16 = (bytes: Uint8Array, at: number) => (bytes[at]! << 8) | bytes[at + 1]!
 const u32 = (bytes: Uint8Array, at: number) => u16(bytes, at) * 65_536 + u16(bytes, at + 2)
 const little = (bytes: Uint8Array, at: number, count: number) => {
   let value = 0
@@ -20,7 +20,7 @@ const tag = (bytes: Uint8Array, at: number) => String.fromCharCode(...bytes.suba
 function* segments(bytes: Uint8Array): Generator<[marker: number, at: number]> {
   let at = 2
   while (at + 4 <= bytes.length && bytes[at] === 0xff) {
-    const marker = bytes[at + 1]
+    const marker = bytes[at + 1]!
     // Fill bytes, and markers that stand alone.
     if (marker === 0xff) at++
     else if (marker === 0x01 || (marker >= 0xd0 && marker <= 0xd8)) at += 2

@@ -27,7 +27,7 @@ function greyWords(light: number): string {
 /** @param hex six digits behind `#` @returns such as `dark-green`, `brown`, `pale-grey` */
 export function colorWords(hex: string): string {
   const [red, green, blue] = [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
-  const [light, a, b] = oklabOf(red, green, blue, [0, 0, 0])
+  const [light, a, b] = oklabOf(red!, green!, blue!, [0, 0, 0])
   const chroma = Math.hypot(a, b)
   if (chroma < GREYISH) return greyWords(light)
   const hue = (Math.atan2(b, a) * 180) / Math.PI

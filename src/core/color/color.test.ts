@@ -76,7 +76,7 @@ test('steps go from light to dark', () => {
       const steps = stepsOf(color)
       expect(steps).toHaveLength(9)
       const onBlack = steps.map((step) => contrastOf(step, '#000000'))
-      for (let i = 1; i < 9; i++) expect(onBlack[i]).toBeLessThan(onBlack[i - 1])
+      for (let i = 1; i < 9; i++) expect(onBlack[i]).toBeLessThan(onBlack[i - 1]!)
     }),
   )
   expect(differenceOf('#1d5c45', '#1d5c45')).toBe(0)

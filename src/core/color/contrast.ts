@@ -16,8 +16,8 @@ function channels(hex: string): { rgb: Channels; alpha: number } {
 export function laidOver(hex: string, ground: string): string {
   const { rgb, alpha } = channels(hex)
   const under = channels(ground).rgb
-  const [r, g, b] = rgb.map((part, i) => part * alpha + under[i] * (1 - alpha))
-  return formatHex({ mode: 'rgb', r, g, b })
+  const seen = (i: 0 | 1 | 2) => rgb[i] * alpha + under[i] * (1 - alpha)
+  return formatHex({ mode: 'rgb', r: seen(0), g: seen(1), b: seen(2) })
 }
 
 /** WCAG 2.2, 1.4.3: 1 to 21. What lets the ground through is taken as it is seen. */
@@ -35,7 +35,7 @@ const BLACK_SOFT = { threshold: 0.022, power: 1.414 }
 /** Screen luminance of APCA 0.1.9 (W3C working drafts of WCAG 3, 2022): simple powers of 2.4. */
 function apcaLuminance(hex: string): number {
   const [r, g, b] = channels(hex).rgb.map((part) => part ** 2.4)
-  const y = 0.2126729 * r + 0.7151522 * g + 0.072175 * b
+  const y = 0.2126729 * r! + 0.7151522 * g! + 0.072175 * b!
   return y > BLACK_SOFT.threshold ? y : y + (BLACK_SOFT.threshold - y) ** BLACK_SOFT.power
 }
 

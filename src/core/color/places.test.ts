@@ -23,7 +23,7 @@ describe('places under words', () => {
   })
   test('the mean of black and white is half the light, not half the level', () => {
     const checks = picture(8, 8, (x, y) => ((x + y) % 2) * 255)
-    expect(placesUnder(checks, all(checks), 8)[0].color).toBe('#bcbcbc')
+    expect(placesUnder(checks, all(checks), 8)[0]!.color).toBe('#bcbcbc')
   })
   test('the worst is found where it is, and only under the lines', () => {
     // White on the right half; the words lie on the left, and on the right.
@@ -63,7 +63,7 @@ describe('what makes words read', () => {
         expect(kept.length).toBeLessThanOrEqual(32)
         const taken = nearestThatReads(ink, kept, 4.5)
         const light = (color: string) => contrastOf('#000000', color)
-        const isBetween = light(kept[0]) < light(taken ?? ink) && light(taken ?? ink) < light(kept.at(-1)!)
+        const isBetween = light(kept[0]!) < light(taken ?? ink) && light(taken ?? ink) < light(kept.at(-1)!)
         if (taken && !isBetween)
           for (const ground of grounds) expect(contrastOf(taken, ground)).toBeGreaterThanOrEqual(4.5)
       }),

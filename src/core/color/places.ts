@@ -20,9 +20,9 @@ function meanColor({ data, width }: Pixels, area: Area): string {
   for (let y = area.y; y < area.y + area.height; y++)
     for (let x = area.x; x < area.x + area.width; x++) {
       const at = (y * width + x) * 4
-      r += LIGHT[data[at]]
-      g += LIGHT[data[at + 1]]
-      b += LIGHT[data[at + 2]]
+      r += LIGHT[data[at]!]!
+      g += LIGHT[data[at + 1]!]!
+      b += LIGHT[data[at + 2]!]!
     }
   const count = area.width * area.height
   return formatHex({ mode: 'rgb', r: levelOf(r / count), g: levelOf(g / count), b: levelOf(b / count) })
@@ -71,7 +71,7 @@ export function groundsIn(places: readonly Place[]): string[] {
   const sorted = [...light].sort((a, b) => a[1] - b[1]).map(([color]) => color)
   if (sorted.length <= MOST_GROUNDS) return sorted
   const step = (sorted.length - 1) / (MOST_GROUNDS - 1)
-  return Array.from({ length: MOST_GROUNDS }, (_, i) => sorted[Math.round(i * step)])
+  return Array.from({ length: MOST_GROUNDS }, (_, i) => sorted[Math.round(i * step)]!)
 }
 
 const STEPS = 8

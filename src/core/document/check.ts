@@ -46,7 +46,7 @@ export function check<S extends v.GenericSchema>(schema: S, value: unknown, pref
   const deepest = (issue: v.BaseIssue<unknown>): v.BaseIssue<unknown> => {
     // In a union, the branch that got furthest says most; a plain type mismatch says least.
     const inner = issue.issues?.filter((candidate) => candidate.path && candidate.path.length > 0)
-    return inner && inner.length > 0 ? inner[0] : issue
+    return inner && inner.length > 0 ? inner[0]! : issue
   }
   const issue = result.issues[0]
   const at = issue.type === 'variant' ? issue : deepest(issue)
@@ -262,7 +262,7 @@ export function checkViews(views: ProjectFile['views']) {
         throw new FormatError(`${path}.breakpoint`, 'the widest view has none, expected null')
       return
     }
-    const wider = views[i - 1]
+    const wider = views[i - 1]!
     if (view.width >= wider.width)
       throw new FormatError(
         `${path}.width`,

@@ -18,7 +18,7 @@ const tree = (id: string, children: NodeTree[] = [], order = id): NodeTree => ({
 
 function made(): Document {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { ...tree('hero', [tree('words', [tree('title'), tree('lead')]), tree('picture')]), kind: 'section' },
     { ...tree('footer'), kind: 'section' },
   ]
@@ -146,14 +146,15 @@ test('siblings stand in the order of code units, then of ids, on every machine',
       const sorted = [...list].sort(byOrder)
       const again = [...list].reverse().sort(byOrder)
       expect(again).toEqual(sorted)
-      for (let i = 1; i < sorted.length; i++) expect(byOrder(sorted[i - 1], sorted[i])).toBeLessThanOrEqual(0)
+      for (let i = 1; i < sorted.length; i++)
+        expect(byOrder(sorted[i - 1]!, sorted[i]!)).toBeLessThanOrEqual(0)
     }),
   )
   expect(
     [
       { order: 'a', id: '1' },
       { order: 'B', id: '2' },
-    ].sort(byOrder)[0].order,
+    ].sort(byOrder)[0]!.order,
   ).toBe('B')
 })
 
@@ -166,9 +167,9 @@ test('slots stay few and different, whatever is put in and taken out', () => {
       for (const step of steps) {
         const blocks = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
         change(doc, (draft) => {
-          if (step % 3 === 0 && blocks.length > 0) draft.removeTree(blocks[step % blocks.length].id)
+          if (step % 3 === 0 && blocks.length > 0) draft.removeTree(blocks[step % blocks.length]!.id)
           else {
-            const host = blocks.length > 0 ? blocks[step % blocks.length].id : 'home'
+            const host = blocks.length > 0 ? blocks[step % blocks.length]!.id : 'home'
             draft.insertTree({ ...tree(`i${next++}`), kind: host === 'home' ? 'section' : 'box' }, host)
           }
         })

@@ -86,7 +86,7 @@ export class Document extends Tree {
   /** The slot that is given `n` slots from now. */
   slotAfter(n: number): number {
     const free = this.freeSlots.length
-    return n < free ? this.freeSlots[free - 1 - n] : this.slots + n - free
+    return n < free ? this.freeSlots[free - 1 - n]! : this.slots + n - free
   }
 
   /** A point in the document's changes, to ask `touchedSince` about later. */

@@ -146,7 +146,7 @@ export class Draft extends Tree {
       childSlots,
     })
     children.forEach((child, i) => {
-      this.addTree(child, tree.id, childSlots[i])
+      this.addTree(child, tree.id, childSlots[i]!)
     })
   }
 

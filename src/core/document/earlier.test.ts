@@ -35,7 +35,7 @@ test('what is wrong in a file of version 1 is said at its place there', async ()
 
 test('a file of version 2 opens with the same looks, in today’s words', async () => {
   const bytes = new Uint8Array(await readFile(new URL('fixtures/project-2.lattice', import.meta.url)))
-  const before = JSON.parse(strFromU8(unzipSync(bytes)['project.json']))
+  const before = JSON.parse(strFromU8(unzipSync(bytes)['project.json']!))
   expect(before.version).toBe(2)
   const now = openProject(bytes).document.toFile()
   expect(inOldWords(now)).toEqual({ ...before, version: VERSION })

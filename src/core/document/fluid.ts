@@ -23,7 +23,7 @@ export function valueAtWidth(knots: Knots, width: number): number {
     if (!before) return sum
     const room = knot.width - before.width
     return sum + ((knot.value - before.value) / room) * Math.min(room, Math.max(0, width - before.width))
-  }, first.value)
+  }, first!.value)
 }
 
 const short = (value: number) => String(Math.round(value * 1e8) / 1e8)
@@ -32,11 +32,11 @@ const short = (value: number) => String(Math.round(value * 1e8) / 1e8)
 export function fluidText(knots: Knots): string {
   const [first] = knots
   const parts = knots.flatMap((knot, i) => {
-    const before = knots[i - 1]
+    const before = knots[i - 1]!
     const slope = before ? (knot.value - before.value) / (knot.width - before.width) : 0
     if (slope === 0) return []
     const room = `clamp(0px, 100cqw - ${short(before.width)}px, ${short(knot.width - before.width)}px)`
     return [` ${slope < 0 ? '-' : '+'} ${short(Math.abs(slope))} * ${room}`]
   })
-  return parts.length === 0 ? `${short(first.value)}px` : `calc(${short(first.value)}px${parts.join('')})`
+  return parts.length === 0 ? `${short(first!.value)}px` : `calc(${short(first!.value)}px${parts.join('')})`
 }

@@ -32,12 +32,13 @@ function site(): Document {
   return Document.fromFile({ ...file, pages } as typeof file)
 }
 const set = (props: Record<string, unknown>): Edit => ({ op: 'set', node: 't', props })
-const shown = (doc: Document) => new PageLayout(doc, 'home', doc.views[0].id, 1440, paragraphs).lineTexts('t')
+const shown = (doc: Document) =>
+  new PageLayout(doc, 'home', doc.views[0]!.id, 1440, paragraphs).lineTexts('t')
 
 test('a text has the capitals of its own language, of the page’s, of the site’s', () => {
   const doc = site()
   expect(shown(doc)).toEqual(['IRIS IN SPRING'])
-  const layout = new PageLayout(doc, 'home', doc.views[0].id, 1440, paragraphs)
+  const layout = new PageLayout(doc, 'home', doc.views[0]!.id, 1440, paragraphs)
   applyAll(doc, [{ op: 'project', about: { lang: 'tr-TR' } }])
   layout.update()
   expect(layout.lineTexts('t')).toEqual(['İRİS İN SPRİNG'])

@@ -16,7 +16,7 @@ const box = (id: string, children: NodeTree[] = []): NodeTree => ({
 
 function project(change: (file: ProjectFile) => void = () => undefined): ProjectFile {
   const file = structuredClone(starterProject('Test', 'home'))
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { id: 's1', kind: 'section', name: 'Section', order: 'a0', props: {}, children: [box('b1')] },
   ]
   change(file)
@@ -60,21 +60,21 @@ describe('opening a file', () => {
   test('an unknown kind', () => {
     expect(
       changed((file) => {
-        ;(file.pages[0].sections[0] as { kind: string }).kind = 'blob'
+        ;(file.pages[0]!.sections[0] as { kind: string }).kind = 'blob'
       }),
     ).toMatch(/^pages\[0\]\.sections\[0\]\.kind: expected .*found "blob"/)
   })
   test('a kind in the wrong place', () => {
     expect(
       changed((file) => {
-        file.pages[0].sections[0].children = [{ ...box('x'), kind: 'section' }]
+        file.pages[0]!.sections[0]!.children = [{ ...box('x'), kind: 'section' }]
       }),
     ).toBe('pages[0].sections[0].children[0].kind: a section cannot hold a section')
   })
   test('a duplicate id, with both places', () => {
     expect(
       changed((file) => {
-        file.pages[0].sections[0].children = [box('b1'), box('b1')]
+        file.pages[0]!.sections[0]!.children = [box('b1'), box('b1')]
       }),
     ).toBe(
       'pages[0].sections[0].children[1].id: the id "b1" stands twice, first at pages[0].sections[0].children[0]',
@@ -90,13 +90,13 @@ describe('opening a file', () => {
   test('a missing asset', () => {
     expect(
       changed((file) => {
-        file.pages[0].sections[0].children = [{ ...box('p'), kind: 'picture', props: { asset: 'gone' } }]
+        file.pages[0]!.sections[0]!.children = [{ ...box('p'), kind: 'picture', props: { asset: 'gone' } }]
       }),
     ).toBe('pages[0].sections[0].children[0].props.asset: there is no asset "gone" in this file')
   })
   test('a 50 MB string', () => {
     const message = changed((file) => {
-      file.pages[0].sections[0].children = [
+      file.pages[0]!.sections[0]!.children = [
         { ...box('t'), kind: 'text', props: { words: said('x'.repeat(50_000_000)) } },
       ]
     })
@@ -108,24 +108,24 @@ describe('opening a file', () => {
     for (let i = 199; i > 0; i--) deep = box(`d${i}`, [deep])
     expect(
       changed((file) => {
-        file.pages[0].sections[0].children = [deep]
+        file.pages[0]!.sections[0]!.children = [deep]
       }),
     ).toMatch(/nest deeper than 64 levels/)
   })
   test('a property that does not exist, a value that cannot be', () => {
     expect(
       changed((file) => {
-        ;(file.pages[0].sections[0].props as Record<string, unknown>).colour = 'red'
+        ;(file.pages[0]!.sections[0]!.props as Record<string, unknown>).colour = 'red'
       }),
     ).toMatch(/props\.colour: "colour" is not a property/)
     expect(
       changed((file) => {
-        file.pages[0].sections[0].props.rowGap = -4
+        file.pages[0]!.sections[0]!.props.rowGap = -4
       }),
     ).toMatch(/pages\[0\]\.sections\[0\]\.props\.rowGap: /)
     expect(
       changed((file) => {
-        file.pages[0].sections[0].overrides = { nowhere: {} }
+        file.pages[0]!.sections[0]!.overrides = { nowhere: {} }
       }),
     ).toMatch(/overrides\.nowhere: there is no view/)
   })
@@ -137,7 +137,7 @@ describe('opening a file', () => {
     ).toMatch(/^views\[0\]\.breakpoint/)
     expect(
       changed((file) => {
-        file.views[1].lattice.columns = 0
+        file.views[1]!.lattice.columns = 0
       }),
     ).toMatch(/^views\[1\]\.lattice\.columns: expected at least 1 column, found 0/)
   })

@@ -23,7 +23,7 @@ let bytes: Uint8Array
 let family: OwnFamily
 beforeAll(async () => {
   bytes = await openType('caveat-latin-wght-normal')
-  family = withFonts([], [taken()], () => '1')[0]
+  family = withFonts([], [taken()], () => '1')[0]!
 })
 const taken = (change: Partial<TakenFont['facts']> = {}): TakenFont => ({
   facts: { ...readFont(bytes), family: 'Hedgerow', weights: [400, 400], ...change },
@@ -35,7 +35,7 @@ const taken = (change: Partial<TakenFont['facts']> = {}): TakenFont => ({
 function project(fonts: OwnFamily[], props: Record<string, unknown> = {}): string {
   const { pages, ...rest } = starterProject('Own', 'home')
   const $value = {
-    fontFamily: fonts[0].id,
+    fontFamily: fonts[0]!.id,
     fontSize: { value: 16, unit: 'px' },
     fontWeight: 400,
     lineHeight: 1.5,
@@ -62,10 +62,10 @@ const opened = (fonts: OwnFamily[], props?: Record<string, unknown>) =>
 test('files of one name make a family, one of the same style and weight takes the place of another', () => {
   const bold = taken({ weights: [700, 700] })
   const [both] = withFonts([], [bold, taken()], () => '1')
-  expect(both.files.map(({ weights }) => weights[0])).toEqual([400, 700])
-  const [more] = withFonts([both], [taken({ italic: true }), { ...bold, hash: 'f'.repeat(64) }], () => '2')
-  expect(more.id).toBe(both.id)
-  expect(more.files.map(({ italic, hash }) => [italic ?? false, hash.slice(0, 4)])).toEqual([
+  expect(both!.files.map(({ weights }) => weights[0])).toEqual([400, 700])
+  const [more] = withFonts([both!], [taken({ italic: true }), { ...bold, hash: 'f'.repeat(64) }], () => '2')
+  expect(more!.id).toBe(both!.id)
+  expect(more!.files.map(({ italic, hash }) => [italic ?? false, hash.slice(0, 4)])).toEqual([
     [false, hashOf(bytes).slice(0, 4)],
     [false, 'ffff'],
     [true, hashOf(bytes).slice(0, 4)],
@@ -76,24 +76,24 @@ test('files of a family that is called as a shipped one make one family, at once
   const [light, bold] = [taken({ family: 'Caveat' }), taken({ family: 'Caveat', weights: [700, 700] })]
   const together = withFonts([], [light, bold], () => '1')
   expect(together).toHaveLength(1)
-  expect(together[0].files).toHaveLength(2)
-  expect(problemOfFamily(together[0], [])).toBeUndefined()
+  expect(together[0]!.files).toHaveLength(2)
+  expect(problemOfFamily(together[0]!, [])).toBeUndefined()
   const [first] = withFonts([], [light], () => '1')
-  const [then] = withFonts([first], [bold], () => '2')
-  expect(then).toMatchObject({ id: first.id, family: first.family })
-  expect(then.files).toHaveLength(2)
+  const [then] = withFonts([first!], [bold], () => '2')
+  expect(then).toMatchObject({ id: first!.id, family: first!.family })
+  expect(then!.files).toHaveLength(2)
 })
 
 test('a file is refused where two families, or two files, cannot be told apart', () => {
   const other = { ...family, id: 'other' }
   expect(() => opened([family, other])).toThrow(/fonts\[1\].*another family called “Hedgerow”/)
   expect(() => opened([{ ...family, family: 'Fraunces' }])).toThrow(/another family called “Fraunces”/)
-  expect(() => opened([{ ...family, files: [family.files[0], family.files[0]] }])).toThrow(/the weight 400/)
+  expect(() => opened([{ ...family, files: [family.files[0]!, family.files[0]!] }])).toThrow(/the weight 400/)
 })
 
 test('the weight that is nearest is drawn, as browsers choose it; what it has not another family draws', () => {
   const weights = [300, 500, 800].map((weight) => taken({ weights: [weight, weight] }))
-  const own = withFonts([], weights, () => 'w')[0]
+  const own = withFonts([], weights, () => 'w')[0]!
   learnFamilies([own])
   const drawn = (weight: number) => primaryFile({ family: own.id, italic: false, weight }).weights[0]
   expect([100, 399, 400, 450, 500, 501, 650, 900].map(drawn)).toEqual([
@@ -111,7 +111,7 @@ test('a text needs its files, and they come with the project', () => {
   const ids = [...fontsOf(doc)].filter((id) => fontFile(id)!.hash)
   expect(ids).toHaveLength(1)
   const library = new FontLibrary()
-  library.add(ids[0], bytes)
+  library.add(ids[0]!, bytes)
   expect(library.primary({ family: family.id, italic: false, weight: 400 })!.has('a'.codePointAt(0)!)).toBe(
     true,
   )

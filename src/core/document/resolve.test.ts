@@ -10,11 +10,11 @@ import { colorValue, eachToken, Tokens } from './tokens'
 function sample(node: Partial<NodeTree>) {
   const file = starterProject('Test', 'home')
   file.views = [
-    file.views[0],
+    file.views[0]!,
     { ...viewFor('tablet', 'Tablet', 834, file.views[0]), breakpoint: 1000 },
-    file.views[1],
+    file.views[1]!,
   ]
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',

@@ -164,7 +164,7 @@ export abstract class Tree {
   viewAt(width: number): View {
     let chosen = this.views[0]
     for (const view of this.views) if (view.breakpoint !== null && width <= view.breakpoint) chosen = view
-    return chosen
+    return chosen!
   }
 
   viewsOf(page: Page): View[] {

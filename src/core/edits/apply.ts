@@ -62,7 +62,7 @@ export function applyAll(doc: Document, edits: readonly Edit[]): Edit[] {
 }
 
 /** As `applyAll`, for one. */
-export const applyEdit = (doc: Document, edit: Edit): Edit => applyAll(doc, [edit])[0]
+export const applyEdit = (doc: Document, edit: Edit): Edit => applyAll(doc, [edit])[0]!
 
 export type Refused = { index: number; reason: string }
 

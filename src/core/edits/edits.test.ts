@@ -18,7 +18,7 @@ function sample(): Document {
   const file = starterProject('Test', 'home')
   let count = 0
   const builder = new Builder(file.views)
-  file.pages[0].sections = SHELF.filter((item) => item.shelf === 'sections')
+  file.pages[0]!.sections = SHELF.filter((item) => item.shelf === 'sections')
     .slice(0, 4)
     .map((item, i) => plant(item.build(builder), () => `n${count++}`, `a${i}`))
   return Document.fromFile(file)
@@ -39,14 +39,19 @@ const someFills = (b: number) =>
 function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const nodes = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
   if (nodes.length === 0) return undefined
-  const node = nodes[a % nodes.length]
+  const node = nodes[a! % nodes.length]!
   const boxes = nodes.filter((each) => each.kind === 'box' || each.kind === 'section')
-  const host = boxes[b % Math.max(1, boxes.length)]
-  switch (kind % 13) {
+  const host = boxes[b! % Math.max(1, boxes.length)]
+  switch (kind! % 13) {
     case 0:
-      return { op: 'set', node: node.id, props: { paddingTop: b % 50, fills: someFills(b) } }
+      return { op: 'set', node: node.id, props: { paddingTop: b! % 50, fills: someFills(b!) } }
     case 1:
-      return { op: 'set', node: node.id, view: 'mobile', props: { hidden: b % 2 === 0, paddingTop: c % 40 } }
+      return {
+        op: 'set',
+        node: node.id,
+        view: 'mobile',
+        props: { hidden: b! % 2 === 0, paddingTop: c! % 40 },
+      }
     case 2:
       return { op: 'remove', node: node.id }
     case 3:
@@ -55,7 +60,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
           op: 'move',
           node: node.id,
           parent: host.id,
-          order: orderAt(doc, host.id, c % (host.children.length + 1), node.id),
+          order: orderAt(doc, host.id, c! % (host.children.length + 1), node.id),
         }
       )
     case 4:
@@ -67,7 +72,7 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
             id: `new${a}-${b}-${c}`,
             kind: 'text',
             name: 'New',
-            order: orderAt(doc, host.id, c % 3),
+            order: orderAt(doc, host.id, c! % 3),
             props: { words: said('New') },
           } satisfies NodeTree,
         }
@@ -75,45 +80,45 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
     case 5:
       return {
         op: 'token',
-        name: `space.t${b % 3}`,
-        token: c % 4 === 0 ? null : { $value: { value: c % 90, unit: 'px' } },
+        name: `space.t${b! % 3}`,
+        token: c! % 4 === 0 ? null : { $value: { value: c! % 90, unit: 'px' } },
       }
     case 12:
       return {
         op: 'theme',
-        id: `t${b % 3}`,
-        theme: c % 3 === 0 ? null : { name: `Theme ${c}`, ...(c % 2 ? { scheme: 'dark' } : {}) },
+        id: `t${b! % 3}`,
+        theme: c! % 3 === 0 ? null : { name: `Theme ${c}`, ...(c! % 2 ? { scheme: 'dark' } : {}) },
       }
     case 7:
       return {
         op: 'aid',
-        page: [...doc.pages.keys()][0],
-        id: `aid${b % 4}`,
+        page: [...doc.pages.keys()][0]!,
+        id: `aid${b! % 4}`,
         aid:
-          c % 3 === 0
+          c! % 3 === 0
             ? null
-            : { kind: 'guide', id: `aid${b % 4}`, view: 'mobile', axis: c % 2 ? 'x' : 'y', at: c },
+            : { kind: 'guide', id: `aid${b! % 4}`, view: 'mobile', axis: c! % 2 ? 'x' : 'y', at: c! },
       }
     case 6:
-      return { op: 'meta', node: node.id, name: `Name ${b}`, locked: c % 2 === 0 }
+      return { op: 'meta', node: node.id, name: `Name ${b}`, locked: c! % 2 === 0 }
     case 8:
       return {
         op: 'views',
         change:
-          c % 3 === 0
-            ? { [`v${b % 2}`]: null }
-            : c % 3 === 1
-              ? { mobile: { fold: 600 + b, name: `Phone ${b}` }, desktop: { fold: 900 + c } }
-              : { [`v${b % 2}`]: omitId(viewFor('x', 'Tablet', 700 + (b % 2), doc.views[0])) },
+          c! % 3 === 0
+            ? { [`v${b! % 2}`]: null }
+            : c! % 3 === 1
+              ? { mobile: { fold: 600 + b!, name: `Phone ${b}` }, desktop: { fold: 900 + c! } }
+              : { [`v${b! % 2}`]: omitId(viewFor('x', 'Tablet', 700 + (b! % 2), doc.views[0])) },
       }
     case 9: {
-      const page = doc.pages.get(`p${b % 3}`)
-      if (page && c % 2) return { op: 'page', id: page.id, page: null }
+      const page = doc.pages.get(`p${b! % 3}`)
+      if (page && c! % 2) return { op: 'page', id: page.id, page: null }
       if (page)
-        return { op: 'page-meta', id: page.id, set: { path: `/p${c}`, order: `a${b % 9}`, name: `P${b}` } }
+        return { op: 'page-meta', id: page.id, set: { path: `/p${c}`, order: `a${b! % 9}`, name: `P${b}` } }
       const section = { id: `s${b}-${c}`, kind: 'section', name: 'S', order: 'a00', props: {} } as const
       const made = {
-        id: `p${b % 3}`,
+        id: `p${b! % 3}`,
         name: 'Page',
         path: `/p${b}`,
         order: 'a1',
@@ -125,22 +130,22 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
     case 10:
       return {
         op: 'asset',
-        id: `picture${b % 2}`,
+        id: `picture${b! % 2}`,
         asset:
-          c % 3
+          c! % 3
             ? {
-                id: `picture${b % 2}`,
+                id: `picture${b! % 2}`,
                 name: `P${c}`,
                 type: 'image/png',
                 width: 4,
                 height: 3,
                 size: 9,
-                hash: `${c % 10}`.repeat(64),
+                hash: `${c! % 10}`.repeat(64),
               }
             : null,
       }
     default:
-      return stepEdits(doc, node.id, b % 2 ? 1 : -1)[0]
+      return stepEdits(doc, node.id, b! % 2 ? 1 : -1)[0]
   }
 }
 
@@ -308,26 +313,26 @@ describe('edits', () => {
 
   test('what makes one list of views of another says only what differs', () => {
     const [desktop, mobile] = sample().views
-    expect(viewEdits([desktop, mobile], [desktop, { ...mobile, fold: 700, safe: 320 }])).toEqual([
+    expect(viewEdits([desktop!, mobile!], [desktop!, { ...mobile!, fold: 700, safe: 320 }])).toEqual([
       { op: 'views', change: { mobile: { fold: 700, safe: 320 } } },
     ])
-    expect(viewEdits([{ ...desktop, safe: 900 }], [desktop])).toEqual([
+    expect(viewEdits([{ ...desktop!, safe: 900 }], [desktop!])).toEqual([
       { op: 'views', change: { desktop: { safe: null } } },
     ])
-    expect(viewEdits([desktop, mobile], [desktop, mobile])).toEqual([])
+    expect(viewEdits([desktop!, mobile!], [desktop!, mobile!])).toEqual([])
   })
 })
 
 describe('merging', () => {
-  const home = (doc: Document) => doc.pagesInOrder()[0].id
+  const home = (doc: Document) => doc.pagesInOrder()[0]!.id
 
   test('a block moved in front of another and then that one moved: in the order in which they were', () => {
     const doc = sample()
     const [first, second] = doc.node(home(doc)).children
-    const [before] = stepEdits(doc, second, -1)
-    applyEdit(doc, before)
-    const [after] = stepEdits(doc, first, -1)
-    const { forth, changes } = merging([before, after, ...stepEdits(doc, second, 1)])
+    const [before] = stepEdits(doc, second!, -1)
+    applyEdit(doc, before!)
+    const [after] = stepEdits(doc, first!, -1)
+    const { forth, changes } = merging([before!, after!, ...stepEdits(doc, second!, 1)])
     expect(changes.length).toBe(3)
     expect(forth.node(home(doc)).children.slice(0, 2)).toContain(second)
   })

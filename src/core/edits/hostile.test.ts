@@ -12,7 +12,7 @@ import { hostileEdit, nested } from './hostile-edits'
 
 function sample(): Document {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 'a',
       kind: 'section',

@@ -15,9 +15,9 @@ export const insert: EditModule<InsertEdit, RemoveEdit> = {
   apply(draft, edit) {
     const parent = blockIn(draft, edit.parent)
     const [tree] = checkTrees([edit.tree], parent.kind, draft.ancestors(parent.id).length + 1, draft)
-    if (tree.kind === 'slot') refuse('a slot comes with its template')
-    draft.insertTree(tree, parent.id)
-    return { op: 'remove', node: tree.id }
+    if (tree!.kind === 'slot') refuse('a slot comes with its template')
+    draft.insertTree(tree!, parent.id)
+    return { op: 'remove', node: tree!.id }
   },
 
   blocks: ({ parent }) => [parent],

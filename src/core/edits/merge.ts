@@ -38,9 +38,9 @@ export function mergeInto(changes: Change[], next: readonly Change[], from = 0):
   // What may be merged into, by place: all behind the last change that depends on more than one.
   const open = new Map<string, Change>()
   for (let i = changes.length - 1; i >= from; i--) {
-    const place = placeOf(changes[i].edit)
+    const place = placeOf(changes[i]!.edit)
     if (place === undefined) break
-    if (!open.has(place)) open.set(place, changes[i])
+    if (!open.has(place)) open.set(place, changes[i]!)
   }
   const added: Change[] = []
   for (const change of next) {

@@ -21,7 +21,7 @@ function threePages(): ProjectFile {
     children: [{ id: `b${n}${k}`, kind: 'box', name: 'Box', order: 'a0', props: {} }],
   })
   const page = (n: number) => ({
-    ...file.pages[0],
+    ...file.pages[0]!,
     id: `p${n}`,
     path: n ? `/p${n}` : '/',
     order: `a${n}`,
@@ -73,14 +73,14 @@ function editOf({ what, at, to, value }: Change, doc: Document, n: number): Edit
   const block = blocks[at % Math.max(1, blocks.length)]
   const pages = [...doc.pages.values()]
   const page = pages[at % Math.max(1, pages.length)]
-  const host = pages[to % Math.max(1, pages.length)]
+  const host = pages[to % Math.max(1, pages.length)]!
   if (what === 'project') return { op: 'project', name: `Name ${value}` }
   if (what === 'page')
     return {
       op: 'page',
       id: `new${n}`,
       page: {
-        ...outlineOf(doc).pages[0],
+        ...outlineOf(doc).pages[0]!,
         isTemplate: undefined,
         template: undefined,
         id: `new${n}`,
@@ -98,7 +98,7 @@ function editOf({ what, at, to, value }: Change, doc: Document, n: number): Edit
       op: 'aid',
       page: page.id,
       id: `g${value % 4}`,
-      aid: { kind: 'guide', id: `g${value % 4}`, view: doc.views[0].id, axis: 'x', at: value },
+      aid: { kind: 'guide', id: `g${value % 4}`, view: doc.views[0]!.id, axis: 'x', at: value },
     }
   if (what === 'insert')
     return {

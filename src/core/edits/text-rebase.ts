@@ -87,7 +87,7 @@ class Moving {
     if (this.isLost) return undefined
     const paired = now?.length === steps.length
     const moved = steps.flatMap((step, i) => {
-      const next = now ? (paired ? [now[i]] : []) : movedStep(step, new Mapping(this.maps, this.mirrors))
+      const next = now ? (paired ? [now[i]!] : []) : movedStep(step, new Mapping(this.maps, this.mirrors))
       this.pass(step, next)
       return next
     })

@@ -13,7 +13,7 @@ const WORDS = said([{ text: 'Borrow ' }, { text: 'seed', weight: 700 }])
 function project() {
   const file = starterProject('Test', 'home')
   const text = { id: 't', kind: 'text', name: 'Words', order: 'a0', props: { words: WORDS } } as const
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',

@@ -87,7 +87,7 @@ function write(draft: Draft, { node: id, view, page }: WordsPlace, words: Words)
 /** Steps that take `transform`'s back, in the order in which they do. */
 function inverted({ steps, docs, doc }: Transform): Step[] {
   return steps
-    .flatMap((step, i) => marksBack(step, docs[i], docs[i + 1] ?? doc) ?? [step.invert(docs[i])])
+    .flatMap((step, i) => marksBack(step, docs[i]!, docs[i + 1] ?? doc) ?? [step.invert(docs[i]!)])
     .reverse()
 }
 

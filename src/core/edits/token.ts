@@ -20,7 +20,7 @@ const own = (group: Group, key: string): unknown => (Object.hasOwn(group, key) ?
 const isGroup = (value: unknown): value is Group => typeof value === 'object' && value !== null
 
 /** The tree with `token` at the end of `path`, null: without. What lies beside the way is shared; groups left empty go. */
-function planted(group: Group, [step, ...rest]: readonly string[], token: Group | null): Group {
+function planted(group: Group, [step = '', ...rest]: readonly string[], token: Group | null): Group {
   const before = own(group, step)
   let next = token
   if (rest.length > 0) {

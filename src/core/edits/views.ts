@@ -90,7 +90,7 @@ export const views: EditModule<ViewsEdit> = {
       if (!Object.hasOwn(over.change, id)) return values
       const theirs = over.change[id]
       if (values === null || theirs === null) return undefined
-      const left = Object.entries(values).filter(([key]) => !Object.hasOwn(theirs, key))
+      const left = Object.entries(values).filter(([key]) => !Object.hasOwn(theirs!, key))
       return left.length > 0 ? Object.fromEntries(left) : undefined
     })
   },

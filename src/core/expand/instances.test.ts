@@ -54,7 +54,7 @@ const band = (
 /** Two pages; the first has a header and a footer. */
 function site() {
   const file = starterProject('Site', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     band('head', 'a0', 'header', words('logo', 'Hollow Oak')),
     band('hero', 'a1', 'section', words('title', 'Borrow a packet')),
     band('foot', 'a2', 'footer', words('small', 'Open Saturdays')),

@@ -48,7 +48,7 @@ export function templateFrom(
     id: makeId(),
     kind: 'slot',
     name: 'Each page’s own',
-    order: keys[above],
+    order: keys[above]!,
     props: {},
   }
   const own: PageFile = {
@@ -63,7 +63,7 @@ export function templateFrom(
   const template = doc.pages.get(page)?.template
   const edits: Edit[] = [{ op: 'page', id, page: template ? { ...own, template } : own }]
   moved.forEach((section, i) => {
-    edits.push({ op: 'move', node: section.id, parent: id, order: keys[i < above ? i : i + 1] })
+    edits.push({ op: 'move', node: section.id, parent: id, order: keys[i < above ? i : i + 1]! })
   })
   edits.push({ op: 'page-meta', id: page, set: { template: id } })
   return { edits, id }
@@ -87,7 +87,7 @@ function copied(instances: Instances, node: Node, order: string, makeId: MakeId)
     name: node.name,
     order,
     props: node.props,
-    children: node.children.map((id, i) => copied(instances, instances.node(id), keys[i], makeId)),
+    children: node.children.map((id, i) => copied(instances, instances.node(id), keys[i]!, makeId)),
   }
   if (node.locked) tree.locked = true
   if (Object.keys(node.overrides).length > 0) tree.overrides = { ...node.overrides }
@@ -119,7 +119,7 @@ export function letGo(doc: Document, page: string, makeId: MakeId): Edit[] {
       (section, i): Edit => ({
         op: 'insert',
         parent: page,
-        tree: copied(instances, section, keys[i], makeId),
+        tree: copied(instances, section, keys[i]!, makeId),
       }),
     ),
   ]

@@ -13,10 +13,10 @@ const OPERATIONS: Record<Combination, PathBooleanOperation> = {
 type Segment = ReturnType<typeof pathFromPathData>[number]
 
 function stepOf(segment: Segment): { from: Point; step: Step } {
-  const [kind, ...points] = segment as unknown as [string, ...Point[]]
+  const [kind, ...points] = segment as unknown as [string, Point, ...Point[]]
   const [from] = points
-  if (kind === 'C') return { from, step: { by: [points[1], points[2]], to: points[3] } }
-  if (kind === 'L') return { from, step: { to: points[1] } }
+  if (kind === 'C') return { from, step: { by: [points[1]!, points[2]!], to: points[3]! } }
+  if (kind === 'L') return { from, step: { to: points[1]! } }
   throw new Error(`a segment of kind ${kind} was not put in`)
 }
 
@@ -44,7 +44,7 @@ export function combined(paths: readonly Path[], how: Combination): Path {
             ? path
             : sum
           : new PathBoolean([input(sum), input(path)]).get(OPERATIONS[how]).flatMap(chainsOf),
-      paths[0],
+      paths[0]!,
     )
 }
 

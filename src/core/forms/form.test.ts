@@ -39,7 +39,7 @@ describe('forms', () => {
         [right, 100],
         [bottom, 100],
       ])
-        expect(edge).toBeCloseTo(want, 0)
+        expect(edge).toBeCloseTo(want!, 0)
     }
   })
   test('every point of a circle is as far from the middle', () => {
@@ -78,7 +78,7 @@ describe('paths', () => {
     fc.assert(
       fc.property(fc.array(point, { minLength: 3, maxLength: 9 }), (points) => {
         const [from, ...rest] = points
-        const path = [{ from, steps: rest.map((to) => ({ to })), closed: true }]
+        const path = [{ from: from!, steps: rest.map((to) => ({ to })), closed: true }]
         const before = boundsOf(path)
         if (before.right === before.left || before.bottom === before.top) return
         const { left, top, right, bottom } = boundsOf(
@@ -90,7 +90,7 @@ describe('paths', () => {
           [right, 70],
           [bottom, 80],
         ])
-          expect(edge).toBeCloseTo(want, 6)
+          expect(edge).toBeCloseTo(want!, 6)
       }),
     )
   })

@@ -167,11 +167,11 @@ function blob(seed: number, count: number, swing: number): Chain {
       50 * (1 - (swing / 100) * chance(seed, i)),
     ),
   )
-  const at = (i: number) => points[(i + count) % count]
+  const at = (i: number) => points[(i + count) % count]!
   const steps = points.map((_, i): Step => {
-    const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+    const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)] as const
     const sixth = (a: Point, b: Point): Point => [(b[0] - a[0]) / 6, (b[1] - a[1]) / 6]
-    const [out, into] = [sixth(before, to), sixth(from, after)]
+    const [out, into] = [sixth(before, to), sixth(from, after)] as const
     return {
       to,
       by: [
@@ -180,7 +180,7 @@ function blob(seed: number, count: number, swing: number): Chain {
       ],
     }
   })
-  return { from: points[0], steps, closed: true }
+  return { from: points[0]!, steps, closed: true }
 }
 
 const LINES: Record<Extract<Form, { form: 'line' }>['slope'], [Point, Point]> = {

@@ -13,7 +13,7 @@ export const near = ([a, b]: Point, [c, d]: Point): boolean => Math.hypot(a - c,
 export const QUARTER = 0.5522847498
 
 export const polygonOf = (points: readonly Point[]): Chain => ({
-  from: points[0],
+  from: points[0]!,
   steps: points.slice(1).map((to) => ({ to })),
   closed: true,
 })
@@ -91,7 +91,7 @@ export function boundsOf(path: Path): Bounds {
       const { to, by } = step
       if (by)
         for (const axis of [0, 1])
-          for (const t of turningPoints(at[axis], by[0][axis], by[1][axis], to[axis]))
+          for (const t of turningPoints(at[axis]!, by[0][axis]!, by[1][axis]!, to[axis]!))
             if (t > 0 && t < 1) take(curveAt(at, step, t))
       take(to)
       at = to
@@ -123,7 +123,7 @@ export function rounded({ from, steps, closed }: Chain, by: number): Chain {
       corner[0] + (other[0] - corner[0]) * by,
       corner[1] + (other[1] - corner[1]) * by,
     ]
-    const [enter, leave] = [towards(before), towards(after)]
+    const [enter, leave] = [towards(before!), towards(after!)]
     const handle = (at: Point): Point => [
       at[0] + (corner[0] - at[0]) * QUARTER,
       at[1] + (corner[1] - at[1]) * QUARTER,
@@ -159,8 +159,8 @@ export function pathFrom(data: string): Path | undefined {
   const tokens = [...data.matchAll(/([A-Za-z])([^A-Za-z]*)/g)]
   if (tokens.map(([all]) => all).join('') !== data.trim() || tokens.length === 0) return undefined
   for (const [, letter, rest] of tokens) {
-    const numbers = (rest.match(/-?(?:\d+\.?\d*|\.\d+)(?:e-?\d+)?/gi) ?? []).map(Number)
-    const count = { M: 2, L: 2, H: 1, V: 1, C: 6, Q: 4, Z: 0 }[letter]
+    const numbers = (rest!.match(/-?(?:\d+\.?\d*|\.\d+)(?:e-?\d+)?/gi) ?? []).map(Number)
+    const count = { M: 2, L: 2, H: 1, V: 1, C: 6, Q: 4, Z: 0 }[letter!]
     if (count === undefined || numbers.some((each) => !Number.isFinite(each))) return undefined
     if (count === 0 ? numbers.length > 0 : numbers.length === 0 || numbers.length % count !== 0)
       return undefined
@@ -174,7 +174,7 @@ export function pathFrom(data: string): Path | undefined {
     for (let i = 0; i < numbers.length; i += count) {
       const n = numbers.slice(i, i + count)
       if (letter === 'M' && i === 0) {
-        at = [n[0], n[1]]
+        at = [n[0]!, n[1]!]
         chains.push({ from: at, steps: [], closed: false })
         continue
       }
@@ -184,7 +184,7 @@ export function pathFrom(data: string): Path | undefined {
         chain = { from: at, steps: [], closed: false }
         chains.push(chain)
       }
-      const step = stepOf(letter, n, at)
+      const step = stepOf(letter!, n, at)
       chain.steps.push(step)
       at = step.to
     }
@@ -193,21 +193,21 @@ export function pathFrom(data: string): Path | undefined {
 }
 
 function stepOf(letter: string, n: readonly number[], at: Point): Step {
-  if (letter === 'H') return { to: [n[0], at[1]] }
-  if (letter === 'V') return { to: [at[0], n[0]] }
+  if (letter === 'H') return { to: [n[0]!, at[1]] }
+  if (letter === 'V') return { to: [at[0], n[0]!] }
   if (letter === 'C')
     return {
       by: [
-        [n[0], n[1]],
-        [n[2], n[3]],
+        [n[0]!, n[1]!],
+        [n[2]!, n[3]!],
       ],
-      to: [n[4], n[5]],
+      to: [n[4]!, n[5]!],
     }
   if (letter === 'Q') {
     // A quadratic curve is a cubic one with its handles at two thirds.
     const [q, to]: [Point, Point] = [
-      [n[0], n[1]],
-      [n[2], n[3]],
+      [n[0]!, n[1]!],
+      [n[2]!, n[3]!],
     ]
     const third = (end: Point): Point => [
       end[0] + ((q[0] - end[0]) * 2) / 3,
@@ -215,5 +215,5 @@ function stepOf(letter: string, n: readonly number[], at: Point): Step {
     ]
     return { by: [third(at), third(to)], to }
   }
-  return { to: [n[0], n[1]] }
+  return { to: [n[0]!, n[1]!] }
 }

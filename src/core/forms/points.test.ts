@@ -50,7 +50,7 @@ describe('points of an outline', () => {
           p,
           [...pointsAlong(back)][i],
         ]))
-          if (other) expect(Math.hypot(one[0] - other[0], one[1] - other[1])).toBeLessThan(1e-6)
+          if (other) expect(Math.hypot(one![0] - other[0], one![1] - other[1])).toBeLessThan(1e-6)
         expect(data(outlinesOf(back))).toBe(data(of(form)))
       }),
       { numRuns: 60 },
@@ -61,15 +61,15 @@ describe('points of an outline', () => {
       fc.property(forms, fc.nat(), share, share, (form, which, t, along) => {
         const before = of(form)
         const refs = allAnchors(before).filter((ref) => curveFrom(before, ref))
-        const ref = refs[which % refs.length]
+        const ref = refs[which % refs.length]!
         const [after, made] = inserted(before, { ...ref, t })
-        expect(after[ref.outline].anchors.length).toBe(before[ref.outline].anchors.length + 1)
+        expect(after[ref.outline]!.anchors.length).toBe(before[ref.outline]!.anchors.length + 1)
         const curve = curveFrom(before, ref)!
         const [x, y] = pointOn(curve, along)
         // On one of its two halves.
         const [one, two] = [curveFrom(after, ref)!, curveFrom(after, made)!]
         const [a, b] = along < t ? pointOn(one, along / t) : pointOn(two, (along - t) / (1 - t))
-        const isStraight = !before[ref.outline].anchors[ref.anchor].out
+        const isStraight = !before[ref.outline]!.anchors[ref.anchor]!.out
         if (!isStraight) expect(Math.hypot(a - x, b - y)).toBeLessThan(1e-6)
         const [left, right] = [boundsOf(pathOfOutlines(before)), boundsOf(pathOfOutlines(after))]
         for (const side of ['left', 'top', 'right', 'bottom'] as const)
@@ -90,29 +90,29 @@ describe('points of an outline', () => {
   test('moved, a point takes its handles along; the others stay', () => {
     const circle = of({ form: 'ellipse' })
     const moved = movedBy(circle, [{ outline: 0, anchor: 0 }], [10, -5])
-    const [before, after] = [circle[0].anchors[0], moved[0].anchors[0]]
-    expect(after.out).toEqual([before.out![0] + 10, before.out![1] - 5])
-    expect(moved[0].anchors.slice(1)).toEqual(circle[0].anchors.slice(1))
+    const [before, after] = [circle[0]!.anchors[0], moved[0]!.anchors[0]]
+    expect(after!.out).toEqual([before!.out![0] + 10, before!.out![1] - 5])
+    expect(moved[0]!.anchors.slice(1)).toEqual(circle[0]!.anchors.slice(1))
   })
   test('a pulled handle turns the other one where the curve has no bend, unless it is pulled alone', () => {
     const circle = of({ form: 'ellipse' })
     const ref = { outline: 0, anchor: 0 }
-    const { at, into } = circle[0].anchors[0]
-    const pulled = handlePulled(circle, ref, 'out', [at[0] + 20, at[1] + 20])[0].anchors[0]
+    const { at, into } = circle[0]!.anchors[0]!
+    const pulled = handlePulled(circle, ref, 'out', [at[0] + 20, at[1] + 20])[0]!.anchors[0]!
     expect(isSmooth(pulled)).toBe(true)
     expect(Math.hypot(pulled.into![0] - at[0], pulled.into![1] - at[1])).toBeCloseTo(
       Math.abs(into![0] - at[0]),
       6,
     )
-    const alone = handlePulled(circle, ref, 'out', [at[0] + 20, at[1] + 20], true)[0].anchors[0]
+    const alone = handlePulled(circle, ref, 'out', [at[0] + 20, at[1] + 20], true)[0]!.anchors[0]!
     expect(alone.into).toEqual(into)
     expect(isSmooth(alone)).toBe(false)
   })
   test('corners become curves without a bend', () => {
     const square = read(SQUARE)
     const soft = smoothed(square, allAnchors(square))
-    expect(soft[0].anchors.every(isSmooth)).toBe(true)
-    expect(soft[0].anchors.map(({ at }) => at)).toEqual(square[0].anchors.map(({ at }) => at))
+    expect(soft[0]!.anchors.every(isSmooth)).toBe(true)
+    expect(soft[0]!.anchors.map(({ at }) => at)).toEqual(square[0]!.anchors.map(({ at }) => at))
   })
 })
 
@@ -129,13 +129,13 @@ describe('an outline reshaped', () => {
         const whole = of(form)
         const refs = allAnchors(whole)
         const ref = refs[which % refs.length]
-        const [open] = broken(whole, ref)
+        const [open] = broken(whole, ref!)
         if (open === whole) return
-        expect(open[0].closed).toBe(false)
-        const ends: [number, number] = [0, open[0].anchors.length - 1]
+        expect(open[0]!.closed).toBe(false)
+        const ends: [number, number] = [0, open[0]!.anchors.length - 1]
         const again = joined(open, { outline: 0, anchor: ends[1] }, { outline: 0, anchor: ends[0] })!
-        expect(again[0].closed).toBe(true)
-        expect(again[0].anchors.length).toBe(whole[0].anchors.length)
+        expect(again[0]!.closed).toBe(true)
+        expect(again[0]!.anchors.length).toBe(whole[0]!.anchors.length)
         const [a, b] = [boundsOf(pathOfOutlines(whole)), boundsOf(pathOfOutlines(again))]
         for (const side of ['left', 'top', 'right', 'bottom'] as const)
           expect(b[side]).toBeCloseTo(a[side], 6)
@@ -174,7 +174,7 @@ describe('an outline reshaped', () => {
         const centre = [radius / Math.tan(angle / 2), radius]
         for (let t = 0; t <= 1; t += 0.1) {
           const [x, y] = pointOn(curveFrom(round, ref)!, t)
-          expect(Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radius)).toBeLessThan(radius * 0.01)
+          expect(Math.abs(Math.hypot(x - centre[0]!, y - centre[1]!) - radius)).toBeLessThan(radius * 0.01)
         }
       }),
       { numRuns: 60 },
@@ -183,7 +183,7 @@ describe('an outline reshaped', () => {
   test('one that does not fit is as round as it can be; ends and curves without a bend are no corners', () => {
     const square = read(SQUARE)
     const [round] = cornerRounded(square, { outline: 0, anchor: 0 }, 5000)
-    expect(Math.max(...round[0].anchors.map(({ at }) => Math.max(...at)))).toBeLessThanOrEqual(100)
+    expect(Math.max(...round[0]!.anchors.map(({ at }) => Math.max(...at)))).toBeLessThanOrEqual(100)
     expect(boundsOf(pathOfOutlines(round)).left).toBeCloseTo(0, 6)
     expect(canRound(read('M0 0L50 0L50 50'), { outline: 0, anchor: 0 })).toBe(false)
     expect(canRound(of({ form: 'ellipse' }), { outline: 0, anchor: 0 })).toBe(false)

@@ -38,7 +38,7 @@ function outlineOf({ from, steps, closed }: Chain, part?: number): Outline {
   // The way back to where it began ends in that point.
   if (closed && anchors.length > 1 && near(last.at, from)) {
     anchors.pop()
-    anchors[0] = anchorOf(from, last.into, anchors[0].out)
+    anchors[0] = anchorOf(from, last.into, anchors[0]!.out)
   }
   return { anchors, closed, ...(part === undefined ? {} : { part }) }
 }
@@ -51,9 +51,9 @@ const stepTo = (from: Anchor, to: Anchor): Step =>
 
 export const pathOfOutlines = (outlines: Outlines): Path =>
   outlines.map(({ anchors, closed }) => {
-    const steps = anchors.slice(1).map((anchor, i) => stepTo(anchors[i], anchor))
-    const back = stepTo(anchors.at(-1)!, anchors[0])
-    return { from: anchors[0].at, steps: closed && back.by ? [...steps, back] : steps, closed }
+    const steps = anchors.slice(1).map((anchor, i) => stepTo(anchors[i]!, anchor))
+    const back = stepTo(anchors.at(-1)!, anchors[0]!)
+    return { from: anchors[0]!.at, steps: closed && back.by ? [...steps, back] : steps, closed }
   })
 
 export const anchorAt = (outlines: Outlines, { outline, anchor }: AnchorRef): Anchor | undefined =>
@@ -67,7 +67,7 @@ export const allAnchors = (outlines: Outlines): AnchorRef[] =>
 
 /** Whether a point is the first or last of an open outline. */
 export function isEnd(outlines: Outlines, { outline, anchor }: AnchorRef): boolean {
-  const { anchors, closed } = outlines[outline]
+  const { anchors, closed } = outlines[outline]!
   return !closed && (anchor === 0 || anchor === anchors.length - 1)
 }
 
@@ -166,27 +166,27 @@ export function curveFrom(outlines: Outlines, { outline, anchor }: AnchorRef): r
 
 /** A curve cut in two at a share of its way (De Casteljau). */
 export function cutCurve([a, b, c, d]: readonly Point[], t: number): [readonly Point[], readonly Point[]] {
-  const [ab, bc, cd] = [mix(a, b, t), mix(b, c, t), mix(c, d, t)]
+  const [ab, bc, cd] = [mix(a!, b!, t), mix(b!, c!, t), mix(c!, d!, t)]
   const [abc, bcd] = [mix(ab, bc, t), mix(bc, cd, t)]
   const at = mix(abc, bcd, t)
   return [
-    [a, ab, abc, at],
-    [at, bcd, cd, d],
+    [a!, ab, abc, at],
+    [at, bcd, cd, d!],
   ]
 }
 
-export const pointOn = (curve: readonly Point[], t: number): Point => cutCurve(curve, t)[0][3]
+export const pointOn = (curve: readonly Point[], t: number): Point => cutCurve(curve, t)[0][3]!
 
 /** A point put on the way to the next without changing what is drawn. */
 export function inserted(outlines: Outlines, place: EdgePlace): [Outlines, AnchorRef] {
-  const all = outlines[place.outline]
+  const all = outlines[place.outline]!
   const curve = curveFrom(outlines, place)
   if (!curve) return [outlines, place]
   const { anchors } = all
   const next = (place.anchor + 1) % anchors.length
-  const isStraight = !anchors[place.anchor].out && !anchors[next].into
+  const isStraight = !anchors[place.anchor]!.out && !anchors[next]!.into
   const [one, two] = cutCurve(curve, place.t)
-  const made = isStraight ? { at: mix(curve[0], curve[3], place.t) } : anchorOf(one[3], one[2], two[1])
+  const made = isStraight ? { at: mix(curve[0]!, curve[3]!, place.t) } : anchorOf(one[3]!, one[2], two[1])
   const shorter = anchors.map((anchor, i) => {
     if (isStraight) return anchor
     if (i === place.anchor) return anchorOf(anchor.at, anchor.into, one[1])
@@ -224,7 +224,7 @@ export function nearestEdge(outlines: Outlines, to: Point, within: number): Edge
     const curve = curveFrom(outlines, ref)
     if (!curve) continue
     // A curve lies within the bounds of its four points.
-    const far = [0, 1].some((axis) => {
+    const far = ([0, 1] as const).some((axis) => {
       const values = curve.map((point) => point[axis])
       const reach = best?.distance ?? within
       return to[axis] < Math.min(...values) - reach || to[axis] > Math.max(...values) + reach
@@ -241,7 +241,7 @@ export function nearestAnchor(outlines: Outlines, to: Point, within: number): An
   let best: AnchorRef | undefined
   let reach = within
   for (const ref of allAnchors(outlines)) {
-    const distance = lengthOf(minus(outlines[ref.outline].anchors[ref.anchor].at, to))
+    const distance = lengthOf(minus(outlines[ref.outline]!.anchors[ref.anchor]!.at, to))
     if (distance > reach) continue
     best = ref
     reach = distance

@@ -34,8 +34,8 @@ const isRound = ({ anchors }: Outline) => anchors.some(({ into, out }) => into |
 
 /** An open outline closed: its ends joined by a straight line, or made one where they lie on one another. */
 export function closed(outlines: Outlines, index: number): Outlines {
-  const outline = outlines[index]
-  const [first, last] = [outline.anchors[0], outline.anchors.at(-1)!]
+  const outline = outlines[index]!
+  const [first, last] = [outline.anchors[0]!, outline.anchors.at(-1)!] as const
   const isOne = outline.anchors.length > 2 && near(first.at, last.at)
   const anchors = isOne
     ? [{ ...first, ...(last.into ? { into: last.into } : {}) }, ...outline.anchors.slice(1, -1)]
@@ -50,11 +50,11 @@ const without = (anchor: Anchor, side: 'into' | 'out'): Anchor => {
 
 /** Broken at a point: a closed outline is open from there on, an open one becomes two. An end cannot be broken. */
 export function broken(outlines: Outlines, ref: AnchorRef): [Outlines, AnchorRef] {
-  const outline = outlines[ref.outline]
+  const outline = outlines[ref.outline]!
   const { anchors } = outline
   const at = anchors[ref.anchor]
   if (isEnd(outlines, ref)) return [outlines, ref]
-  const [head, tail] = [without(at, 'into'), without(at, 'out')]
+  const [head, tail] = [without(at!, 'into'), without(at!, 'out')]
   if (outline.closed) {
     const round = [head, ...anchors.slice(ref.anchor + 1), ...anchors.slice(0, ref.anchor), tail]
     const opened = { ...outline, anchors: round, closed: false }
@@ -82,11 +82,11 @@ export function joined(outlines: Outlines, one: AnchorRef, other: AnchorRef): Ou
   if (!isEnd(outlines, one) || !isEnd(outlines, other)) return undefined
   if (one.outline === other.outline)
     return one.anchor === other.anchor ? undefined : closed(outlines, one.outline)
-  const [a, b] = [outlines[one.outline], outlines[other.outline]]
+  const [a, b] = [outlines[one.outline]!, outlines[other.outline]!] as const
   if (a.part !== b.part) return undefined
   const head = one.anchor === 0 ? turned(a) : a
   const tail = other.anchor === 0 ? b : turned(b)
-  const [last, first] = [head.anchors.at(-1)!, tail.anchors[0]]
+  const [last, first] = [head.anchors.at(-1)!, tail.anchors[0]!] as const
   const anchors = near(last.at, first.at)
     ? [
         ...head.anchors.slice(0, -1),
@@ -99,7 +99,7 @@ export function joined(outlines: Outlines, one: AnchorRef, other: AnchorRef): Ou
 
 /** A point put behind an end of an open outline. @returns the outlines and where the new one is */
 export function continued(outlines: Outlines, end: AnchorRef, at: Point): [Outlines, AnchorRef] {
-  const outline = outlines[end.outline]
+  const outline = outlines[end.outline]!
   const atStart = end.anchor === 0 && outline.anchors.length > 1
   const anchors = atStart ? [{ at }, ...outline.anchors] : [...outline.anchors, { at }]
   return [
@@ -113,7 +113,7 @@ function awayAt(curve: readonly Point[], distance: number): number {
   let [low, high] = [0, 1]
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2
-    if (lengthOf(minus(pointOn(curve, middle), curve[0])) < distance) low = middle
+    if (lengthOf(minus(pointOn(curve, middle), curve[0]!)) < distance) low = middle
     else high = middle
   }
   return (low + high) / 2
@@ -126,7 +126,7 @@ const MOST = 0.999
 /** The two sides of a corner, each going out from it. Undefined: it is an end, or no corner. */
 function sidesOf(outlines: Outlines, ref: AnchorRef): [readonly Point[], readonly Point[]] | undefined {
   const anchor = anchorAt(outlines, ref)
-  const outline = outlines[ref.outline]
+  const outline = outlines[ref.outline]!
   if (!anchor || isEnd(outlines, ref) || isSmooth(anchor) || outline.anchors.length < 3) return undefined
   const before = (ref.anchor + outline.anchors.length - 1) % outline.anchors.length
   const back = curveFrom(outlines, { outline: ref.outline, anchor: before })
@@ -147,39 +147,39 @@ export function cornerRounded(outlines: Outlines, ref: AnchorRef, radius: number
   if (!sides || radius <= 0) return [outlines, ref]
   const corner = sides[0][0]
   const ways = sides.map((side) => {
-    const towards = minus(side.find((point) => !near(point, corner)) ?? side[3], corner)
+    const towards = minus(side.find((point) => !near(point, corner!)) ?? side[3]!, corner!)
     return times(towards, 1 / (lengthOf(towards) || 1))
   })
-  const between = Math.acos(Math.max(-1, Math.min(1, ways[0][0] * ways[1][0] + ways[0][1] * ways[1][1])))
+  const between = Math.acos(Math.max(-1, Math.min(1, ways[0]![0] * ways[1]![0] + ways[0]![1] * ways[1]![1])))
   // A fold back on itself, or no bend: there is nothing to round.
   if (between < 1e-3 || between > Math.PI - 1e-3) return [outlines, ref]
-  const room = Math.min(...sides.map((side) => lengthOf(minus(side[3], corner)))) * MOST
+  const room = Math.min(...sides.map((side) => lengthOf(minus(side[3]!, corner!)))) * MOST
   const reach = Math.min(radius / Math.tan(between / 2), room)
   const used = reach * Math.tan(between / 2)
   const handle = (4 / 3) * Math.tan((Math.PI - between) / 4) * used
   const cuts = sides.map((side) => cutCurve(side, awayAt(side, reach))[1])
   const [before, after] = cuts.map((cut, i) => {
-    const at = cut[0]
-    const isStraight = near(sides[i][0], sides[i][1]) && near(sides[i][2], sides[i][3])
+    const at = cut[0]!
+    const isStraight = near(sides[i]![0]!, sides[i]![1]!) && near(sides[i]![2]!, sides[i]![3]!)
     return {
       at,
       along: isStraight ? undefined : cut[1],
-      towards: plus(at, times(ways[i], -handle)),
-      far: cut[2],
+      towards: plus(at, times(ways[i]!, -handle)),
+      far: cut[2]!,
     }
   })
   const made: Anchor[] = [
-    { at: before.at, ...(before.along ? { into: before.along } : {}), out: before.towards },
-    { at: after.at, into: after.towards, ...(after.along ? { out: after.along } : {}) },
+    { at: before!.at, ...(before!.along ? { into: before!.along } : {}), out: before!.towards },
+    { at: after!.at, into: after!.towards, ...(after!.along ? { out: after!.along } : {}) },
   ]
-  const outline = outlines[ref.outline]
+  const outline = outlines[ref.outline]!
   const count = outline.anchors.length
   const [previous, next] = [(ref.anchor + count - 1) % count, (ref.anchor + 1) % count]
   const anchors = outline.anchors.flatMap((anchor, i): Anchor[] => {
     if (i === ref.anchor) return made
     const cut = { ...anchor }
-    if (i === previous && before.along) cut.out = before.far
-    if (i === next && after.along) cut.into = after.far
+    if (i === previous && before!.along) cut.out = before!.far
+    if (i === next && after!.along) cut.into = after!.far
     return [cut]
   })
   return [outlines.with(ref.outline, { ...outline, anchors }), ref]

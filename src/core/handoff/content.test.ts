@@ -13,7 +13,7 @@ import { buildSite } from './site'
 function handedOff(block: Partial<NodeTree>, change: (file: ProjectFile) => void = () => undefined) {
   const file = starterProject('Site', 'home')
   const own: NodeTree = { id: 'b', kind: 'text', name: 'Block', order: 'a0', props: {}, ...block }
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { id: 's', kind: 'section', name: 'Opening', order: 'a0', props: {}, children: [own] },
   ]
   change(file)

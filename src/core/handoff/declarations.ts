@@ -164,8 +164,8 @@ function writeBox(writer: Writer, node: Node) {
   if (node.kind === 'section' && !resolved.fullBleed) {
     const edge = (side: string, own: number, text: string) =>
       own === 0 ? `var(--edge-${side})` : `calc(var(--edge-${side}) + ${text})`
-    sides[1] = edge('end', resolved.paddingRight, sides[1])
-    sides[3] = edge('start', resolved.paddingLeft, sides[3])
+    sides[1] = edge('end', resolved.paddingRight, sides[1]!)
+    sides[3] = edge('start', resolved.paddingLeft, sides[3]!)
   }
   if (sides.some((side) => side !== '0')) writer.set('padding', shorthand(sides))
   if (writer.raw.minWidth !== undefined) writer.set('min-width', writer.length('minWidth'))

@@ -30,7 +30,7 @@ function project(
   change: (file: ProjectFile) => void = () => undefined,
 ): Document {
   const file = starterProject('Site', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { id: 'section', kind: 'section', name: 'Opening', order: 'a0', props: section, children },
   ]
   change(file)
@@ -84,9 +84,9 @@ describe('HTML', () => {
         order,
         props: { tag },
       })
-      file.pages[0].sections = [
+      file.pages[0]!.sections = [
         band('top', 'header', 'A0'),
-        ...file.pages[0].sections,
+        ...file.pages[0]!.sections,
         band('end', 'footer', 'b0'),
       ]
     })
@@ -213,9 +213,9 @@ describe('CSS', () => {
     const { css } = site(
       project([block], { flow: 'column' }, (file) => {
         file.views = [
-          file.views[0],
+          file.views[0]!,
           { ...viewFor('tablet', 'Tablet', 834, file.views[0]), breakpoint: 1000 },
-          file.views[1],
+          file.views[1]!,
         ]
       }),
     )
@@ -227,7 +227,7 @@ describe('CSS', () => {
       rule(
         site(
           project([], {}, (file) => {
-            file.views[0] = { ...file.views[0], lattice: { ...file.views[0].lattice, ...lattice } }
+            file.views[0] = { ...file.views[0]!, lattice: { ...file.views[0]!.lattice, ...lattice } }
           }),
         ).css,
         ':root',
@@ -321,7 +321,7 @@ describe('what is handed off does no harm', () => {
 
   test('tokens, views and names stay what they are in the style sheet', () => {
     const doc = project([text('A')], {}, (file) => {
-      file.views[1].name = '**// body{color:red} /*'
+      file.views[1]!.name = '**// body{color:red} /*'
       Object.assign(file.tokens, {
         odd: { $type: 'fontFamily', a: { $value: 'x";}*{color:red}' }, b: { $value: '{no.such}' } },
       })

@@ -31,11 +31,11 @@ const menu = () => block('box', 'Row', { flow: 'row' }, [link('Catalogue'), link
 
 function page(...sections: NodeTree[]) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = sections
+  file.pages[0]!.sections = sections
   return Document.fromFile(file)
 }
 const tagsOf = (doc: Document) => {
-  const instances = new Instances(doc, doc.allPages()[0].id)
+  const instances = new Instances(doc, doc.allPages()[0]!.id)
   const meanings = meaningsOf(doc, instances)
   return (name: string) => {
     const node = [...doc.nodes.values()].find((each) => each.name === name)!

@@ -32,7 +32,7 @@ class Guess {
     private readonly doc: Document,
     private readonly instances: Instances,
   ) {
-    this.view = doc.views[0].id
+    this.view = doc.views[0]!.id
   }
 
   all(): Meanings {

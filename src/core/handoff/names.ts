@@ -53,9 +53,9 @@ export class ClassNames {
     const known = this.bySignature.get(key)
     if (known) return known
     let candidate = slugs.find((each) => !this.used.has(each)) ?? base
-    for (let n = 2; this.used.has(candidate); n++) candidate = `${base}-${n}`
-    this.used.add(candidate)
-    this.bySignature.set(key, candidate)
-    return candidate
+    for (let n = 2; this.used.has(candidate!); n++) candidate = `${base}-${n}`
+    this.used.add(candidate!)
+    this.bySignature.set(key, candidate!)
+    return candidate!
   }
 }

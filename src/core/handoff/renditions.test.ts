@@ -13,7 +13,7 @@ import { buildSite } from './site'
 /** What a length of `sizes` comes to on a page so wide. */
 function pxOf(text: string, width: number): number {
   const least = /^min\((.*), (\d+)px\)$/.exec(text)
-  if (least) return Math.min(pxOf(least[1], width), Number(least[2]))
+  if (least) return Math.min(pxOf(least[1]!, width), Number(least[2]))
   const sum = /^calc\(([\d.]+)vw ([+-]) ([\d.]+)px\)$/.exec(text)
   if (sum) return (Number(sum[1]) * width) / 100 + Number(`${sum[2]}${sum[3]}`)
   return text.endsWith('vw') ? (Number.parseFloat(text) * width) / 100 : Number.parseFloat(text)
@@ -24,7 +24,7 @@ function sizeAt(sizes: string, width: number): number {
   for (const part of sizes.split(/, (?![^(]*\))/)) {
     const found = /^\(max-width: ([\d.]+)px\) (.*)$/.exec(part)
     if (!found) return pxOf(part, width)
-    if (width <= Number(found[1])) return pxOf(found[2], width)
+    if (width <= Number(found[1])) return pxOf(found[2]!, width)
   }
   throw new Error(sizes)
 }
@@ -68,7 +68,7 @@ describe('one length for a range', () => {
         fc.uniqueArray(fc.integer({ min: 320, max: 3000 }), { minLength: 1, maxLength: 4 }),
         fc.array(fc.integer({ min: 1, max: 3000 }), { minLength: 4, maxLength: 4 }),
         (widths, needs) => {
-          const shown = widths.sort((a, b) => a - b).map((at, i) => ({ at, need: needs[i] }))
+          const shown = widths.sort((a, b) => a - b).map((at, i) => ({ at, need: needs[i]! }))
           for (const { at, need } of shown) expect(pxOf(sizeText(shown), at)).toBeGreaterThan(need - 4)
         },
       ),
@@ -103,7 +103,7 @@ function site(pictures: Record<string, Props>) {
       props: { asset: 'one', ...props },
     }),
   )
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { id: 's', kind: 'section', name: 'S', order: 'a0', props: { flow: 'lattice', rowGap: 24 }, children },
   ]
   const laidOut = (from: ProjectFile) => {

@@ -66,15 +66,15 @@ export function sizeText(shown: readonly Shown[]): string {
   const [first, second] = shown
   const last = shown.at(-1)!
   if (shown.length < 2 || shown.every(({ need }) => Math.abs(need - most) < NEAR)) return lengthText(most)
-  if (first.need < last.need && shown.every((each) => isOnLine(first, last, each)))
-    return lineText(first, last)
+  if (first!.need < last.need && shown.every((each) => isOnLine(first!, last, each)))
+    return lineText(first!, last)
   const reached = Math.abs(last.need - most) < NEAR
-  if (reached && first.need < second.need) {
-    const slope = (second.need - first.need) / (second.at - first.at)
+  if (reached && first!.need < second!.need) {
+    const slope = (second!.need - first!.need) / (second!.at - first!.at)
     const under = shown.every(
-      ({ at, need }) => Math.min(first.need + slope * (at - first.at), most) >= need - NEAR,
+      ({ at, need }) => Math.min(first!.need + slope * (at - first!.at), most) >= need - NEAR,
     )
-    if (under) return `min(${lineText(first, second)}, ${lengthText(most)})`
+    if (under) return `min(${lineText(first!, second!)}, ${lengthText(most)})`
   }
   return lengthText(most)
 }
@@ -107,7 +107,7 @@ export function planRenditions(doc: Document, lay: LayAt, half: LayAt): Renditio
           const known = shown.get(box.id) ?? { asset, fixed: false, ranges: ranges.map(() => []) }
           shown.set(box.id, known)
           const need = framingOf(box, asset).picture.width
-          known.ranges[i].push({ at, need })
+          known.ranges[i]!.push({ at, need })
           known.fixed ||= !isSame(layout, other, box.id)
           if (at === range.view) shownAt.set(asset.id, [...(shownAt.get(asset.id) ?? []), need])
         }
@@ -135,7 +135,7 @@ function isSame(layout: PageLayout, other: PageLayout, key: string): boolean {
 /** Narrowest first: the first condition that holds counts. Where it is not shown, the least is fetched. */
 function sizesText(ranges: readonly Range[], shown: readonly Shown[][]): string {
   const parts = ranges.map(({ breakpoint }, i) => {
-    const length = shown[i].length > 0 ? sizeText(shown[i]) : '1px'
+    const length = shown[i]!.length > 0 ? sizeText(shown[i]!) : '1px'
     return { length, condition: breakpoint === null ? '' : `(max-width: ${num(breakpoint)}px) ` }
   })
   return parts

@@ -89,7 +89,7 @@ class PageWriter {
     sections.forEach((section, i) => {
       if (inMain[i] && !open) this.lines.push('    <main>')
       if (!inMain[i] && open) this.lines.push('    </main>')
-      open = inMain[i]
+      open = inMain[i]!
       this.isFirst = i < FIRST_SECTIONS
       this.block(section, open ? 3 : 2)
     })
@@ -132,7 +132,7 @@ class PageWriter {
     const files = new Set<string>()
     const [view] = this.doc.views
     const visit = (node: Node) => {
-      const resolved = resolve(this.doc, node, view.id)
+      const resolved = resolve(this.doc, node, view!.id)
       if (resolved.hidden) return
       if (isText(node.kind)) {
         const { fontFamily: family, italic, fontWeight: weight } = resolved
@@ -168,7 +168,7 @@ class PageWriter {
 
   private block(node: Node, depth: number) {
     const pad = '  '.repeat(depth)
-    const props = cascaded(this.doc, node, this.doc.views[0].id)
+    const props = cascaded(this.doc, node, this.doc.views[0]!.id)
     if (node.kind === 'picture') return this.picture(node, props, pad)
     if (node.kind === 'shape') return this.shape(node, props, pad)
     if (isText(node.kind)) return this.text(node, props, pad)

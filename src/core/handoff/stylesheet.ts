@@ -78,7 +78,7 @@ const HIDDEN: Declarations = new Map([['display', 'none']])
 /** What a block is at the widest view, and what each narrower one changes. @param declared by view, widest first */
 function cascadeOf(views: readonly View[], declared: readonly Declarations[]): Omit<Rule, 'className'> {
   const changes = new Map<string, Declarations>()
-  const [base] = declared
+  const base = declared[0]!
   let wide = base
   let shown = base
   declared.slice(1).forEach((narrow, i) => {
@@ -87,7 +87,7 @@ function cascadeOf(views: readonly View[], declared: readonly Declarations[]): O
       wide.get('display') === 'none' ? new Map([...shown, ['display', 'none']]) : wide,
       narrow,
     )
-    if (change.size > 0) changes.set(views[i + 1].id, change)
+    if (change.size > 0) changes.set(views[i + 1]!.id, change)
     wide = narrow
     if (narrow.get('display') !== 'none') shown = narrow
   })
@@ -159,11 +159,11 @@ class SiteStyler {
       })
       return own
     })
-    for (const id of byView[0].keys()) {
+    for (const id of byView[0]!.keys()) {
       const node = instances.node(id)
       const own = versionsOf(doc, node).map((version) => {
         const declared = doc.views.map((view, i) =>
-          version && !version.views.has(view.id) ? HIDDEN : byView[i].get(id)!,
+          version && !version.views.has(view.id) ? HIDDEN : byView[i]!.get(id)!,
         )
         return this.block(instances, node, declared)
       })
@@ -174,7 +174,7 @@ class SiteStyler {
   /** @returns its classes, as an attribute has them */
   private block(instances: Instances, node: Node, declared: readonly Declarations[]): string {
     const { base, changes } = cascadeOf(this.doc.views, declared)
-    const { type } = cascaded(this.doc, node, this.doc.views[0].id)
+    const { type } = cascaded(this.doc, node, this.doc.views[0]!.id)
     const style = type === undefined ? undefined : typeRule(type, writingFor(this.doc.tokenTable))
     const own = new Map([...base].filter(([name, value]) => style?.declarations.get(name) !== value))
     const isStyled = style !== undefined && own.size < base.size
@@ -207,7 +207,7 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
-    ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i], view, rules)),
+    ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i]!, view, rules)),
   ]
   if (shown.some(isReordered))
     parts.push(
@@ -247,7 +247,7 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
 
 function rootRule(doc: Document): string {
   const lines = rootTokens(doc)
-  for (const [property, value] of viewProperties(doc.views[0])) lines.push(`${property}: ${value}`)
+  for (const [property, value] of viewProperties(doc.views[0]!)) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
 

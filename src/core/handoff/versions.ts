@@ -36,5 +36,5 @@ export function picturesByView(doc: Document, node: Node): { breakpoint: number;
     breakpoint: breakpoint ?? 0,
     asset: cascaded(doc, node, id).asset ?? '',
   }))
-  return shown.filter((each, i) => i > 0 && each.asset !== shown[i - 1].asset).reverse()
+  return shown.filter((each, i) => i > 0 && each.asset !== shown[i - 1]!.asset).reverse()
 }

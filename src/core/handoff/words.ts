@@ -81,7 +81,7 @@ export type WordsContext = {
 /** The lines of HTML between a text's tags: one for words, one an element for paragraphs and lists. */
 export function wordsHtml(words: Words, flowing: boolean, context: WordsContext): string[] {
   if (!flowing || isOneParagraph(words))
-    return [inline(partsOf(words, false)[0].spans, context, context.apart)]
+    return [inline(partsOf(words, false)[0]!.spans, context, context.apart)]
   return blocks(words, context)
 }
 
@@ -94,7 +94,7 @@ function blocks(words: Words, context: WordsContext): string[] {
 
 /** An empty line is a line all the same. */
 const line = (block: ReturnType<typeof paragraph>, context: WordsContext) =>
-  inline(partsOf([block], false)[0].spans, context) || '<br>'
+  inline(partsOf([block], false)[0]!.spans, context) || '<br>'
 
 function list({ type, content }: List, context: WordsContext): string[] {
   const tag = type === 'bullets' ? 'ul' : 'ol'
@@ -168,11 +168,11 @@ const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
 function nested(spans: readonly Span[], level: number, context: WordsContext): string {
   if (level === LEVELS.length)
     return htmlText(spans.map(({ text }) => text).join('')).replaceAll('\n', '<br>')
-  const { key, wrap } = LEVELS[level]
+  const { key, wrap } = LEVELS[level]!
   return grouped(spans, key)
     .map(({ value, spans: own }) => {
       const inner = nested(own, level + 1, context)
-      return value === undefined ? inner : wrap(inner, own[0], context)
+      return value === undefined ? inner : wrap(inner, own[0]!, context)
     })
     .join('')
 }
@@ -181,6 +181,6 @@ function inline(spans: readonly Span[], context: WordsContext, apart = false): s
   // As the core has them: an element left empty would still count for its line's height.
   const shown = collapseSpaces(spans).filter(({ text }) => text !== '')
   const own = context.ownLinks ? shown : shown.map(({ link: _, ...span }) => span)
-  if (apart && own.length > 0) own[0] = { ...own[0], text: ` ${own[0].text}` }
+  if (apart && own.length > 0) own[0] = { ...own[0], text: ` ${own[0]!.text}` }
   return nested(own, 0, context)
 }

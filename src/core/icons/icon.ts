@@ -26,7 +26,7 @@ function dataOf([element, attributes]: Drawing[number]): string {
   const n = (name: string) => Number(attributes[name] ?? 0)
   switch (element) {
     case 'path':
-      return attributes.d
+      return attributes.d!
     case 'circle':
       return ellipse(n('cx'), n('cy'), n('r'), n('r'))
     case 'ellipse':

@@ -39,7 +39,7 @@ describe('basic shapes stand for paths (SVG 2 §10)', () => {
       [top, 6],
       [bottom, 18],
     ])
-      expect(is).toBeCloseTo(share(px), 1)
+      expect(is).toBeCloseTo(share(px!), 1)
   })
   test('a rectangle with round corners touches its sides and not its corners', () => {
     const drawing: Drawing = [['rect', { x: '2', y: '4', width: '20', height: '16', rx: '2' }]]
@@ -67,8 +67,8 @@ describe('basic shapes stand for paths (SVG 2 §10)', () => {
 
 describe('finding', () => {
   test('what is called so comes first', () => {
-    expect(foundIcons(icons, 'search')[0].name).toBe('search')
-    expect(foundIcons(icons, 'Arrow up')[0].name).toBe('arrow-up')
+    expect(foundIcons(icons, 'search')[0]!.name).toBe('search')
+    expect(foundIcons(icons, 'Arrow up')[0]!.name).toBe('arrow-up')
   })
   test('by what it means', () =>
     expect(foundIcons(icons, 'magnifier').map(({ name }) => name)).toContain('search'))
@@ -80,9 +80,9 @@ describe('finding', () => {
     ).toBe(true))
   test('where nothing is typed, the common ones come first, each of which there is', () => {
     const [first] = foundIcons(icons, '')
-    expect(first.name).toBe('search')
+    expect(first!.name).toBe('search')
     const last = foundIcons(icons, '').findIndex(({ name }) => name === 'a-arrow-down')
-    expect(foundIcons(icons, '')[last - 1].name).toBe('sprout')
+    expect(foundIcons(icons, '')[last - 1]!.name).toBe('sprout')
   })
   test('all where nothing is typed, none for what none is called', () => {
     expect(foundIcons(icons, ' ')).toHaveLength(icons.length)
@@ -163,15 +163,15 @@ describe('in a button', () => {
   })
   test('the icon is as its words are, in every view', () => {
     const [icon, words] = doc.node(row).children.map((id) => doc.node(id))
-    expect(icon.name).toBe(iconWords('arrow-right'))
-    expect(icon.props.stroke?.color).toBe(node.props.color)
-    expect(icon.overrides.slim?.stroke?.color).toBe('#112233')
-    expect(icon.props.width).toEqual({ kind: 'exact', px: 19 })
-    expect(words.props).toMatchObject({
+    expect(icon!.name).toBe(iconWords('arrow-right'))
+    expect(icon!.props.stroke?.color).toBe(node.props.color)
+    expect(icon!.overrides.slim?.stroke?.color).toBe('#112233')
+    expect(icon!.props.width).toEqual({ kind: 'exact', px: 19 })
+    expect(words!.props).toMatchObject({
       words: node.props.words,
       type: node.props.type,
       color: node.props.color,
     })
-    expect(words.overrides.slim).toEqual({ color: '#112233' })
+    expect(words!.overrides.slim).toEqual({ color: '#112233' })
   })
 })

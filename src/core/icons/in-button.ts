@@ -75,7 +75,7 @@ export function iconInButton(
         id: makeId(),
         kind: 'shape',
         name: iconWords(name),
-        order: first,
+        order: first!,
         props: icon,
         overrides: own((props) =>
           color(props) === undefined ? undefined : { stroke: { ...icon.stroke!, color: color(props)! } },
@@ -85,7 +85,7 @@ export function iconInButton(
         id: makeId(),
         kind: 'text',
         name: 'Words',
-        order: second,
+        order: second!,
         props: { ...ofWords({ ...begins('text'), ...node.props }), tag: 'span' },
         overrides: own((props) => some(ofWords(props))),
       },

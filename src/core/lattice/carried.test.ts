@@ -85,7 +85,7 @@ describe('any row', () => {
       fc.property(rows, ({ row, before, now }) => {
         fc.pre(now < before && now >= 5)
         for (const [i, { span }] of carryRow(row, before, now).entries())
-          expect(span).toBeGreaterThanOrEqual(row[i].least)
+          expect(span).toBeGreaterThanOrEqual(row[i]!.least)
       }),
     )
   })

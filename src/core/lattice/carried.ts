@@ -38,7 +38,7 @@ export function carriedWidth(span: number, before: number, now: number): number 
 export function carryRow(row: readonly Carried[], before: number, now: number): Placed[] {
   if (now < before && now < FEW)
     return row.map((cell) => ({ from: 0, span: inPairs(cell, before) ? Math.ceil(now / 2) : now }))
-  const [{ span }] = row
+  const { span } = row[0]!
   if (before % span === 0 && row.every((cell) => cell.span === span)) return carryEqual(row, before, now)
   return carryEdges(row, before, now)
 }
@@ -54,7 +54,7 @@ function dividing(share: number, least: number, columns: number): number {
 }
 
 function carryEqual(row: readonly Carried[], before: number, now: number): Placed[] {
-  const share = (row[0].span * now) / before
+  const share = (row[0]!.span * now) / before
   const least = Math.max(...row.map((cell) => cell.least))
   // Of more columns than there were a row would be cut into more rows by rounding up.
   const span = now < before ? dividing(share, least, now) : Math.max(1, Math.floor(share))
@@ -68,19 +68,19 @@ function carryEqual(row: readonly Carried[], before: number, now: number): Place
 function carryEdges(row: readonly Carried[], before: number, now: number): Placed[] {
   const edge = (column: number) => Math.round((column * now) / before)
   const starts = row.map(({ column }) => edge(column))
-  const spans = row.map((cell, i) => Math.max(1, cell.least, edge(cell.column + cell.span) - starts[i]))
+  const spans = row.map((cell, i) => Math.max(1, cell.least, edge(cell.column + cell.span) - starts[i]!))
   // What was raised to be read is taken from the widest.
   for (let over = sum(spans) - now; over > 0; over--) {
-    const widest = indexOfMost(spans.map((span, i) => span - Math.max(1, row[i].least)))
-    if (spans[widest] <= Math.max(1, row[widest].least)) return row.map(() => ({ from: 0, span: now }))
-    spans[widest]--
+    const widest = indexOfMost(spans.map((span, i) => span - Math.max(1, row[i]!.least)))
+    if (spans[widest]! <= Math.max(1, row[widest]!.least)) return row.map(() => ({ from: 0, span: now }))
+    spans[widest]!--
   }
   let cursor = 0
   return row.map((cell, i) => {
     const room = now - sum(spans.slice(i))
-    const start = Math.min(room, Math.max(cursor, starts[i]))
-    cursor = start + spans[i]
-    return { from: cell.from === 0 ? 0 : start + 1, span: spans[i] }
+    const start = Math.min(room, Math.max(cursor, starts[i]!))
+    cursor = start + spans[i]!
+    return { from: cell.from === 0 ? 0 : start + 1, span: spans[i]! }
   })
 }
 

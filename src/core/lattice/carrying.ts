@@ -39,7 +39,7 @@ export class Carrying {
 
   /** The width that a view gives a block which has none of its own there; undefined: it has, or keeps that of the wider view. */
   widthOf(node: Node, view: string): Size | undefined {
-    if (node.parent === null || view === this.doc.views[0].id) return undefined
+    if (node.parent === null || view === this.doc.views[0]!.id) return undefined
     return this.carriedIn(node.parent, view).get(node.id)
   }
 
@@ -92,7 +92,7 @@ export class Carrying {
     for (const key of host.children) {
       const node = this.instances.node(key)
       if (this.set(node, view).width?.kind !== 'columns') continue
-      const origin = originOf(this.doc, node, view, 'width') || this.doc.views[0].id
+      const origin = originOf(this.doc, node, view, 'width') || this.doc.views[0]!.id
       if (origin === view) continue
       known(said, origin, (): Node[] => []).push(node)
     }
@@ -137,7 +137,7 @@ export class Carrying {
     for (const cell of cells) known(rows, cell.row, (): typeof cells => []).push(cell)
     for (const row of rows.values()) {
       row.sort((a, b) => a.column - b.column)
-      for (const [i, place] of carryRow(row, before, now).entries()) placed.set(row[i].id, place)
+      for (const [i, place] of carryRow(row, before, now).entries()) placed.set(row[i]!.id, place)
     }
     return placed
   }

@@ -33,7 +33,7 @@ export function placeItems(items: readonly Cell[], columns: number, dense: boole
       }
     }
     while (taken.length <= row) taken.push(new Uint8Array(columns))
-    taken[row].fill(1, column, column + span)
+    taken[row]!.fill(1, column, column + span)
     item.row = row
     item.column = column
     cursorRow = row

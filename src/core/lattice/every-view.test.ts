@@ -36,7 +36,7 @@ describe('one lattice asked of every view', () => {
 
 test('what no longer fits is told, and nothing is changed', () => {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -62,7 +62,7 @@ test('what no longer fits is told, and nothing is changed', () => {
     },
   ]
   const before = structuredClone(file)
-  const desktop = file.views[0]
+  const desktop = file.views[0]!
   expect(misfits(Document.fromFile(structuredClone(file)), desktop.id, paragraphs)).toEqual([])
   const found = newMisfits(
     file,

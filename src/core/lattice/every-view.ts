@@ -14,7 +14,7 @@ export function readEach(text: string, views: number, least: number, most: numbe
     return `one number for all, or ${views} with strokes between, widest view first`
   const outside = numbers.find((number) => number < least || number > most)
   if (outside !== undefined) return `${outside} is not between ${least} and ${most}`
-  return Array.from({ length: views }, (_, i) => numbers[numbers.length === 1 ? 0 : i])
+  return Array.from({ length: views }, (_, i) => numbers[numbers.length === 1 ? 0 : i]!)
 }
 
 /** What columns and gutters (px) come to on each view: the column's width there, and whether it is whole px. */
@@ -24,7 +24,7 @@ export function askEveryView(
   gutters: readonly number[],
 ): LatticeAtView[] {
   return views.map((view, i) => {
-    const lattice = { ...view.lattice, columns: Math.round(columns[i]), gutter: gutters[i] }
+    const lattice = { ...view.lattice, columns: Math.round(columns[i]!), gutter: gutters[i]! }
     const { columnWidth } = usedLattice(lattice, view.width)
     return { view, lattice, columnWidth, whole: Math.abs(columnWidth - Math.round(columnWidth)) < 0.005 }
   })
@@ -91,7 +91,7 @@ export function presetViews(views: readonly View[], preset: Preset): View[] {
     const container = i === 0 ? preset.container : null
     return {
       ...view,
-      lattice: { ...view.lattice, columns: preset.columns[at], gutter: preset.gutters[at], container },
+      lattice: { ...view.lattice, columns: preset.columns[at]!, gutter: preset.gutters[at]!, container },
     }
   })
 }

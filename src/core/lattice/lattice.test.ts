@@ -77,7 +77,7 @@ describe('the solver', () => {
           const solution = solveLattice(Object.fromEntries(keys.map((key) => [key, truth[key]])), half)
           if (solution.status === 'missing') return
           if (solution.status !== 'solved') throw new Error(`${keys}: ${solution.reason}`)
-          for (const key of LATTICE_KEYS) expect(solution.lattice[key]).toBeCloseTo(truth[key], 3)
+          for (const key of LATTICE_KEYS) expect(solution.lattice[key]).toBeCloseTo(truth[key]!, 3)
         },
       ),
     )

@@ -71,7 +71,7 @@ describe('a lattice from edges', () => {
           )
         const [best] = proposeLattices(edges, container + 2 * left)
         expect(best).toMatchObject({ columns, gutter, left, container, columnWidth })
-        expect(best.explained).toBe(best.of)
+        expect(best!.explained).toBe(best!.of)
       }),
     )
   })
@@ -84,7 +84,7 @@ describe('a lattice from edges', () => {
     const [best] = proposeLattices(edges, 1440)
     expect(best).toMatchObject({ gutter: 24, left: 108, container: 1224, explained: 8, of: 9 })
     // Thirds and halves: six columns or a multiple.
-    expect(best.columns % 6).toBe(0)
+    expect(best!.columns % 6).toBe(0)
   })
   test('nothing from nothing', () => {
     expect(proposeLattices([], 1440)).toEqual([])

@@ -24,8 +24,8 @@ const round = (value: number) => Math.round(value * 100) / 100
 function gutters(edges: readonly number[]): number[] {
   const counts = new Map<number, number>()
   for (let i = 0; i < edges.length; i++)
-    for (let k = i + 1; k < edges.length && edges[k] - edges[i] <= GUTTERS.max; k++) {
-      const gap = Math.round((edges[k] - edges[i]) * 2) / 2
+    for (let k = i + 1; k < edges.length && edges[k]! - edges[i]! <= GUTTERS.max; k++) {
+      const gap = Math.round((edges[k]! - edges[i]!) * 2) / 2
       if (gap >= GUTTERS.min) counts.set(gap, (counts.get(gap) ?? 0) + 1)
     }
   return [...counts].sort((a, b) => b[1] - a[1]).map(([gap]) => gap)

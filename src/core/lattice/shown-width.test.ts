@@ -8,7 +8,7 @@ import { pulledTo, rangeOf, stopsOf } from './shown-width'
 
 const [some] = starterProject('Test', 'home').views
 const view = (id: string, width: number, breakpoint: number | null): View => ({
-  ...some,
+  ...some!,
   id,
   name: id,
   width,
@@ -31,16 +31,16 @@ describe('the widths of a view', () => {
         (widths) => {
           const sorted = [...widths].sort((a, b) => b - a)
           const views = sorted.map((width, i) =>
-            view(`v${i}`, width, i === 0 ? null : Math.floor((width + sorted[i - 1]) / 2)),
+            view(`v${i}`, width, i === 0 ? null : Math.floor((width + sorted[i - 1]!) / 2)),
           )
           const ranges = views.map(({ id }) => rangeOf(views, id))
           const doc = Document.fromFile({ ...starterProject('Test', 'home'), views })
           for (const [i, { width }] of views.entries()) {
-            expect(ranges[i].least).toBeLessThanOrEqual(width)
-            expect(ranges[i].most).toBeGreaterThanOrEqual(width)
-            if (i > 0) expect(ranges[i].most + 1).toBe(ranges[i - 1].least)
+            expect(ranges[i]!.least).toBeLessThanOrEqual(width)
+            expect(ranges[i]!.most).toBeGreaterThanOrEqual(width)
+            if (i > 0) expect(ranges[i]!.most + 1).toBe(ranges[i - 1]!.least)
             // As the handed-off page chooses.
-            for (const at of [ranges[i].least, ranges[i].most]) expect(doc.viewAt(at).id).toBe(views[i].id)
+            for (const at of [ranges[i]!.least, ranges[i]!.most]) expect(doc.viewAt(at).id).toBe(views[i]!.id)
           }
         },
       ),
@@ -50,8 +50,8 @@ describe('the widths of a view', () => {
   test('it stops at its own width, at the ends, at common ones', () => {
     const stops = stopsOf(VIEWS, 'Tablet', COMMON_WIDTHS)
     expect(stops.map(({ width }) => width)).toEqual([601, 834, 1000])
-    expect(stops[1].words).toBe('Tablet’s own width')
-    expect(stops[0].words).toBe('narrower, Mobile takes over')
+    expect(stops[1]!.words).toBe('Tablet’s own width')
+    expect(stops[0]!.words).toBe('narrower, Mobile takes over')
     expect(stopsOf(VIEWS, 'Desktop', COMMON_WIDTHS).map(({ width }) => width)).toEqual([
       1001, 1024, 1280, 1366, 1440, 1512, 1920, 2560,
     ])

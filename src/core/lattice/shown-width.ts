@@ -11,7 +11,7 @@ const MOST = 2560
 /** @param views all of the project, widest first: a page that is not drawn at one ships with its breakpoint all the same */
 export function rangeOf(views: readonly View[], id: string): WidthRange {
   const at = views.findIndex((view) => view.id === id)
-  const { width, breakpoint } = views[at]
+  const { width, breakpoint } = views[at]!
   const narrower = views[at + 1]
   const least = narrower ? (narrower.breakpoint ?? narrower.width) + 1 : Math.min(LEAST, width)
   return { least, most: Math.max(width, at === 0 ? MOST : (breakpoint ?? width)) }
@@ -33,11 +33,11 @@ export function stopsOf(
   const stops = new Map<number, string>()
   for (const { name, width } of common)
     if (width > least && width < most && !stops.has(width)) stops.set(width, `a common ${name.toLowerCase()}`)
-  if (views[at + 1]) stops.set(least, `narrower, ${views[at + 1].name} takes over`)
+  if (views[at + 1]) stops.set(least, `narrower, ${views[at + 1]!.name} takes over`)
   else stops.set(least, 'the narrowest window')
-  if (at > 0) stops.set(most, `wider, ${views[at - 1].name} takes over`)
+  if (at > 0) stops.set(most, `wider, ${views[at - 1]!.name} takes over`)
   else stops.set(most, 'the widest tried')
-  stops.set(views[at].width, `${views[at].name}’s own width`)
+  stops.set(views[at]!.width, `${views[at]!.name}’s own width`)
   return [...stops].map(([width, words]) => ({ width, words })).sort((a, b) => a.width - b.width)
 }
 

@@ -182,7 +182,7 @@ function whatIsMissing(found: LatticeKnown, missing: LatticeKey[]): { need: Latt
 
 function outOfRange(solved: Record<LatticeKey, number>, known: LatticeKnown): LatticeSolution | undefined {
   const blame = (candidates: LatticeKey[]): LatticeKey =>
-    candidates.find((key) => known[key] !== undefined) ?? candidates[0]
+    candidates.find((key) => known[key] !== undefined) ?? candidates[0]!
   if (solved.container <= 0) {
     return {
       status: 'invalid',

@@ -29,7 +29,7 @@ function ownBaseline(box: LayoutBox): number {
       )
     }
     case Flow.Row: {
-      const line = box.kids.filter((kid, i) => i === 0 || kid.row === box.kids[0].row)
+      const line = box.kids.filter((kid, i) => i === 0 || kid.row === box.kids[0]!.row)
       const kid =
         line.find((each) => each.alignSelf === Align.Baseline && each.heightKind !== Sizing.Stretch) ??
         box.kids[0]

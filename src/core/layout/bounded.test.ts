@@ -36,8 +36,8 @@ describe('bounded', () => {
       height: { kind: 'exact', px: 10 },
     })
   function lay(children: NodeTree[], props: Props = {}): PageLayout {
-    const file: ProjectFile = structuredClone(sample[0])
-    file.pages[0].sections = [{ ...block('section', props, children), kind: 'section' }]
+    const file: ProjectFile = structuredClone(sample[0]!)
+    file.pages[0]!.sections = [{ ...block('section', props, children), kind: 'section' }]
     const doc = Document.fromFile(checkProject(file))
     return new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
   }

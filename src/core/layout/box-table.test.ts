@@ -12,7 +12,7 @@ const tree = (id: string): NodeTree => ({ id, kind: 'box', name: id, order: id, 
 
 function made(count: number) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { ...tree('section'), kind: 'section', children: Array.from({ length: count }, (_, i) => tree(`b${i}`)) },
   ]
   const doc = Document.fromFile(file)
@@ -34,9 +34,9 @@ test('finds what was put, over many leaves, and nothing for ids without a box', 
   for (const box of boxes) table.put(box)
   for (const box of boxes) expect(table.get(box.id)).toBe(box)
   expect(table.get('unknown')).toBeUndefined()
-  table.drop(boxes[1500])
-  expect(table.get(boxes[1500].id)).toBeUndefined()
-  expect(table.get(boxes[1501].id)).toBe(boxes[1501])
+  table.drop(boxes[1500]!)
+  expect(table.get(boxes[1500]!.id)).toBeUndefined()
+  expect(table.get(boxes[1501]!.id)).toBe(boxes[1501])
 })
 
 test('a slot given again does not show the box that lay there before', () => {

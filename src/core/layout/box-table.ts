@@ -51,6 +51,6 @@ export class BoxTable {
     const { slot } = box.node
     if (this.at(slot) !== box) return
     if (slot < 0) this.shared[-1 - slot] = undefined
-    else this.leaves[Math.floor(slot / LEAF)][slot % LEAF] = undefined
+    else this.leaves[Math.floor(slot / LEAF)]![slot % LEAF] = undefined
   }
 }

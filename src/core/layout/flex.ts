@@ -20,15 +20,15 @@ function resolveFlexible(
   row: boolean,
 ) {
   let gaps = gap * (to - from - 1)
-  for (let i = from; i < to; i++) gaps += items[i].before
+  for (let i = from; i < to; i++) gaps += items[i]!.before
   let hypothetical = gaps
-  for (let i = from; i < to; i++) hypothetical += items[i].hypothetical
+  for (let i = from; i < to; i++) hypothetical += items[i]!.hypothetical
   const growing = hypothetical < inner
   let free = 0
   let initialFree = inner - gaps
   let unfrozen = 0
   for (let i = from; i < to; i++) {
-    const item = items[i]
+    const item = items[i]!
     const factor = growing ? growOf(item, row) : shrinkOf(item, row)
     item.frozen = factor === 0 || (growing ? item.base > item.hypothetical : item.base < item.hypothetical)
     item.target = item.frozen ? item.hypothetical : item.base
@@ -40,7 +40,7 @@ function resolveFlexible(
     let factors = 0
     let scaled = 0
     for (let i = from; i < to; i++) {
-      const item = items[i]
+      const item = items[i]!
       free -= item.frozen ? item.target : item.base
       if (item.frozen) continue
       const factor = growing ? growOf(item, row) : shrinkOf(item, row)
@@ -53,7 +53,7 @@ function resolveFlexible(
     let left = free
     let leftOf = growing ? factors : scaled
     for (let i = to - 1; i >= from; i--) {
-      const item = items[i]
+      const item = items[i]!
       if (item.frozen) continue
       let size = item.base
       if (leftOf > 0 && (growing || free < 0)) {
@@ -68,7 +68,7 @@ function resolveFlexible(
       violation += item.target - size
     }
     for (let i = from; i < to; i++) {
-      const item = items[i]
+      const item = items[i]!
       if (item.frozen) continue
       if (Math.abs(violation) < 1e-9) item.frozen = true
       else if (violation > 0 ? item.target > item.wanted : item.target < item.wanted) item.frozen = true
@@ -108,7 +108,7 @@ function layoutRow(
   let from = 0
   let used = 0
   for (let i = 0; box.wrap && i < items.length; i++) {
-    const item = items[i]
+    const item = items[i]!
     const outer = item.before + item.hypothetical
     const next = i === from ? outer : used + box.colGap + outer
     if (i > from && next > inner) {
@@ -124,7 +124,7 @@ function layoutRow(
     let ascent = Number.NEGATIVE_INFINITY
     let descent = Number.NEGATIVE_INFINITY
     for (let i = line.from; i < line.to; i++) {
-      const item = items[i]
+      const item = items[i]!
       item.cross = rowItemHeight(item, percentBase)
       if (item.alignSelf === Align.Baseline && item.heightKind !== Sizing.Stretch) {
         layoutBox(
@@ -152,7 +152,7 @@ function layoutRow(
   let offset = 0
   let between = 0
   if (!box.wrap) {
-    if (lines.length > 0) lines[0].cross = available
+    if (lines.length > 0) lines[0]!.cross = available
   } else if (lines.length > 0) {
     const free = available - total
     if (box.alignContent === Spread.Stretch) {
@@ -161,8 +161,8 @@ function layoutRow(
   }
 
   for (let index = 0; index < lines.length; index++) {
-    const line = lines[index]
-    for (let i = line.from; i < line.to; i++) items[i].row = index
+    const line = lines[index]!
+    for (let i = line.from; i < line.to; i++) items[i]!.row = index
     line.at = offset
     offset += line.cross + box.rowGap + between
     placeRowLine(box, items, line, inner, percentBase)
@@ -222,12 +222,12 @@ function placeRowLine(
 ) {
   const count = line.to - line.from
   let free = inner - box.colGap * (count - 1)
-  for (let i = line.from; i < line.to; i++) free -= items[i].before + items[i].target
+  for (let i = line.from; i < line.to; i++) free -= items[i]!.before + items[i]!.target
   const { lead, between } = spread(box.justify, free, count)
   let x = box.borL + box.padL + lead
   const top = box.borT + box.padT + line.at
   for (let k = 0; k < count; k++) {
-    const item = items[line.from + k]
+    const item = items[line.from + k]!
     const given = crossGiven(item, percentBase)
     if (item.heightKind === Sizing.Stretch) {
       const cross = Math.max(item.padY, clamp(line.cross, item.minH, item.maxH))

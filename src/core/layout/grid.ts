@@ -21,24 +21,24 @@ function ownTracks(box: LayoutBox, width: number): Tracks {
     rest = Math.max(0, each + rest - units)
     left[i] = at
     size[i] = units / 64
-    at += size[i] + box.colGap
+    at += size[i]! + box.colGap
   }
   return { left, width: size, gap: box.colGap }
 }
 
 /** The parent's tracks as a subgrid sees them: the same lines, the outer ones moved in by its padding and border. */
 function subTracks(parent: Tracks, item: LayoutBox, span: number): Tracks {
-  const origin = parent.left[item.column]
+  const origin = parent.left[item.column]!
   const left = new Float64Array(span)
   const width = new Float64Array(span)
   for (let i = 0; i < span; i++) {
-    left[i] = parent.left[item.column + i] - origin
-    width[i] = parent.width[item.column + i]
+    left[i] = parent.left[item.column + i]! - origin
+    width[i] = parent.width[item.column + i]!
   }
   const startPad = item.padL + item.borL
-  left[0] += startPad
-  width[0] = width[0] - startPad
-  width[span - 1] = width[span - 1] - item.padR - item.borR
+  left[0]! += startPad
+  width[0] = width[0]! - startPad
+  width[span - 1] = width[span - 1]! - item.padR - item.borR
   // A padding wider than its track leaves the track less than nothing; what spans it counts on from there.
   return { left, width, gap: parent.gap }
 }
@@ -64,7 +64,7 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   for (const item of items) {
     const span = Math.min(item.span, columns)
     const last = item.column + span - 1
-    item.low = Math.max(0, tracks.left[last] + tracks.width[last] - tracks.left[item.column])
+    item.low = Math.max(0, tracks.left[last]! + tracks.width[last]! - tracks.left[item.column]!)
     item.target = itemWidth(item, item.low, heightIn(item, Number.NaN))
     if (isSubgrid(item)) {
       const inherited = subTracks(tracks, item, span)
@@ -88,25 +88,25 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
     if (shares) {
       layoutBox(item, item.target, given, !Number.isNaN(given))
       above = baselineOf(item)
-      baseline[item.row] = Math.max(baseline[item.row], above)
+      baseline[item.row] = Math.max(baseline[item.row]!, above)
       // In Chromium a subgrid is shifted in a row but never to make it; only an empty one shifts the others for its own baseline.
-      if (!isSubgrid(item) || item.kids.length === 0) ascent[item.row] = Math.max(ascent[item.row], above)
+      if (!isSubgrid(item) || item.kids.length === 0) ascent[item.row] = Math.max(ascent[item.row]!, above)
     }
     const shifted = shares && !isSubgrid(item)
-    if (shifted) descent[item.row] = Math.max(descent[item.row], item.cross - above)
-    else need[item.row] = Math.max(need[item.row], item.cross)
+    if (shifted) descent[item.row] = Math.max(descent[item.row]!, item.cross - above)
+    else need[item.row] = Math.max(need[item.row]!, item.cross)
     // The shift to the baseline counts with a content's height, not with a minimum size in Chromium.
-    if (shifted && !shrinks) leastDescent[item.row] = Math.max(leastDescent[item.row], floor - above)
-    else least[item.row] = Math.max(least[item.row], floor)
+    if (shifted && !shrinks) leastDescent[item.row] = Math.max(leastDescent[item.row]!, floor - above)
+    else least[item.row] = Math.max(least[item.row]!, floor)
   }
   const gaps = box.rowGap * Math.max(0, rows - 1)
   let total = gaps
   for (let r = 0; r < rows; r++) {
-    if (ascent[r] > Number.NEGATIVE_INFINITY) {
-      need[r] = Math.max(need[r], ascent[r] + descent[r])
-      least[r] = Math.max(least[r], ascent[r] + leastDescent[r])
+    if (ascent[r]! > Number.NEGATIVE_INFINITY) {
+      need[r] = Math.max(need[r]!, ascent[r]! + descent[r]!)
+      least[r] = Math.max(least[r]!, ascent[r]! + leastDescent[r]!)
     }
-    total += need[r]
+    total += need[r]!
   }
 
   const auto = Number.isNaN(height)
@@ -115,12 +115,12 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   // A height that merely came out so (a clamped automatic one) does not press the rows together.
   const sizes = auto ? need : fitRows(need, least, available - gaps)
   let used = gaps
-  for (let r = 0; r < rows; r++) used += sizes[r]
+  for (let r = 0; r < rows; r++) used += sizes[r]!
   const free = available - used
   let offset = box.borT + box.padT
   let between = 0
   if (box.alignContent === Spread.Stretch) {
-    if (free > 0) for (let r = 0; r < rows; r++) sizes[r] += free / rows
+    if (free > 0) for (let r = 0; r < rows; r++) sizes[r]! += free / rows
   } else if (rows > 0 && !(auto && isSubgrid(box))) {
     // In Chromium the rows of a nested lattice are not aligned in a height that only its limits make other than theirs.
     const share = spread(box.alignContent, free, rows)
@@ -131,9 +131,10 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   const tops = new Float64Array(rows)
   for (let r = 0; r < rows; r++) {
     tops[r] = offset
-    offset += sizes[r] + box.rowGap + between
+    offset += sizes[r]! + box.rowGap + between
   }
-  for (const item of items) placeItem(box, item, tracks, tops[item.row], sizes[item.row], baseline[item.row])
+  for (const item of items)
+    placeItem(box, item, tracks, tops[item.row]!, sizes[item.row]!, baseline[item.row]!)
   return available + box.padY
 }
 
@@ -143,12 +144,12 @@ function fitRows(need: Float64Array, least: Float64Array, room: number): Float64
   let free = room
   for (const size of sizes) free -= size
   for (let guard = 0; guard <= sizes.length && free > 1e-9; guard++) {
-    const growing = [...sizes.keys()].filter((r) => sizes[r] < need[r] - 1e-9)
+    const growing = [...sizes.keys()].filter((r) => sizes[r]! < need[r]! - 1e-9)
     if (growing.length === 0) break
     const share = free / growing.length
     for (const r of growing) {
-      const add = Math.min(share, need[r] - sizes[r])
-      sizes[r] += add
+      const add = Math.min(share, need[r]! - sizes[r]!)
+      sizes[r]! += add
       free -= add
     }
   }
@@ -196,7 +197,7 @@ function placeItem(
   } else item.cross = layoutBox(item, item.target, Number.NaN, false)
   item.width = item.target
   item.height = item.cross
-  const left = tracks.left[item.column]
+  const left = tracks.left[item.column]!
   const spare = item.low - item.width
   const filled = item.widthKind === Sizing.Stretch
   const justify =

@@ -30,8 +30,8 @@ function change(file: ProjectFile, doc: Document, seed: number): Edit {
   const all = [...doc.nodes.values()].filter((each) => each.kind !== 'page')
   // What came before may have taken everything away.
   if (all.length === 0) throw new EditError('nothing is left')
-  const one = all[seed % all.length]
-  const other = all[(seed * 7 + 3) % all.length]
+  const one = all[seed % all.length]!
+  const other = all[(seed * 7 + 3) % all.length]!
   const colors = doc.tokenTable.names('color')
   const name = colors[seed % Math.max(1, colors.length)] ?? 'color.one'
   const alpha = seed % 4 === 0 ? 0 : 1
@@ -56,7 +56,7 @@ function change(file: ProjectFile, doc: Document, seed: number): Edit {
       file.views.map((view) => ({ ...view, lattice: { ...view.lattice, gutter: seed % 40 } })),
     ),
   ]
-  return pool[seed % pool.length]
+  return pool[seed % pool.length]!
 }
 
 describe('a kept layout', () => {
@@ -85,10 +85,10 @@ describe('a kept layout', () => {
         fc.constantFrom('wide' as const, 'middle' as const, 'narrow' as const),
         (which, list, view) => {
           const file = structuredClone(sample[which])
-          const doc = Document.fromFile(file)
+          const doc = Document.fromFile(file!)
           const paragraphs = new ParagraphCache(fonts)
           let width = WIDTHS[view][0]
-          const kept = new PageLayout(doc, 'page', view, width, paragraphs)
+          const kept = new PageLayout(doc, 'page', view, width!, paragraphs)
           const undo: Edit[] = []
           for (const step of list) {
             if (doc.nodes.size < 3) break
@@ -98,14 +98,14 @@ describe('a kept layout', () => {
               if (back) applyEdit(doc, back)
             } else {
               try {
-                undo.push(applyEdit(doc, change(file, doc, step.edit)))
+                undo.push(applyEdit(doc, change(file!, doc, step.edit)))
               } catch (error) {
                 if (!(error instanceof EditError)) throw error
               }
             }
             kept.update(width)
           }
-          expect(snapshot(kept)).toEqual(snapshot(new PageLayout(doc, 'page', view, width, paragraphs)))
+          expect(snapshot(kept)).toEqual(snapshot(new PageLayout(doc, 'page', view, width!, paragraphs)))
         },
       ),
       { numRuns: 150 },
@@ -135,8 +135,8 @@ describe('a kept layout', () => {
 
   test('of a section edge to edge, on a lattice of its own, follows the window', () => {
     const file = structuredClone(sample[0])
-    file.views[0].lattice.halfGutters = false
-    file.pages[0].sections = [
+    file!.views[0]!.lattice.halfGutters = false
+    file!.pages[0]!.sections = [
       {
         id: 'section',
         kind: 'section',
@@ -158,7 +158,7 @@ describe('a kept layout', () => {
         ],
       },
     ]
-    const doc = Document.fromFile(file)
+    const doc = Document.fromFile(file!)
     const kept = new PageLayout(doc, 'page', 'wide', 1440, new ParagraphCache(fonts))
     // (1440 − 2 × 20 − 9 × 10) / 10 is 131: five columns and four gutters.
     expect(kept.rect('block')!.width).toBe(695)

@@ -184,7 +184,7 @@ function shareOf(lattice: LayoutBox, before: number, after: number, withRows: bo
       continue
     }
     const row = withRows ? lattice.rows![kid.row] : Number.NaN
-    const size = contribution(kid, true, row) - (span - 1) * lattice.colGap + start + end
+    const size = contribution(kid, true, row!) - (span - 1) * lattice.colGap + start + end
     share = Math.max(share, size / span)
   }
   return share

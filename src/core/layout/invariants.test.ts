@@ -88,8 +88,8 @@ describe('flows', () => {
       if (free.some((kid) => kid.width <= kid.padX + 1e-6)) return
       // Each is cut down to whole layout units.
       for (const kid of free)
-        expect(Math.abs(share(kid) - share(free[0]))).toBeLessThanOrEqual(
-          1 / 64 / Math.min(kid.widthValue, free[0].widthValue) + 1e-6,
+        expect(Math.abs(share(kid) - share(free[0]!))).toBeLessThanOrEqual(
+          1 / 64 / Math.min(kid.widthValue, free[0]!.widthValue) + 1e-6,
         )
     })
   })

@@ -26,7 +26,7 @@ const leaf = (width: number, height: number, more: Props = {}, id?: string) =>
 
 function lay(section: Props, children: NodeTree[], width = 1440) {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 'section',
       kind: 'section',
@@ -171,7 +171,7 @@ describe('rows and columns', () => {
   })
   test('a section pushes what is below it', () => {
     const file = starterProject('Test', 'home')
-    file.pages[0].sections = [120, 300].map((px, i) => ({
+    file.pages[0]!.sections = [120, 300].map((px, i) => ({
       id: `s${i}`,
       kind: 'section',
       name: 'S',

@@ -109,7 +109,7 @@ export function declareFields(prototype: Place) {
       prototype,
       name,
       function () {
-        return this.numbers[this.offset + at]
+        return this.numbers[this.offset + at]!
       },
       function (value) {
         this.numbers[this.offset + at] = value
@@ -121,7 +121,7 @@ export function declareFields(prototype: Place) {
       prototype,
       name,
       function () {
-        return this.whole[2 * this.offset + at]
+        return this.whole[2 * this.offset + at]!
       },
       function (value) {
         this.whole[2 * this.offset + at] = value

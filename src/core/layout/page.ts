@@ -241,7 +241,7 @@ export class PageLayout {
       // As long as they will be: a list that grows leaves room behind it.
       const boxes = new Array<LayoutBox>(childSlots.length)
       for (let i = 0; i < childSlots.length; i++) {
-        const child = this.instances.at(childSlots[i])
+        const child = this.instances.at(childSlots[i]!)
         let childBox = this.first ? undefined : this.boxes.of(child)
         if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
           childBox = this.sync(box, child, childBox, within, inherited, all)

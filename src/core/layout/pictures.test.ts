@@ -30,13 +30,13 @@ const snug: Size = { kind: 'snug' }
 /** Width and height of the box `c` and of the picture `i`, px to two places, laid out in a page of 1440 px. */
 function sizes(...children: NodeTree[]): string {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { ...node('section', 'section', { flow: 'column', fullBleed: true }, children), kind: 'section' },
   ]
   const layout = new PageLayout(
     Document.fromFile(file),
     'home',
-    file.views[0].id,
+    file.views[0]!.id,
     1440,
     new ParagraphCache(new FontLibrary()),
   )

@@ -55,7 +55,7 @@ export function flowOf(kind: Kind, flow: Props['flow']): Flow {
   if (kind === 'page') return Flow.Stack
   if (kind === 'picture') return Flow.Picture
   if (isText(kind)) return Flow.Text
-  return FLOW[flow ?? 'column']
+  return FLOW[flow ?? 'column']!
 }
 
 /** A length prop in whole layout units, px: its own, its token's, or `fallback`. */
@@ -84,10 +84,10 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   box.wrap = box.flow === Flow.Row && set.wrap === true
   box.dense = set.dense === true
   box.rowGap = lengthOf(tokens, set.rowGap, 0)
-  box.justify = SPREAD[set.justify ?? defaults.justify!]
-  box.align = ALIGN[set.align ?? defaults.align!]
-  box.alignContent = SPREAD[set.alignContent ?? defaults.alignContent!]
-  box.alignSelf = set.alignSelf ? ALIGN[set.alignSelf] : (box.parent?.align ?? Align.Start)
+  box.justify = SPREAD[set.justify ?? defaults.justify!]!
+  box.align = ALIGN[set.align ?? defaults.align!]!
+  box.alignContent = SPREAD[set.alignContent ?? defaults.alignContent!]!
+  box.alignSelf = set.alignSelf ? ALIGN[set.alignSelf]! : (box.parent?.align ?? Align.Start)
   // Across a column there is no baseline to share: it aligns like start.
   if (parentFlow === Flow.Column && box.alignSelf === Align.Baseline) box.alignSelf = Align.Start
   box.padT = lengthOf(tokens, set.paddingTop, defaults.paddingTop as number)

@@ -15,8 +15,8 @@ export type SetGlyph = { run: GlyphRun; index: number; x: number }
 function glyphsIn(run: GlyphRun, part: Part, shift: number): SetGlyph[] {
   const list: SetGlyph[] = []
   for (let index = 0; index < run.glyphs.length; index++)
-    if (run.cluster[index] >= part.start && run.cluster[index] < part.end)
-      list.push({ run, index, x: shift + run.x[index] })
+    if (run.cluster[index]! >= part.start && run.cluster[index]! < part.end)
+      list.push({ run, index, x: shift + run.x[index]! })
   return list
 }
 
@@ -27,7 +27,7 @@ export class LineGlyphs {
     private readonly placed: PlacedLine,
     private readonly left: number,
   ) {
-    this.shift = left + placed.x - placed.paragraph.advances[placed.line.start]
+    this.shift = left + placed.x - placed.paragraph.advances[placed.line.start]!
   }
 
   /** What a stretched line's spaces have grown by, up to a character. */
@@ -38,14 +38,14 @@ export class LineGlyphs {
 
   /** Where a character begins. */
   edge(at: number): number {
-    return this.shift + this.placed.paragraph.advances[at] + this.grown(at)
+    return this.shift + this.placed.paragraph.advances[at]! + this.grown(at)
   }
 
   of(part: Part): SetGlyph[] {
     return this.placed.paragraph.runs
       .filter((run) => run.end > part.start && run.start < part.end)
       .flatMap((run) => glyphsIn(run, part, this.shift))
-      .map((set) => ({ ...set, x: set.x + this.grown(set.run.cluster[set.index]) }))
+      .map((set) => ({ ...set, x: set.x + this.grown(set.run.cluster[set.index]!) }))
   }
 
   /** What stands before the first line of an item. */

@@ -21,7 +21,7 @@ function picture(
       const at = (y * size + x) * 4
       const share = coverage(x, y)
       for (let k = 0; k < 3; k++)
-        data[at + k] = Math.round(front(x, y)[k] * share + back(x, y)[k] * (1 - share))
+        data[at + k] = Math.round(front(x, y)[k]! * share + back(x, y)[k]! * (1 - share))
       data[at + 3] = 255
     }
   return { width: size, height: size, data }
@@ -62,8 +62,8 @@ test('a pixel on the rim is the subject’s colour, as much as there is of it', 
     for (let x = 0; x < 80; x++) {
       const share = disc(80, 30)(x, y)
       const [r, g, b, a] = pixel(pixels, x, y)
-      worst = Math.max(worst, Math.abs(a / 255 - share))
-      if (a > 0 && a < 255) {
+      worst = Math.max(worst, Math.abs(a! / 255 - share))
+      if (a! > 0 && a! < 255) {
         rim++
         expect([r, g, b]).toEqual(RED)
       }
@@ -86,7 +86,7 @@ test('light that falls off, noise, and an edge that the subject is cut by are a 
     [5, 90],
     [90, 90],
   ])
-    expect(pixel(pixels, x, y)[3]).toBe(0)
+    expect(pixel(pixels, x!, y!)[3]).toBe(0)
   expect(pixel(pixels, 48, 94)).toEqual([...RED, 255])
 })
 
@@ -95,8 +95,8 @@ test('a soft edge fades inwards and leaves the middle alone', () => {
   const soft = done(picture(80, disc(80, 30)), { tolerance: 0.06, soft: 8 }).pixels
   expect(pixel(soft, 40, 40)).toEqual(pixel(hard, 40, 40))
   const row = Array.from({ length: 30 }, (_, i) => pixel(soft, 10 + i, 40)[3])
-  expect(row).toEqual([...row].sort((a, b) => a - b))
-  expect(row.filter((alpha) => alpha > 0 && alpha < 255).length).toBeGreaterThan(2)
+  expect(row).toEqual([...row].sort((a, b) => a! - b!))
+  expect(row.filter((alpha) => alpha! > 0 && alpha! < 255).length).toBeGreaterThan(2)
 })
 
 test('where the edges are of many colours nothing is done, which is said', () => {
@@ -117,14 +117,14 @@ describe('whatever the picture', () => {
     })
     fc.assert(
       fc.property(any, ({ size, bytes, soft }) => {
-        const before = picture(size, (x, y) => bytes[y * size + x] / 255)
+        const before = picture(size, (x, y) => bytes[y * size + x]! / 255)
         const shares: number[] = []
         for (const tolerance of [0.02, 0.2, 1]) {
           try {
             const { pixels, share } = done(before, { tolerance, soft })
             shares.push(share)
             for (let at = 3; at < before.data.length; at += 4)
-              expect(pixels.data[at]).toBeLessThanOrEqual(before.data[at])
+              expect(pixels.data[at]).toBeLessThanOrEqual(before.data[at]!)
           } catch (error) {
             expect((error as Error).message).toContain('no plain backdrop')
             expect(shares).toEqual([])

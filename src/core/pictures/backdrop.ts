@@ -65,7 +65,7 @@ function edgePixels(width: number, height: number): number[] {
 }
 
 const labAt = (data: Uint8ClampedArray, at: number, into: Oklab): Oklab =>
-  oklabOf(data[at * 4], data[at * 4 + 1], data[at * 4 + 2], into)
+  oklabOf(data[at * 4]!, data[at * 4 + 1]!, data[at * 4 + 2]!, into)
 
 /** The colours of the edge: what the subject shows where it is cut by the edge is not among them. */
 function edgeColors(data: Uint8ClampedArray, edge: readonly number[]): Oklab[] {
@@ -80,7 +80,7 @@ function likeness(data: Uint8ClampedArray, colors: readonly Oklab[], tolerance: 
   const lab: Oklab = [0, 0, 0]
   return (at: number): boolean => {
     // What is not there already is backdrop, whatever its colour.
-    if (data[at * 4 + 3] < 8) return true
+    if (data[at * 4 + 3]! < 8) return true
     labAt(data, at, lab)
     return colors.some((color) => apart(lab, color) <= tolerance)
   }
@@ -103,7 +103,7 @@ function* flood(
   }
   for (const seed of seeds) take(seed)
   for (let next = 0; next < end; next++) {
-    const at = queue[next]
+    const at = queue[next]!
     const x = at % width
     if (x > 0) take(at - 1)
     if (x < width - 1) take(at + 1)
@@ -135,8 +135,8 @@ function unmix(
       const inner = at + way.inner
       if (state[inner] === GONE) continue
       const share = mixture(data, at * 4, inner * 4, behind * 4)
-      out[at * 4 + 3] = Math.round(data[at * 4 + 3] * share)
-      if (share < 1) for (let k = 0; k < 3; k++) out[at * 4 + k] = data[inner * 4 + k]
+      out[at * 4 + 3] = Math.round(data[at * 4 + 3]! * share)
+      if (share < 1) for (let k = 0; k < 3; k++) out[at * 4 + k] = data[inner * 4 + k]!
     }
 }
 
@@ -175,8 +175,8 @@ function mixture(data: Uint8ClampedArray, mixed: number, whole: number, behind: 
   let along = 0
   let length = 0
   for (let k = 0; k < 3; k++) {
-    const way = data[whole + k] - data[behind + k]
-    along += (data[mixed + k] - data[behind + k]) * way
+    const way = data[whole + k]! - data[behind + k]!
+    along += (data[mixed + k]! - data[behind + k]!) * way
     length += way * way
   }
   return length === 0 ? 1 : Math.min(1, Math.max(0, along / length))
@@ -185,14 +185,14 @@ function mixture(data: Uint8ClampedArray, mixed: number, whole: number, behind: 
 /** Blurs the alpha, and never makes more of it: two passes of a box, along rows and columns. */
 function soften(out: Uint8ClampedArray, width: number, height: number, soft: number) {
   const radius = Math.max(1, Math.round(soft / 2))
-  const alpha = Float32Array.from({ length: width * height }, (_, at) => out[at * 4 + 3])
+  const alpha = Float32Array.from({ length: width * height }, (_, at) => out[at * 4 + 3]!)
   const pass = new Float32Array(alpha.length)
   blurLines(alpha, pass, width, height, 1, width, radius)
   blurLines(pass, alpha, height, width, width, 1, radius)
   for (let at = 0; at < alpha.length; at++) {
     // The middle of the fade lies on the rim: what lies outside of it stays away.
-    const faded = Math.max(0, 2 * alpha[at] - 255)
-    out[at * 4 + 3] = Math.min(out[at * 4 + 3], faded)
+    const faded = Math.max(0, 2 * alpha[at]! - 255)
+    out[at * 4 + 3] = Math.min(out[at * 4 + 3]!, faded)
   }
 }
 
@@ -208,7 +208,7 @@ function blurLines(
 ) {
   for (let line = 0; line < lines; line++) {
     const start = line * across
-    const at = (i: number) => from[start + Math.min(length - 1, Math.max(0, i)) * step]
+    const at = (i: number) => from[start + Math.min(length - 1, Math.max(0, i)) * step]!
     let sum = 0
     for (let i = -radius; i <= radius; i++) sum += at(i)
     for (let i = 0; i < length; i++) {

@@ -21,27 +21,27 @@ export function clustersOf(samples: readonly Oklab[], most: number, least: numbe
     counts = centres.map(() => 0)
     for (const sample of samples) {
       const i = nearest(centres, sample)
-      counts[i]++
-      for (let k = 0; k < 3; k++) sums[i][k] += sample[k]
+      counts[i]!++
+      for (let k = 0; k < 3; k++) sums[i]![k]! += sample[k]!
     }
     sums.forEach((sum, i) => {
-      if (counts[i] > 0) for (let k = 0; k < 3; k++) centres[i][k] = sum[k] / counts[i]
+      if (counts[i]! > 0) for (let k = 0; k < 3; k++) centres[i]![k] = sum[k]! / counts[i]!
     })
   }
-  return centres.map((centre, i) => ({ centre, count: counts[i] })).filter(({ count }) => count > 0)
+  return centres.map((centre, i) => ({ centre, count: counts[i]! })).filter(({ count }) => count > 0)
 }
 
 function farthestApart(samples: readonly Oklab[], most: number, least: number): Oklab[] {
-  const centres: Oklab[] = [[...samples[0]]]
-  const distances = samples.map((sample) => apart(sample, centres[0]))
+  const centres: Oklab[] = [[...samples[0]!]]
+  const distances = samples.map((sample) => apart(sample, centres[0]!))
   while (centres.length < most) {
     let farthest = 0
-    for (let i = 1; i < distances.length; i++) if (distances[i] > distances[farthest]) farthest = i
-    if (distances[farthest] < least) break
-    const next: Oklab = [...samples[farthest]]
+    for (let i = 1; i < distances.length; i++) if (distances[i]! > distances[farthest]!) farthest = i
+    if (distances[farthest]! < least) break
+    const next: Oklab = [...samples[farthest]!]
     centres.push(next)
     samples.forEach((sample, i) => {
-      distances[i] = Math.min(distances[i], apart(sample, next))
+      distances[i] = Math.min(distances[i]!, apart(sample, next))
     })
   }
   return centres
@@ -50,6 +50,6 @@ function farthestApart(samples: readonly Oklab[], most: number, least: number): 
 function nearest(centres: readonly Oklab[], sample: Oklab): number {
   let best = 0
   for (let i = 1; i < centres.length; i++)
-    if (apart(sample, centres[i]) < apart(sample, centres[best])) best = i
+    if (apart(sample, centres[i]!) < apart(sample, centres[best]!)) best = i
   return best
 }

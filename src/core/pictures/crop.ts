@@ -19,7 +19,7 @@ const radians = (turn: number) => (turn * Math.PI) / 180
 function turning(turn: number): { cos: number; sin: number } {
   if (turn % 90 === 0) {
     const quarter = (((turn / 90) % 4) + 4) % 4
-    return { cos: [1, 0, -1, 0][quarter], sin: [0, 1, 0, -1][quarter] }
+    return { cos: [1, 0, -1, 0][quarter]!, sin: [0, 1, 0, -1][quarter]! }
   }
   return { cos: Math.cos(radians(turn)), sin: Math.sin(radians(turn)) }
 }

@@ -36,7 +36,7 @@ test('a little of a lively colour comes before much of another grey', () => {
     ]),
     2,
   )
-  expect(first.hex).toBe('#e4002b')
+  expect(first!.hex).toBe('#e4002b')
 })
 
 test('what cannot be seen is of no colour', () => {

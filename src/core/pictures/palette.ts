@@ -15,7 +15,7 @@ const SOUGHT = 14
 export type PaletteColor = { hex: string; share: number }
 
 const hex = (data: Uint8ClampedArray, at: number) =>
-  `#${[0, 1, 2].map((k) => data[at + k].toString(16).padStart(2, '0')).join('')}`
+  `#${[0, 1, 2].map((k) => data[at + k]!.toString(16).padStart(2, '0')).join('')}`
 
 /**
  * A lively colour that little of the picture is of says more of it than another grey: how much of a colour there is counts, and how
@@ -27,14 +27,14 @@ export function paletteOf({ width, height, data }: Pixels, most: number): Palett
   const samples: Oklab[] = []
   const places: number[] = []
   for (let at = 0; at < width * height; at += step) {
-    if (data[at * 4 + 3] < 128) continue
-    samples.push(oklabOf(data[at * 4], data[at * 4 + 1], data[at * 4 + 2], [0, 0, 0]))
+    if (data[at * 4 + 3]! < 128) continue
+    samples.push(oklabOf(data[at * 4]!, data[at * 4 + 1]!, data[at * 4 + 2]!, [0, 0, 0]))
     places.push(at * 4)
   }
   return clustersOf(samples, SOUGHT, LEAST_APART)
     .map(({ centre, count }) => ({
       // A mean of many may be a colour that nothing in the picture has.
-      hex: hex(data, places[nearestSample(samples, centre)]),
+      hex: hex(data, places[nearestSample(samples, centre)]!),
       share: count / samples.length,
       says: Math.sqrt(count / samples.length) * (0.1 + Math.hypot(centre[1], centre[2])),
     }))

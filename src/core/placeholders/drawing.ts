@@ -27,7 +27,7 @@ export class Drawing {
     readonly width: number,
     readonly height: number,
   ) {
-    this.palette = PALETTES[Math.floor(this.next() * PALETTES.length)]
+    this.palette = PALETTES[Math.floor(this.next() * PALETTES.length)]!
   }
 
   /** 0 to 1. */
@@ -38,7 +38,7 @@ export class Drawing {
     return low + this.next() * (high - low)
   }
   one<T>(list: readonly T[]): T {
-    return list[Math.floor(this.next() * list.length)]
+    return list[Math.floor(this.next() * list.length)]!
   }
 
   add(element: string) {

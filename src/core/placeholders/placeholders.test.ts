@@ -11,7 +11,7 @@ describe('placeholder pictures', () => {
           [600, 800],
           [1600, 500],
         ]) {
-          const svg = placeholder(subject, number, width, height)
+          const svg = placeholder(subject, number, width!, height!)
           expect(svg).toContain(`viewBox="0 0 ${width} ${height}"`)
           expect(svg).not.toMatch(/NaN|Infinity|undefined|href|style|script/)
           seen.add(svg)

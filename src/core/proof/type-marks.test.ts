@@ -53,7 +53,7 @@ describe('type looked over', () => {
     expect(desktop.filter(({ kind }) => kind === 'lines')).toEqual([])
     const found = mobile.filter(({ kind }) => kind === 'lines')
     expect(found.map(({ id }) => id)).toEqual(['h'])
-    expect(found[0].words).toMatch(/^\d lines, one line on Desktop$/)
+    expect(found[0]!.words).toMatch(/^\d lines, one line on Desktop$/)
   })
   test('families beyond the first few, those that least is set in', () => {
     const { desktop } = marksOf(

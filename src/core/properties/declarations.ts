@@ -58,7 +58,7 @@ function writeBorders(out: Declarations, raw: Props, write: Written) {
   if (seen.length === 0) return
   out.set('border-width', shorthand(sides.map((side) => side?.width ?? '0')))
   // What is said of a side that is nowhere is not written: mostly all four are alike then.
-  const all = (of: (side: Side) => string) => shorthand(sides.map((side) => of(side ?? seen[0])))
+  const all = (of: (side: Side) => string) => shorthand(sides.map((side) => of(side ?? seen[0]!)))
   if (seen.some(({ style }) => style !== 'solid'))
     out.set(
       'border-style',

@@ -15,7 +15,7 @@ import type { Props } from './table'
 function withBox(props: Props, overrides: Record<string, Props> = {}) {
   const file = starterProject('Site', 'home')
   const box = { id: 'b', kind: 'box', name: 'Card', order: 'a0', props, overrides } as const
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     { id: 's', kind: 'section', name: 'Band', order: 'a0', props: {}, children: [box] },
   ]
   return Document.fromFile(file)

@@ -12,7 +12,7 @@ export function linkProblem(link: string): string | undefined {
     return 'a link without line breaks or control characters'
   if (link.trim() !== link) return 'a link without spaces round it'
   if (PAGE.test(link)) return undefined
-  const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(link)?.[1].toLowerCase()
+  const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(link)?.[1]?.toLowerCase()
   if (scheme !== undefined && !SCHEMES.has(scheme))
     return `a link that begins with https:, http:, mailto:, tel:, / or #; “${scheme}:” is not handed off`
   if (/^[/\\]{2}|^\/?\\/.test(link)) return 'an address with https:// in front'
@@ -26,7 +26,7 @@ export const isLinkText = (kind: string, { link, tag }: { link?: string; tag?: s
 /** The page that a link names by id, and what follows: `#part` or nothing. */
 export function pageLinked(link: string): { page: string; rest: string } | undefined {
   const match = PAGE.exec(link)
-  return match ? { page: match[1], rest: match[2] ?? '' } : undefined
+  return match ? { page: match[1]!, rest: match[2] ?? '' } : undefined
 }
 
 export const linkToPage = (id: string, rest = '') => `page:${id}${rest}`

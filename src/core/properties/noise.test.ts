@@ -11,7 +11,7 @@ test('a tile is a PNG that others read, grey, as opaque as wanted', () => {
   for (let at = 0; at < data.length; at += 4) {
     expect(data[at]).toBe(data[at + 2])
     expect(data[at + 3]).toBe(102)
-    greys.add(data[at])
+    greys.add(data[at]!)
   }
   expect(greys.size).toBe(16)
 })
@@ -21,7 +21,7 @@ test('it goes on into itself: its seam is no rougher than its middle', () => {
   const step = (x: number) => {
     let sum = 0
     for (let y = 0; y < NOISE_TILE; y++)
-      sum += Math.abs(data[(y * NOISE_TILE + x) * 4] - data[(y * NOISE_TILE + ((x + 1) % NOISE_TILE)) * 4])
+      sum += Math.abs(data[(y * NOISE_TILE + x) * 4]! - data[(y * NOISE_TILE + ((x + 1) % NOISE_TILE)) * 4]!)
     return sum / NOISE_TILE
   }
   const inside = Math.max(...Array.from({ length: NOISE_TILE - 1 }, (_, x) => step(x)))

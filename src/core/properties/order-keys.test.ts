@@ -26,8 +26,8 @@ test('in order: same order as before, every key a key of its own, those that sta
       const mended = inOrder(list)
       expect(mended.map((each) => each.id)).toEqual([...list].sort(byOrder).map((each) => each.id))
       for (let i = 0; i < mended.length; i++) {
-        expect(isOrderKey(mended[i].order)).toBe(true)
-        if (i > 0) expect(mended[i].order > mended[i - 1].order).toBe(true)
+        expect(isOrderKey(mended[i]!.order)).toBe(true)
+        if (i > 0) expect(mended[i]!.order > mended[i - 1]!.order).toBe(true)
       }
       expect(inOrder(mended)).toEqual(mended)
     }),

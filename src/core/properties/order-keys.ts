@@ -33,7 +33,7 @@ export function isOrderKey(key: string): boolean {
 export function keyAmong(siblings: readonly Ordered[], wanted: string, id: string): string {
   const me = { order: wanted, id }
   let at = siblings.length
-  while (at > 0 && byOrder(siblings[at - 1], me) > 0) at--
+  while (at > 0 && byOrder(siblings[at - 1]!, me) > 0) at--
   const before = siblings[at - 1]?.order
   const after = siblings[at]?.order
   if (before !== wanted && after !== wanted && isOrderKey(wanted)) return wanted
@@ -45,7 +45,7 @@ export function inOrder<T extends Ordered>(siblings: readonly T[]): T[] {
   const sorted = [...siblings].sort(byOrder)
   let last: string | null = null
   for (let i = 0; i < sorted.length; ) {
-    const { order } = sorted[i]
+    const { order } = sorted[i]!
     if (isOrderKey(order) && (last === null || order > last)) {
       last = order
       i++
@@ -54,13 +54,13 @@ export function inOrder<T extends Ordered>(siblings: readonly T[]): T[] {
     const floor: string | null = last
     let end = i + 1
     const stands = ({ order }: T) => isOrderKey(order) && (floor === null || order > floor)
-    while (end < sorted.length && !stands(sorted[end])) end++
+    while (end < sorted.length && !stands(sorted[end]!)) end++
     const keys = generateNKeysBetween(floor, sorted[end]?.order ?? null, end - i)
     for (const key of keys) {
-      sorted[i] = { ...sorted[i], order: key }
+      sorted[i] = { ...sorted[i]!, order: key }
       i++
     }
-    last = keys[keys.length - 1]
+    last = keys[keys.length - 1]!
   }
   return sorted
 }

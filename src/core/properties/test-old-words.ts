@@ -9,7 +9,7 @@ type Bag = Record<string, unknown>
 /** Words of one paragraph as they were: a break belongs to what is before it. */
 function oldSpans([block]: Words): Span[] {
   const spans: Span[] = []
-  for (const inline of (block.type === 'paragraph' && block.content) || []) {
+  for (const inline of (block!.type === 'paragraph' && block!.content) || []) {
     const last = spans.at(-1)
     const look = inline.type === 'text' ? lookOf(inline.marks) : undefined
     const text = inline.type === 'text' ? inline.text : '\n'

@@ -68,7 +68,7 @@ function objectWords(key: PropKey, value: Record<string, unknown>): string {
   if (typeof value.width === 'number') return value.width === 0 ? 'none' : px(value.width)
   if (PROPERTIES[key].items) {
     const items = Object.values(value).filter((item) => item !== null) as { color?: string }[]
-    if (items.length === 1 && items[0].color !== undefined) return tokenWords(items[0].color)
+    if (items.length === 1 && items[0]!.color !== undefined) return tokenWords(items[0]!.color)
     return items.length === 0 ? 'none' : String(items.length)
   }
   return 'another'

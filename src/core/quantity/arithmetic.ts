@@ -99,7 +99,7 @@ class Parser {
     const unit = /^\s*(px|%|columns?|cols?)/i.exec(this.source.slice(this.at))
     if (!unit) return value
     this.at += unit[0].length
-    const name = unit[1].toLowerCase()
+    const name = unit[1]!.toLowerCase()
     if (name === 'px') return value
     if (name === '%') {
       if (this.context.whole === undefined) throw new Failure('there is nothing to take a percentage of here')

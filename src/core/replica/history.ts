@@ -60,9 +60,9 @@ export class History {
   forget(gone: ReadonlySet<Change>) {
     for (const steps of [this.undos, this.redos]) {
       for (let i = steps.length - 1; i >= 0; i--) {
-        const left = steps[i].changes.filter((change) => !gone.has(change))
-        if (left.length === steps[i].changes.length) continue
-        if (left.length > 0) steps[i].changes = left
+        const left = steps[i]!.changes.filter((change) => !gone.has(change))
+        if (left.length === steps[i]!.changes.length) continue
+        if (left.length > 0) steps[i]!.changes = left
         else steps.splice(i, 1)
       }
     }

@@ -124,7 +124,7 @@ export function putBackEdits(doc: Document, parked: Parked, page: string, makeId
   const host = parent === null ? undefined : doc.nodes.get(parent)
   if (host && mayHoldKind(host.kind, tree.kind)) return [{ op: 'insert', parent: host.id, tree }]
   const on = doc.pages.has(was.id) ? was.id : page
-  const [order] = ordersAt(doc, on, doc.node(on).children.length, 1)
+  const order = ordersAt(doc, on, doc.node(on).children.length, 1)[0]!
   const section: NodeTree =
     tree.kind === 'section'
       ? { ...tree, order }
@@ -141,7 +141,7 @@ export function valueEdits(doc: Tree, parked: Parked, blocks: readonly string[])
     const same = values.findIndex((each) => each.view === edit.view)
     const own: SetEdit = { ...edit, node: '' }
     if (same < 0) values.push(own)
-    else values[same] = mergeEdits(values[same], own) as SetEdit
+    else values[same] = mergeEdits(values[same]!, own) as SetEdit
   }
   return blocks.flatMap((node) => values.map((edit) => ({ ...edit, node })))
 }

@@ -12,34 +12,38 @@ import { copy, file, insert, Log, next, set, sync } from './test-log'
 function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): Edit {
   const blocks = [...doc.nodes.values()].filter((node) => node.kind !== 'page')
   const boxes = blocks.filter((node) => node.kind === 'box' || node.kind === 'section')
-  const one = blocks[a % Math.max(1, blocks.length)]?.id ?? 'none'
-  const host = boxes[b % Math.max(1, boxes.length)]?.id ?? 'none'
+  const one = blocks[a! % Math.max(1, blocks.length)]?.id ?? 'none'
+  const host = boxes[b! % Math.max(1, boxes.length)]?.id ?? 'none'
   const id = `${by}${next()}`
   const pages = [...doc.pages.keys()]
-  switch (kind % 15) {
+  switch (kind! % 15) {
     case 0:
     case 1:
-      return set(one, { paddingTop: b }, b % 3 === 0 ? 'mobile' : undefined)
+      return set(one, { paddingTop: b }, b! % 3 === 0 ? 'mobile' : undefined)
     case 2:
       return { op: 'remove', node: one }
     case 3:
-      return { op: 'move', node: one, parent: host, order: `a${b % 6}` }
+      return { op: 'move', node: one, parent: host, order: `a${b! % 6}` }
     case 4:
     case 5:
-      return doc.nodes.has(host) ? insert(doc, host, id, b % 3) : insert(doc, 'home', id, b % 3, 'section')
+      return doc.nodes.has(host) ? insert(doc, host, id, b! % 3) : insert(doc, 'home', id, b! % 3, 'section')
     case 6: {
-      const { id: _, ...values } = viewFor('v', 'Tablet', 700 + (b % 3), doc.views[0])
-      return { op: 'views', change: { [`v${a % 2}`]: b % 2 ? values : null, mobile: { fold: 600 + b } } }
+      const { id: _, ...values } = viewFor('v', 'Tablet', 700 + (b! % 3), doc.views[0])
+      return { op: 'views', change: { [`v${a! % 2}`]: b! % 2 ? values : null, mobile: { fold: 600 + b! } } }
     }
     case 7:
-      return b % 3
-        ? { op: 'page', id, page: { id, name: id, path: `/p${b % 2}`, order: 'a1', views: [], sections: [] } }
-        : { op: 'page-meta', id: [...doc.pages.keys()][a % doc.pages.size], set: { path: `/p${b % 4}` } }
+      return b! % 3
+        ? {
+            op: 'page',
+            id,
+            page: { id, name: id, path: `/p${b! % 2}`, order: 'a1', views: [], sections: [] },
+          }
+        : { op: 'page-meta', id: [...doc.pages.keys()][a! % doc.pages.size]!, set: { path: `/p${b! % 4}` } }
     case 8:
       return {
         op: 'token',
-        name: `t.n${a % 3}`,
-        token: b % 2 ? { $type: 'number', $value: b % 4 ? b : `{t.n${(a + 1) % 3}}` } : null,
+        name: `t.n${a! % 3}`,
+        token: b! % 2 ? { $type: 'number', $value: b! % 4 ? b : `{t.n${(a! + 1) % 3}}` } : null,
       }
     case 9:
       return {
@@ -48,7 +52,7 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
         page: {
           id,
           name: id,
-          path: `/t${b % 3}`,
+          path: `/t${b! % 3}`,
           order: 'a2',
           views: [],
           isTemplate: true,
@@ -58,25 +62,27 @@ function someEdit(doc: Document, by: string, [kind, a, b]: readonly number[]): E
     case 10:
       return {
         op: 'page-meta',
-        id: pages[a % pages.length],
-        set: { template: b % 3 ? pages[b % pages.length] : null },
+        id: pages[a! % pages.length]!,
+        set: { template: b! % 3 ? pages[b! % pages.length] : null },
       }
     case 11:
       return {
         op: 'change',
-        page: pages[b % pages.length],
+        page: pages[b! % pages.length]!,
         node: one,
-        ...(b % 4 === 0 ? { view: 'mobile' } : {}),
-        props: { hidden: b % 5 ? b % 2 === 0 : null },
+        ...(b! % 4 === 0 ? { view: 'mobile' } : {}),
+        props: { hidden: b! % 5 ? b! % 2 === 0 : null },
       }
     case 12:
       return set(
         one,
         {
           fills:
-            b % 6 ? { [`f${b % 3}`]: b % 2 ? { order: 'a1', kind: 'color', color: '#112233' } : null } : null,
+            b! % 6
+              ? { [`f${b! % 3}`]: b! % 2 ? { order: 'a1', kind: 'color', color: '#112233' } : null }
+              : null,
         },
-        b % 4 === 0 ? 'mobile' : undefined,
+        b! % 4 === 0 ? 'mobile' : undefined,
       )
     case 13: {
       const text = blocks.find((node) => node.kind === 'text' && node.props.words)
@@ -101,14 +107,14 @@ test('whatever copies do, in whatever order they hear of it: all see what the se
       const parked: Parked[] = []
       const inserted: string[] = []
       for (const { who, what, numbers } of acts) {
-        const replica = copies[who]
+        const replica = copies[who]!
         if (what === 'sync') parked.push(...sync(log, replica))
         else if (what === 'hear') parked.push(...replica.receive(log.batches))
         else if (what === 'undo') replica.undo()
         else if (what === 'redo') replica.redo()
         else {
           try {
-            const edit = someEdit(replica.doc, 'xyz'[who], numbers)
+            const edit = someEdit(replica.doc, 'xyz'[who]!, numbers)
             replica.commit([edit], what, what === 'gesture' ? 'g' : undefined)
             if (edit.op === 'insert') inserted.push(edit.tree.id)
           } catch (error) {

@@ -38,17 +38,17 @@ describe('rebasing edit by edit', () => {
     const parked = sync(log, one)
     const [lost, moved] = parked
     expect(parked.length).toBe(2)
-    expect(lost.block?.tree.id).toBe('c')
-    expect(lost.block?.tree.children?.map((child) => child.id)).toEqual(['new', 'c1', 'c2'])
-    expect(lost.block?.tree.children?.[0].props).toEqual({ opacity: 0.5 })
-    expect(moved.words).toEqual(['Move “A1” in “C2”'])
+    expect(lost!.block?.tree.id).toBe('c')
+    expect(lost!.block?.tree.children?.map((child) => child.id)).toEqual(['new', 'c1', 'c2'])
+    expect(lost!.block?.tree.children?.[0]?.props).toEqual({ opacity: 0.5 })
+    expect(moved!.words).toEqual(['Move “A1” in “C2”'])
     // Put back as a new block, at its place, with everything in it.
-    const edits = putBackEdits(one.doc, lost, 'home', () => `id${next()}`)
+    const edits = putBackEdits(one.doc, lost!, 'home', () => `id${next()}`)
     one.commit(edits, 'Put back')
     expect(sync(log, one)).toEqual([])
-    const back = log.doc.node(order(log.doc)[2])
+    const back = log.doc.node(order(log.doc)[2]!)
     expect([back.name, back.children.length]).toEqual(['C', 3])
-    expect(log.doc.node(back.children[1]).props.fontSize).toBe(20)
+    expect(log.doc.node(back.children[1]!).props.fontSize).toBe(20)
   })
 
   test('values set aside are copied to other blocks', () => {
@@ -57,7 +57,7 @@ describe('rebasing edit by edit', () => {
     other.commit([{ op: 'remove', node: 'a1' }], 'Remove')
     sync(log, other)
     const [parked] = sync(log, one)
-    one.commit(valueEdits(one.doc, parked, ['b1', 'c1']), 'Copy')
+    one.commit(valueEdits(one.doc, parked!, ['b1', 'c1']), 'Copy')
     sync(log, one)
     for (const id of ['b1', 'c1']) {
       expect(log.doc.node(id).props).toMatchObject({ fontSize: 20, color: '#112233' })
@@ -192,7 +192,7 @@ describe('taking back', () => {
     const { log, one } = two()
     for (let i = 1; i <= 30; i++)
       one.commit([set('a', { paddingTop: i }), set('b', { paddingTop: i })], 'Drag', 'g')
-    expect(one.pending[0].changes.length).toBe(2)
+    expect(one.pending[0]!.changes.length).toBe(2)
     sync(log, one)
     one.commit([set('a', { paddingTop: 31 })], 'Drag', 'g')
     one.undo()
@@ -244,11 +244,11 @@ describe('what is heard', () => {
     one.commit([set('a', { rowGap: 4 })], 'Gap')
     const [batch] = one.pending
     const saved = log.append(
-      batch.key,
-      batch.changes.map((change) => change.edit),
+      batch!.key,
+      batch!.changes.map((change) => change.edit),
       'one',
     )
-    expect(one.acknowledge(batch.key, saved.revision)).toBe(false)
+    expect(one.acknowledge(batch!.key, saved.revision)).toBe(false)
     expect(one.receive(log.batches)).toEqual([])
     expect([one.revision, one.pending.length]).toEqual([2, 0])
     expect(file(one.doc)).toBe(file(log.doc))
@@ -283,11 +283,11 @@ describe('what is heard', () => {
   test('one edit that is refused or too large goes alone; its neighbours arrive', () => {
     const { log, one } = two()
     one.commit([set('a', { paddingTop: 1 }), set('b', { paddingTop: 2 }), set('c', { paddingTop: 3 })], 'Pad')
-    const parked = one.refuse(one.pending[0].key, [{ index: 1, reason: 'not this one' }])
+    const parked = one.refuse(one.pending[0]!.key, [{ index: 1, reason: 'not this one' }])
     expect(parked).toMatchObject([{ reason: 'not this one', edits: [set('b', { paddingTop: 2 })] }])
-    expect(one.split(one.pending[0].key)).toBe(true)
+    expect(one.split(one.pending[0]!.key)).toBe(true)
     expect(one.pending.map((batch) => batch.changes.length)).toEqual([1, 1])
-    expect(one.split(one.pending[0].key)).toBe(false)
+    expect(one.split(one.pending[0]!.key)).toBe(false)
     sync(log, one)
     expect(['a', 'b', 'c'].map((id) => log.doc.node(id).props.paddingTop)).toEqual([1, undefined, 3])
     one.undo()

@@ -121,7 +121,7 @@ export class Replica {
     }
     const own = new Set(step.changes)
     let from = batch.changes.length
-    while (from > 0 && own.has(batch.changes[from - 1])) from--
+    while (from > 0 && own.has(batch.changes[from - 1]!)) from--
     step.changes.push(...mergeInto(batch.changes, changes, from))
   }
 
@@ -163,11 +163,11 @@ export class Replica {
     next.forEach((batch, i) => {
       if (batch.revision !== this.revision + 1 + i)
         throw new Diverged(`revision ${batch.revision} came too early`)
-      if (batch.after !== (i === 0 ? this.head : next[i - 1].key))
+      if (batch.after !== (i === 0 ? this.head : next[i - 1]!.key))
         throw new Diverged(`revision ${batch.revision} does not go on from what is here`)
     })
-    if (next.length === 1 && this.pending[0]?.key === next[0].key) {
-      this.acknowledge(next[0].key, next[0].revision)
+    if (next.length === 1 && this.pending[0]?.key === next[0]!.key) {
+      this.acknowledge(next[0]!.key, next[0]!.revision)
       return []
     }
     return this.rebase((draft, meanwhile, foreign) => {

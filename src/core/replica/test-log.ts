@@ -22,7 +22,7 @@ export const tree = (id: string, kind: NodeTree['kind'], children: NodeTree[] = 
 
 export function project(): ProjectFile {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
+  file.pages[0]!.sections = ['a', 'b', 'c'].map((id, i) => ({
     ...tree(id, 'section', [
       { ...tree(`${id}1`, 'text'), props: { words: said(id) } },
       { ...tree(`${id}2`, 'box'), order: 'a1' },
@@ -98,7 +98,7 @@ export const insert = (
 ): Edit => ({
   op: 'insert',
   parent,
-  tree: { ...tree(id, kind), order: ordersAt(doc, parent, index, 1)[0] },
+  tree: { ...tree(id, kind), order: ordersAt(doc, parent, index, 1)[0]! },
 })
 export function two() {
   const log = new Log()

@@ -17,7 +17,7 @@ const textOf = (replica: { doc: Document }) => plainText(wordsAt(replica.doc, PL
 function begin(words = said('Seed to borrow, seed to return')) {
   const base = project()
   const tree = { id: 'words', kind: 'text', name: 'Words', order: 'a0', props: { words } } as const
-  base.pages[0].sections.push({
+  base.pages[0]!.sections.push({
     id: 'at',
     kind: 'section',
     name: 'S',
@@ -36,14 +36,14 @@ function place(transform: Transform, at: number): number {
     if (!node.isTextblock) return
     for (let i = 0; i <= node.content.size; i++) places.push(pos + 1 + i)
   })
-  return places[at % places.length]
+  return places[at % places.length]!
 }
 
 /** What one person does to the words as they see them. @returns what they put in and took out */
 function act(replica: Replica, what: string, [a, b]: readonly number[], token: string) {
   const transform = new Transform(toDoc(wordsAt(replica.doc, PLACE)!))
-  const from = place(transform, a)
-  const to = Math.min(place(transform, a + (b % 6)), transform.doc.content.size)
+  const from = place(transform, a!)
+  const to = Math.min(place(transform, a! + (b! % 6)), transform.doc.content.size)
   const [low, high] = from <= to ? [from, to] : [to, from]
   let gone = ''
   if (what === 'type') transform.insert(from, schema.text(token))
@@ -51,12 +51,12 @@ function act(replica: Replica, what: string, [a, b]: readonly number[], token: s
     gone = transform.doc.textBetween(low, high)
     transform.delete(low, high)
   } else if (what === 'mark')
-    transform.addMark(low, high, schema.marks.weight.create({ value: 500 + (b % 3) * 100 }))
+    transform.addMark(low, high, schema.marks.weight!.create({ value: 500 + (b! % 3) * 100 }))
   else if (what === 'split' && canSplit(transform.doc, from)) transform.split(from)
   if (transform.steps.length === 0) return ''
   const edit: Edit = { op: 'text', ...PLACE, steps: transform.steps.map((step) => step.toJSON()) }
   try {
-    replica.commit([edit], what, what === 'type' ? `g${a % 2}` : undefined)
+    replica.commit([edit], what, what === 'type' ? `g${a! % 2}` : undefined)
   } catch (error) {
     if (!(error instanceof EditError)) throw error
     return ''
@@ -86,7 +86,7 @@ function run(
   let deleted = ''
   const parked: unknown[] = []
   for (const { who, what, numbers } of list) {
-    const replica = copies[who]
+    const replica = copies[who]!
     if (what === 'sync') parked.push(...sync(log, replica))
     else if (what === 'hear') parked.push(...replica.receive(log.batches))
     else if (what === 'undo') replica.undo()
@@ -115,7 +115,7 @@ describe('typing together', () => {
         const result = run(list)
         agree(result)
         expect(result.parked).toEqual([])
-        const text = textOf(result.copies[0])
+        const text = textOf(result.copies[0]!)
         for (const token of result.typed) if (!result.deleted.includes(token)) expect(text).toContain(token)
         // What somebody took out is out, once.
         for (const char of result.deleted) if (char >= '\u4e00') expect(text).not.toContain(char)
@@ -135,7 +135,7 @@ describe('typing together', () => {
       fc.property(acts(kinds), (list) => {
         const result = run(list, words)
         agree(result)
-        const seen = textOf(result.copies[0]) + JSON.stringify([result.log.batches, result.parked])
+        const seen = textOf(result.copies[0]!) + JSON.stringify([result.log.batches, result.parked])
         for (const token of result.typed) if (!result.deleted.includes(token)) expect(seen).toContain(token)
       }),
       { numRuns: 300 },
@@ -152,7 +152,7 @@ describe('typing together', () => {
         }
         for (const replica of result.copies) sync(result.log, replica)
         agree(result)
-        expect(textOf(result.copies[0])).toBe('Seed to borrow, seed to return')
+        expect(textOf(result.copies[0]!)).toBe('Seed to borrow, seed to return')
       }),
       { numRuns: 300 },
     )

@@ -54,7 +54,7 @@ export const hostileDocuments: fc.Arbitrary<ProjectFile> = fc
       if (node.kind !== 'section') all.push(node)
       node.children?.forEach(walk)
     }
-    for (const section of file.pages[0].sections) walk(section)
+    for (const section of file.pages[0]!.sections) walk(section)
     attacks.forEach((attack, i) => {
       const target = all[(i * 7) % Math.max(1, all.length)]
       if (target) Object.assign(target.props, attack)
@@ -84,7 +84,7 @@ export async function fuzz(
       for (const box of layout.visible())
         if (![box.x, box.y, box.width, box.height].every(Number.isFinite))
           throw new Error(
-            `${box.id} at ${width} px is not finite in ${JSON.stringify(file.pages[0].sections)}`,
+            `${box.id} at ${width} px is not finite in ${JSON.stringify(file.pages[0]!.sections)}`,
           )
     }
     if (++done % 1000 === 0) progress(done)

@@ -68,7 +68,7 @@ export class Builder {
   }
 
   private get columns(): number {
-    return this.views[0].lattice.columns
+    return this.views[0]!.lattice.columns
   }
 
   private share(span: number): number {
@@ -156,7 +156,7 @@ export function plant(draft: Draft, makeId: () => string, order: string): NodeTr
   if (Object.keys(draft.overrides).length > 0) tree.overrides = draft.overrides
   if (draft.children.length > 0) {
     const keys = generateNKeysBetween(null, null, draft.children.length)
-    tree.children = draft.children.map((child, i) => plant(child, makeId, keys[i]))
+    tree.children = draft.children.map((child, i) => plant(child, makeId, keys[i]!))
   }
   return tree
 }

@@ -24,7 +24,7 @@ describe('found on the shelf', () => {
     ['lattice', 'lattice'],
     ['column', 'column'],
     ['heading', 'heading'],
-  ])('%s: the block of that name first', (typed, id) => expect(foundOnShelf(typed)[0].id).toBe(id))
+  ])('%s: the block of that name first', (typed, id) => expect(foundOnShelf(typed)[0]!.id).toBe(id))
   test('by other words, too, behind those that are called so', () => {
     const found = foundOnShelf('link').map(({ id }) => id)
     expect(found.length).toBeGreaterThan(2)

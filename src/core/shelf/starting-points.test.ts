@@ -8,6 +8,6 @@ describe('starting points', () => {
     const file = projectFrom(point, 'New', () => `n${made++}`)
     checkProject(file)
     expect(file.name).toBe('New')
-    expect(file.pages[0].sections).toHaveLength(point.sections.length)
+    expect(file.pages[0]!.sections).toHaveLength(point.sections.length)
   })
 })

@@ -35,13 +35,13 @@ export function projectFrom({ sections }: StartingPoint, name: string, makeId: (
   const builder = new Builder(file.views)
   const orders = generateNKeysBetween(null, null, sections.length)
   let titled = false
-  file.pages[0].sections = sections.map((id, i) => {
+  file.pages[0]!.sections = sections.map((id, i) => {
     const item = SHELF.find((each) => each.id === id)
     if (!item) throw new Error(`the shelf has no ${id}`)
     const draft = item.build(builder)
     const own = titled ? belowTitle(draft) : draft
     titled ||= hasTitle(draft)
-    return plant(own, makeId, orders[i])
+    return plant(own, makeId, orders[i]!)
   })
   return file
 }

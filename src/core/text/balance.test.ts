@@ -8,10 +8,10 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
   widths.forEach((width, i) => {
     ends.push((ends[i - 1] ?? -1) + 1 + width)
   })
-  const startOf = (from: number) => (from < 0 ? 0 : ends[from] + 1)
+  const startOf = (from: number) => (from < 0 ? 0 : ends[from]! + 1)
   return {
     count: widths.length,
-    width: (from: number, to: number) => ends[to] - startOf(from),
+    width: (from: number, to: number) => ends[to]! - startOf(from),
     hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
   }
 }

@@ -85,12 +85,12 @@ function bestOf(opportunities: Opportunities, room: number, { alone, last }: Hel
         continue
       }
       const score =
-        (from < 0 ? 0 : scores[from]) +
+        (from < 0 ? 0 : scores[from]!) +
         (counts ? left * left : 0) +
         held +
         (!counts && from >= 0 ? LAST_HYPHEN * hyphenAt(from) : 0) +
         (from >= lastWord ? alone : 0)
-      if (score <= scores[to]) {
+      if (score <= scores[to]!) {
         scores[to] = score
         before[to] = from
       }
@@ -99,6 +99,6 @@ function bestOf(opportunities: Opportunities, room: number, { alone, last }: Hel
   }
   if (!Number.isFinite(scores[count - 1])) return undefined
   const taken: number[] = []
-  for (let at = count - 1; at >= 0; at = before[at]) taken.unshift(at)
+  for (let at = count - 1; at >= 0; at = before[at]!) taken.unshift(at)
   return taken
 }

@@ -41,16 +41,17 @@ function breaksSinceLibrary(text: string, at: number): boolean | undefined {
   const after = text[at]
   const earlier = text[at - 2] ?? ''
   // LB20a: not after a hyphen that begins a word.
-  if (HYPHENS.test(before) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after)) return false
+  if (HYPHENS.test(before!) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after!))
+    return false
   // LB25: a sign holds on to a bracket only when a number is in it.
-  if (PREFIX.test(before) && OPENS.test(after)) return !DIGIT.test(text[at + 1] ?? '')
-  if (CLOSES.test(before) && PREFIX.test(after)) return !DIGIT.test(earlier)
+  if (PREFIX.test(before!) && OPENS.test(after!)) return !DIGIT.test(text[at + 1] ?? '')
+  if (CLOSES.test(before!) && PREFIX.test(after!)) return !DIGIT.test(earlier)
   return undefined
 }
 
 /** Cut off from what it stood behind, a hyphen at a line's start begins a word (or is a minus sign): no break behind it. */
 export function isLeadingHyphen(text: string, start: number, at: number): boolean {
-  if (at !== start + 1 || !HYPHENS.test(text[start])) return false
+  if (at !== start + 1 || !HYPHENS.test(text[start]!)) return false
   return text[start] === '-' ? DIGIT.test(text[at] ?? '') : /\p{L}/u.test(text[at] ?? '')
 }
 
@@ -67,10 +68,11 @@ export function lineBreaks(text: string): Break[] {
       breaks.push({ at, required: true })
       continue
     }
-    if (isSpace(after)) continue
+    if (isSpace(after!)) continue
     let opportunity: boolean
-    if (isSpace(before)) opportunity = true
-    else if (isAscii(before) && isAscii(after)) opportunity = breaksInAscii(text[at - 2] ?? '', before, after)
+    if (isSpace(before!)) opportunity = true
+    else if (isAscii(before!) && isAscii(after!))
+      opportunity = breaksInAscii(text[at - 2] ?? '', before!, after!)
     else opportunity = breaksSinceLibrary(text, at) ?? next?.position === at
     if (opportunity) breaks.push({ at, required: false })
   }
@@ -93,7 +95,7 @@ export function graphemeEnds(text: string): Uint32Array {
   for (let from = 0; from < text.length; ) {
     let to = Math.min(text.length, from + size)
     // Not between the halves of a character.
-    if (to < text.length && LOW_SURROGATE.test(text[to])) to++
+    if (to < text.length && LOW_SURROGATE.test(text[to]!)) to++
     const window = text.slice(from, to)
     const whole = to === text.length
     let next = from

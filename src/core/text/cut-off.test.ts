@@ -66,7 +66,7 @@ describe('lines at most', () => {
             return
           }
           expect(last.shown.endsWith('…')).toBe(true)
-          expect(free[limited.length - 1].shown.startsWith(last.shown.slice(0, -1))).toBe(true)
+          expect(free[limited.length - 1]!.shown.startsWith(last.shown.slice(0, -1))).toBe(true)
           expect(last.width).toBeLessThanOrEqual(Math.max(width, last.ellipsis!.width))
         },
       ),
@@ -74,9 +74,9 @@ describe('lines at most', () => {
   test('as much of the last line stays as there is room for', () => {
     const [first] = linesOf(set(LONG, { maxLines: 1 }), 200)
     const [free] = linesOf(set(LONG), 200)
-    expect(first.whole).toBe(free.width)
-    const more = linesOf(set(LONG, { maxLines: 1 }), 200 + 0.5)[0]
-    expect(more.shown.length).toBeGreaterThanOrEqual(first.shown.length)
+    expect(first!.whole).toBe(free!.width)
+    const more = linesOf(set(LONG, { maxLines: 1 }), 200 + 0.5)[0]!
+    expect(more.shown.length).toBeGreaterThanOrEqual(first!.shown.length)
   })
   test('several paragraphs are never cut off: no browser does', () => {
     const paragraph = said(LONG)[0]
@@ -85,7 +85,7 @@ describe('lines at most', () => {
   })
   test('set flush on both sides, the last line is as wide apart as it was', () => {
     const [first] = linesOf(set(LONG, { maxLines: 1, textAlign: 'justify' }), 200)
-    expect(first.spread).toBeGreaterThan(0)
-    expect(linesOf(set(LONG, { maxLines: 1 }), 200)[0].spread).toBe(0)
+    expect(first!.spread).toBeGreaterThan(0)
+    expect(linesOf(set(LONG, { maxLines: 1 }), 200)[0]!.spread).toBe(0)
   })
 })

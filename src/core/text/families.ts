@@ -44,12 +44,12 @@ function parseRanges(ranges: string): Interval[] {
   if (ranges === '') return []
   return ranges.split(',').map((range) => {
     const [from, to] = range.trim().replace('U+', '').split('-')
-    return [Number.parseInt(from, 16), Number.parseInt(to ?? from, 16)]
+    return [Number.parseInt(from!, 16), Number.parseInt(to ?? from!, 16)]
   })
 }
 
 const ALL: Family[] = CATALOGUE.map((entry) => {
-  const weights: [number, number] = [entry.weights[0], entry.weights[1]]
+  const weights: [number, number] = [entry.weights[0]!, entry.weights[1]!]
   const make = (style: 'normal' | 'italic') =>
     entry.subsets.map((subset, rank) => {
       const file: FontFile = {
@@ -176,13 +176,13 @@ export function fileFor(wanted: FaceWanted, code: number): FontFile | undefined 
 
 /** The file that draws all of some characters, as one; undefined when none has them all. */
 export function fileForAll(wanted: FaceWanted, codes: readonly number[]): FontFile | undefined {
-  if (codes.length === 1) return fileFor(wanted, codes[0])
+  if (codes.length === 1) return fileFor(wanted, codes[0]!)
   return chainOfFiles(wanted).find((file) => codes.every((code) => covers(file, code)))
 }
 
 /** The file whose metrics set the line box. */
 export const primaryFile = (wanted: FaceWanted): FontFile =>
-  filesOf(BY_NAME.get(wanted.family) ?? BY_NAME.get(DEFAULT_FAMILY)!, wanted)[0]
+  filesOf(BY_NAME.get(wanted.family) ?? BY_NAME.get(DEFAULT_FAMILY)!, wanted)[0]!
 
 /** Every file that a text may need. */
 export function filesNeeded(wanted: FaceWanted, text: string, into: Set<string>) {

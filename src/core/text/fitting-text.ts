@@ -20,19 +20,19 @@ export class FittingText extends ShapedText {
     let width = 0
     let start = from
     for (let i = holding(this.pieces, from); start < end; i++) {
-      const piece = this.pieces[i]
+      const piece = this.pieces[i]!
       const to = Math.min(end, piece.end)
       width +=
         start > piece.start
           ? this.between(piece, start, to)
-          : upToUnit(this.advances[to] - this.advances[start])
+          : upToUnit(this.advances[to]! - this.advances[start]!)
       start = to
     }
     return width
   }
 
   private between({ start }: Piece, from: number, end: number): number {
-    const units = (at: number) => Math.floor((this.advances[at] - this.advances[start]) / UNIT + ROUNDING)
+    const units = (at: number) => Math.floor((this.advances[at]! - this.advances[start]!) / UNIT + ROUNDING)
     return (units(end) - units(from)) * UNIT
   }
 
@@ -53,28 +53,28 @@ export class FittingText extends ShapedText {
    * itself; and an end that has to be shaped again must fit behind the last safe place.
    */
   protected partFits(start: number, end: number, room: number): boolean {
-    const piece = this.pieces[holding(this.pieces, start)]
+    const piece = this.pieces[holding(this.pieces, start)]!
     const first = this.shapesStart(start, end) ? this.safeFrom(start, piece.end) : start
     const edge = this.edgeOf(start, first, room)
-    const zero = this.advances[piece.start]
-    if (this.advances[end] - zero > edge) return false
+    const zero = this.advances[piece.start]!
+    if (this.advances[end]! - zero > edge) return false
     if (first < end) {
       const last = this.shapesEnd(end) ? this.safeBefore(end, first) : end
-      if (upToUnit(this.shapeAlone(last, end)) > edge - downToUnit(this.advances[last] - zero)) return false
+      if (upToUnit(this.shapeAlone(last, end)) > edge - downToUnit(this.advances[last]! - zero)) return false
     }
     return upToUnit(this.partWidth(start, end)) <= room
   }
 
   /** Where the piece of a character begins: Chromium has places in it from there, cut down to its layout unit. */
   private zeroOf(at: number): number {
-    return this.advances[this.pieces[holding(this.pieces, at)].start]
+    return this.advances[this.pieces[holding(this.pieces, at)]!.start]!
   }
 
   /** Where the room of a line ends, from its piece's beginning, px: the line's beginning takes what it takes by itself. */
   private edgeOf(start: number, first: number, room: number): number {
     const zero = this.zeroOf(start)
-    if (first === start) return this.advances[start] - zero + room
-    return upToUnit(this.advances[first] - zero) + room - upToUnit(this.shapeAlone(start, first))
+    if (first === start) return this.advances[start]! - zero + room
+    return upToUnit(this.advances[first]! - zero) + room - upToUnit(this.shapeAlone(start, first))
   }
 
   /**
@@ -89,7 +89,7 @@ export class FittingText extends ShapedText {
     again = false,
   ): number | undefined {
     const zero = this.zeroOf(start)
-    const first = this.safeFrom(start, this.pieces[holding(this.pieces, start)].end)
+    const first = this.safeFrom(start, this.pieces[holding(this.pieces, start)]!.end)
     const edge = this.edgeOf(start, first, room)
     let candidate = start
     while (candidate < end && this.place(candidate + 1) - zero < edge) candidate++
@@ -104,7 +104,7 @@ export class FittingText extends ShapedText {
       const last = this.safeBefore(cut, first)
       if (last === cut) return cut
       const tail = upToUnit(this.shapeAlone(last, cut))
-      const fits = downToUnit(this.advances[last] - zero) + tail <= edge
+      const fits = downToUnit(this.advances[last]! - zero) + tail <= edge
       if (fits && upToUnit(this.partWidth(start, cut)) <= room) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
@@ -122,6 +122,6 @@ export class FittingText extends ShapedText {
 
   protected graphemeFrom(at: number): number {
     this.ends ??= graphemeEnds(this.text)
-    return this.ends[at]
+    return this.ends[at]!
   }
 }

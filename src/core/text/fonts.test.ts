@@ -35,7 +35,7 @@ describe('families', () => {
   })
 
   test('what stands in comes after the family itself, and an unknown family is the default', () => {
-    expect(familyChain('Caveat')[0].family).toBe('Caveat')
+    expect(familyChain('Caveat')[0]!.family).toBe('Caveat')
     expect(familyChain('Nowhere Sans').length).toBeGreaterThan(0)
     const standsIn = fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('φ'))!
     expect(standsIn.family).not.toBe('Caveat')
@@ -62,8 +62,8 @@ describe('families', () => {
   test('declared so that of two files that claim a character the one that is asked first wins', () => {
     const files = declaredOrder(FAMILIES.flatMap((family) => [...family.upright, ...family.slanted]))
     for (let i = 1; i < files.length; i++)
-      if (files[i].slug === files[i - 1].slug && files[i].italic === files[i - 1].italic)
-        expect(files[i].rank).toBeLessThan(files[i - 1].rank)
+      if (files[i]!.slug === files[i - 1]!.slug && files[i]!.italic === files[i - 1]!.italic)
+        expect(files[i]!.rank).toBeLessThan(files[i - 1]!.rank)
   })
 })
 
@@ -84,7 +84,9 @@ describe('a library', () => {
     expect(fonts.face(file, 400)).toBe(fonts.face(file, 400))
     expect(fonts.face(file, 400)).not.toBe(fonts.face(file, 700))
     expect(fonts.face(file, 5000)).toBe(fonts.face(file, file.weights[1]))
-    expect(fonts.face(fontFile('literata-latin-wght-normal') ?? FAMILIES[1].upright[0], 400)).toBeUndefined()
+    expect(
+      fonts.face(fontFile('literata-latin-wght-normal') ?? FAMILIES[1]!.upright[0]!, 400),
+    ).toBeUndefined()
   })
 
   test('metrics are whole px, and a descent that rounding cut short is made up for', () => {

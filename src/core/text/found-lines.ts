@@ -22,7 +22,7 @@ export class FoundLines {
   from(first: number): [start: number, end: number, next: number, index: number][] {
     return Array.from({ length: this.count - first }, (_, i) => {
       const at = first + i
-      return [this.starts[at], this.ends[at], this.nexts[at], this.indices[at]]
+      return [this.starts[at]!, this.ends[at]!, this.nexts[at]!, this.indices[at]!]
     })
   }
 

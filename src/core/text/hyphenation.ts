@@ -56,7 +56,7 @@ export function rulesFor(lang: string): string | undefined {
   const tag = lang.toLowerCase()
   const [language] = tag.split('-')
   return [tag, language === 'no' || language === 'nn' ? 'nb' : language].find((each) =>
-    Object.hasOwn(RULES, each),
+    Object.hasOwn(RULES, each!),
   )
 }
 
@@ -74,7 +74,7 @@ export const hyphenationVersion = (): number => known.size
 export async function learnRules(rules: string): Promise<void> {
   const [{ default: createHyphenator }, { default: patterns }] = await Promise.all([
     import('hyphen'),
-    RULES[rules](),
+    RULES[rules]!(),
   ])
   const part = createHyphenator(patterns, {
     async: false,

@@ -25,7 +25,7 @@ function alone(words: Words, props: Props = {}): Set<string> {
   const found = new Set<string>()
   for (let px = 120; px < 500; px += 5) {
     const doc = documentWith(words, { ...props, width: { kind: 'exact', px } })
-    for (const word of loneWords(new PageLayout(doc, 'home', doc.views[0].id, 1440, paragraphs), 't'))
+    for (const word of loneWords(new PageLayout(doc, 'home', doc.views[0]!.id, 1440, paragraphs), 't'))
       found.add(word)
   }
   return found

@@ -8,8 +8,8 @@ const LEAST = 25
 /** The word that stands alone on the last of a paragraph's lines; undefined: none does. */
 export function loneWord({ text }: Pick<Paragraph, 'text'>, lines: readonly Line[]): string | undefined {
   if (lines.length < 2 || text.length < LEAST) return undefined
-  const last = lines[lines.length - 1]
-  const before = lines[lines.length - 2]
+  const last = lines[lines.length - 1]!
+  const before = lines[lines.length - 2]!
   // A line that somebody began there is meant so.
   if (text.slice(before.start, last.start).includes('\n')) return undefined
   const word = shownText(text, last).trim()

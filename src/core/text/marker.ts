@@ -14,5 +14,5 @@ export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Mar
   const advances = new Float64Array(text.length + 1)
   const runs: GlyphRun[] = []
   shapeInto(fonts, text, scriptsOf(text), own, 0, advances, runs, new Uint8Array(text.length + 1))
-  return { text, width: advances[text.length], runs, style: own }
+  return { text, width: advances[text.length]!, runs, style: own }
 }

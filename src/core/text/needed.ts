@@ -39,7 +39,7 @@ function changedWords(doc: Document, page: string, ids: Set<string>, languages: 
   for (const [id, { props, overrides = {} }] of Object.entries(doc.pages.get(page)?.changes ?? {})) {
     const node = doc.nodes.get(id)
     if (!node) continue
-    const resolved = resolve(doc, node, doc.views[0].id)
+    const resolved = resolve(doc, node, doc.views[0]!.id)
     for (const { words } of [props, ...Object.values(overrides)])
       filesForWords(resolved, words, ids, languages)
   }

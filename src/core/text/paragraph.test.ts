@@ -91,7 +91,7 @@ describe('lines', () => {
     fc.assert(
       fc.property(spans, look, fc.integer({ min: 20, max: 500 }), (words, props, width) => {
         const p = paragraph(words, { ...props, overflowWrap: undefined })
-        const wide = paragraph(words, props).lines(1e6)[0].width
+        const wide = paragraph(words, props).lines(1e6)[0]!.width
         // One px of room more never makes more lines; room for all makes one.
         expect(p.lines(width + 1).length).toBeLessThanOrEqual(p.lines(width).length)
         expect(p.lines(wide + 1)).toHaveLength(1)
@@ -110,7 +110,7 @@ describe('lines', () => {
           top += line.height
         }
         expect(p.height(width)).toBeCloseTo(top, 6)
-        expect(p.firstBaseline(width)).toBeCloseTo(p.lines(width)[0].baseline, 6)
+        expect(p.firstBaseline(width)).toBeCloseTo(p.lines(width)[0]!.baseline, 6)
       }),
       { numRuns: 100 },
     )
@@ -151,8 +151,8 @@ test('a border around words changes where their lines end, and what is kept for 
   const get = (own: Props) => cache.get(style({ ...props, words: said(words), ...own }), 'text')
   const plain = get({})
   const bordered = get({ borderLeft: { width: 3 } })
-  expect(lines(plain.sets[0].paragraph, 344)[0]).toMatch(/row$/)
-  expect(lines(bordered.sets[0].paragraph, 344)[0]).toMatch(/5$/)
+  expect(lines(plain.sets[0]!.paragraph, 344)[0]).toMatch(/row$/)
+  expect(lines(bordered.sets[0]!.paragraph, 344)[0]).toMatch(/5$/)
   expect(get({})).toBe(plain)
 })
 

@@ -147,12 +147,12 @@ export class Paragraph extends FittingText {
 
   /** Of the font that a character is set in, px. */
   sizeAt(character: number): number {
-    return this.pieces[holding(this.pieces, character)].style.size
+    return this.pieces[holding(this.pieces, character)]!.style.size
   }
 
   /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */
   private hyphenAt(at: number): Ending {
-    const { style } = this.pieces[holding(this.pieces, at)]
+    const { style } = this.pieces[holding(this.pieces, at)]!
     return { ...this.ending(HYPHEN, '-', at, { ...style, letterSpacing: 0 }), color: style.color }
   }
 
@@ -164,7 +164,7 @@ export class Paragraph extends FittingText {
     const runs: GlyphRun[] = []
     const scripts = new Uint8Array(text.length).fill(this.scripts[at] ?? 0)
     shapeInto(this.fonts, text, scripts, style, 0, advances, runs, new Uint8Array(text.length + 1))
-    return { text, width: advances[text.length], runs }
+    return { text, width: advances[text.length]!, runs }
   }
 
   /** A line behind which more is cut off, as Chromium ends it: at the last character that leaves room for the ellipsis. */
@@ -174,7 +174,7 @@ export class Paragraph extends FittingText {
     const room = width - ellipsis.width
     const spread = this.isFlush ? spreadOf(text, line, width) : 0
     const until = (at: number) =>
-      advances[at] - advances[line.start] + (spread > 0 ? spread * spacesIn(text, line.start, at) : 0)
+      advances[at]! - advances[line.start]! + (spread > 0 ? spread * spacesIn(text, line.start, at) : 0)
     let { end } = line
     if (until(end) > room) {
       end = line.start
@@ -198,10 +198,10 @@ export class Paragraph extends FittingText {
       const end = visible[i]
       min = Math.max(
         min,
-        this.anywhere ? this.widestGrapheme(from, end) : this.word(from, end) + this.hyphens[i],
+        this.anywhere ? this.widestGrapheme(from, end!) : this.word(from, end!) + this.hyphens[i]!,
       )
       if (required[i] !== 0 || i === nexts.length - 1) {
-        max = Math.max(max, this.lineWidth(lineStart, end))
+        max = Math.max(max, this.lineWidth(lineStart, end!))
         lineStart = next
       }
       from = next
@@ -212,14 +212,14 @@ export class Paragraph extends FittingText {
   private lineBox(start: number, at: number): Extent {
     let extent = this.strut
     if (!this.uniform) {
-      for (let i = holding(this.extents, start); i < this.extents.length && this.extents[i].start < at; i++)
-        extent = unite(extent, this.extents[i].extent)
+      for (let i = holding(this.extents, start); i < this.extents.length && this.extents[i]!.start < at; i++)
+        extent = unite(extent, this.extents[i]!.extent)
     }
     return extent
   }
 
   private overflows(start: number, end: number, room: number): boolean {
-    const width = this.advances[end] - this.advances[start]
+    const width = this.advances[end]! - this.advances[start]!
     // Shaping a line's ends by themselves changes its width by less than a letter.
     if (Math.abs(room - width) > this.size) return width > room
     const { from, before } = this.lastPart(start, end)
@@ -251,65 +251,65 @@ export class Paragraph extends FittingText {
     let first = -1
     for (let i = 0; i < nexts.length; ) {
       // Most words end well before the edge: whatever is shaped again at the line's ends, they fit.
-      const sure = advances[start] + room - this.size
+      const sure = advances[start]! + room - this.size
       while (
         i < nexts.length &&
-        nexts[i] > start + 1 &&
+        nexts[i]! > start + 1 &&
         required[i] === 0 &&
         hyphens[i] === 0 &&
-        advances[visible[i]] < sure
+        advances[visible[i]!]! < sure
       ) {
         if (first < 0) first = i
         last = i
         i++
       }
       if (i === nexts.length) break
-      if (isLeadingHyphen(this.text, start, nexts[i])) {
+      if (isLeadingHyphen(this.text, start, nexts[i]!)) {
         i++
         continue
       }
-      const full = visible[i] > start && this.overflows(start, visible[i], room)
+      const full = visible[i]! > start && this.overflows(start, visible[i]!, room)
       if (full && last < 0 && !this.anywhere) last = first
       if (!full || last < 0) {
-        const cut = full && this.anywhere ? this.cutInside(start, visible[i], room) : visible[i]
-        if (cut < visible[i]) {
-          found.add(start, cut, cut, -1)
-          start = cut
+        const cut = full && this.anywhere ? this.cutInside(start, visible[i]!, room) : visible[i]
+        if (cut! < visible[i]!) {
+          found.add(start, cut!, cut!, -1)
+          start = cut!
           first = -1
-          while (i > 0 && nexts[i - 1] > cut) i--
+          while (i > 0 && nexts[i - 1]! > cut!) i--
           continue
         }
         if (first < 0) first = i
-        if (full || hyphens[i] === 0 || this.fitsWithHyphen(start, visible[i], hyphens[i], room)) last = i
+        if (full || hyphens[i] === 0 || this.fitsWithHyphen(start, visible[i]!, hyphens[i]!, room)) last = i
         if (required[i] === 0) {
           i++
           continue
         }
         last = i
       }
-      found.add(start, Math.max(start, visible[last]), nexts[last], last)
-      start = nexts[last]
+      found.add(start, Math.max(start, visible[last]!), nexts[last]!, last)
+      start = nexts[last]!
       i = last + 1
       last = -1
       first = -1
     }
     if (last < 0) last = first
-    if (last >= 0) found.add(start, Math.max(start, visible[last]), nexts[last], last)
+    if (last >= 0) found.add(start, Math.max(start, visible[last]!), nexts[last]!, last)
   }
 
   /** `overflow-wrap: anywhere`: the piece that no longer fits is cut; one of which nothing fits is left to the next line. */
   private cutInside(start: number, end: number, room: number): number {
     let rest = room
     let from = start
-    for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
-      const width = upToUnit(this.partWidth(from, this.pieces[i].end))
+    for (let i = holding(this.pieces, start); this.pieces[i]!.end < end; i++) {
+      const width = upToUnit(this.partWidth(from, this.pieces[i]!.end))
       if (width > rest) break
       rest -= width
-      from = this.pieces[i].end
+      from = this.pieces[i]!.end
     }
     const cut = this.cutPiece(
       from,
-      Math.min(end, this.pieces[holding(this.pieces, from)].end),
+      Math.min(end, this.pieces[holding(this.pieces, from)]!.end),
       rest,
       from === start,
     )
@@ -329,7 +329,7 @@ export class Paragraph extends FittingText {
     if (this.uniform) return found.count * each
     let total = 0
     for (let i = 0; i < found.count; i++) {
-      const { ascent, descent } = this.lineBox(found.starts[i], found.nexts[i])
+      const { ascent, descent } = this.lineBox(found.starts[i]!, found.nexts[i]!)
       total += ascent + descent
     }
     return total
@@ -340,10 +340,10 @@ export class Paragraph extends FittingText {
     const lines: Line[] = []
     let top = 0
     for (let i = 0; i < found.count; i++) {
-      const start = found.starts[i]
-      const end = found.ends[i]
-      const next = found.nexts[i]
-      const index = found.indices[i]
+      const start = found.starts[i]!
+      const end = found.ends[i]!
+      const next = found.nexts[i]!
+      const index = found.indices[i]!
       const { ascent, descent } = this.lineBox(start, next)
       const line: Line = {
         start,
@@ -353,8 +353,8 @@ export class Paragraph extends FittingText {
         height: ascent + descent,
         baseline: ascent,
       }
-      if (index >= 0 && this.hyphens[index] > 0) {
-        line.width += this.hyphens[index]
+      if (index >= 0 && this.hyphens[index]! > 0) {
+        line.width += this.hyphens[index]!
         line.hyphen = this.hyphenAt(next - 1)
       }
       lines.push(line)

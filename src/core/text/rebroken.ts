@@ -21,7 +21,7 @@ export type Places = {
 /** The last of the lines from one on that belong together: up to a forced break, or the end. */
 function endOfPart(found: FoundLines, { required }: Places, first: number): number {
   let last = first
-  while (last < found.count - 1 && !(found.indices[last] >= 0 && required[found.indices[last]])) last++
+  while (last < found.count - 1 && !(found.indices[last]! >= 0 && required[found.indices[last]!])) last++
   return last
 }
 
@@ -31,7 +31,7 @@ export function balanceLines(found: FoundLines, places: Places, width: number) {
   if (last === 0 || last >= MOST_BALANCED) return
   // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
   const isAll = found.indices[last] === places.nexts.length - 1
-  if (isFew(found.indices[last] + 1) && (last > 1 || !isAll)) return
+  if (isFew(found.indices[last]! + 1) && (last > 1 || !isAll)) return
   replace(found, places, 0, last, width, balanced)
 }
 
@@ -54,9 +54,9 @@ function endsBadly(
   width: number,
 ): boolean {
   if (last === first) return false
-  const isHyphened = (line: number) => line >= first && hyphens[indices[line]] > 0
-  const isOneWord = indices[last] - indices[last - 1] === 1
-  const isShort = isOneWord && advances[ends[last]] - advances[starts[last]] < width * LONG_ENOUGH
+  const isHyphened = (line: number) => line >= first && hyphens[indices[line]!]! > 0
+  const isOneWord = indices[last]! - indices[last - 1]! === 1
+  const isShort = isOneWord && advances[ends[last]!]! - advances[starts[last]!]! < width * LONG_ENOUGH
   return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
 }
 
@@ -74,16 +74,16 @@ function replace(
   if (found.indices.subarray(Math.max(0, first - 1), last + 1).includes(-1)) return 0
   /** The opportunity behind which the first of the lines begins; −1: none. */
   const before = first === 0 ? -1 : found.indices[first - 1]
-  const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1])
+  const startOf = (from: number) => (from + before! + 1 < 0 ? 0 : nexts[from + before! + 1])
   const opportunities = {
-    count: found.indices[last] - before,
+    count: found.indices[last]! - before!,
     width: (from: number, to: number) => {
-      const at = to + before + 1
-      return advances[visible[at]] - advances[startOf(from)] + hyphens[at]
+      const at = to + before! + 1
+      return advances[visible[at]!]! - advances[startOf(from)!]! + hyphens[at]!
     },
     hyphenSize: (opportunity: number) => {
-      const at = opportunity + before + 1
-      return hyphens[at] > 0 ? places.sizeAt(nexts[at] - 1) : 0
+      const at = opportunity + before! + 1
+      return hyphens[at]! > 0 ? places.sizeAt(nexts[at]! - 1) : 0
     },
   }
   const taken = best(opportunities, width + UNIT, last - first + 1)
@@ -91,9 +91,9 @@ function replace(
   const rest = found.from(last + 1)
   found.count = first
   taken.forEach((to, i) => {
-    const start = startOf(i === 0 ? -1 : taken[i - 1])
-    const at = to + before + 1
-    found.add(start, Math.max(start, visible[at]), nexts[at], at)
+    const start = startOf(i === 0 ? -1 : taken[i - 1]!)
+    const at = to + before! + 1
+    found.add(start!, Math.max(start!, visible[at]!), nexts[at]!, at)
   })
   for (const line of rest) found.add(...line)
   return first + taken.length - (last + 1)

@@ -29,15 +29,15 @@ describe('scripts (UAX #24 §5)', () => {
         const scripts = tags(text)
         const open: { char: string; script: string }[] = []
         for (let i = 0; i < text.length; i++) {
-          const char = text[i]
+          const char = text[i]!
           if (char === 'a') expect(scripts[i]).toBe('Latn')
           if (char === 'β') expect(scripts[i]).toBe('Grek')
           if (char === 'я') expect(scripts[i]).toBe('Cyrl')
           const at = ')]}'.indexOf(char)
-          if ('([{'.includes(char)) open.push({ char, script: scripts[i] })
+          if ('([{'.includes(char)) open.push({ char, script: scripts[i]! })
           const pair = at < 0 ? -1 : open.findLastIndex((each) => each.char === '([{'[at])
           if (pair >= 0) {
-            expect(scripts[i]).toBe(open[pair].script)
+            expect(scripts[i]).toBe(open[pair]!.script)
             open.length = pair
           }
         }

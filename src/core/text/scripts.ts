@@ -40,10 +40,10 @@ export function scriptsOf(text: string): Uint8Array {
   for (let i = 0; i < text.length; i++) {
     const char = text[i]
     let own = scriptOf(text.charCodeAt(i))
-    if (CLOSING.has(char)) {
+    if (CLOSING.has(char!)) {
       const pair = open.findLastIndex(({ closing }) => closing === char)
       if (pair >= 0) {
-        own = open[pair].script
+        own = open[pair]!.script
         open.length = pair
       }
     }
@@ -55,7 +55,7 @@ export function scriptsOf(text: string): Uint8Array {
       current = own
     }
     scripts[i] = current
-    const closing = PAIRS.get(char)
+    const closing = PAIRS.get(char!)
     if (closing) open.push({ closing, script: current })
   }
   return scripts

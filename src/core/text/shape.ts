@@ -78,7 +78,7 @@ function* runsByFile(
   let face: Face | undefined
   for (let i = 0; i < text.length; ) {
     const code = text.codePointAt(i)!
-    if (sequences[0]?.end <= i) sequences.shift()
+    if (sequences[0] && sequences[0].end <= i) sequences.shift()
     const sequence = sequences[0]?.start === i ? sequences[0] : undefined
     const whole = sequence && fileForAll(style, sequence.codes)
     const length = whole ? sequence.end - i : code > 0xffff ? 2 : 1
@@ -142,7 +142,7 @@ export function shapeInto(
     buffer.clearContents()
     buffer.addText(text.slice(start, end))
     buffer.setDirection(hb.Direction.LTR)
-    buffer.setScript(SCRIPT_TAGS[scripts[start]])
+    buffer.setScript(SCRIPT_TAGS[scripts[start]!]!)
     buffer.setLanguage(style.lang ?? 'en')
     hb.shape(face.shapingAt(style.size), buffer, features)
     const infos = buffer.getGlyphInfos()
@@ -159,34 +159,34 @@ export function shapeInto(
       cluster: new Uint32Array(count),
     }
     for (let g = 0; g < count; ) {
-      const cluster = infos[g].cluster
-      if (infos[g].flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
+      const cluster = infos[g]!.cluster
+      if (infos[g]!.flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
       const at = total
       let next = g
-      for (; next < count && infos[next].cluster === cluster; next++) {
-        run.glyphs[next] = infos[next].codepoint
-        run.x[next] = total + positions[next].xOffset / FIXED
-        run.y[next] = -positions[next].yOffset / FIXED
+      for (; next < count && infos[next]!.cluster === cluster; next++) {
+        run.glyphs[next] = infos[next]!.codepoint
+        run.x[next] = total! + positions[next]!.xOffset / FIXED
+        run.y[next] = -positions[next]!.yOffset / FIXED
         run.cluster[next] = offset + start + cluster
-        const { xAdvance } = positions[next]
+        const { xAdvance } = positions[next]!
         // Marks stand on their letter and take no room.
         if (xAdvance !== 0)
-          total += (xAdvance + face.advanceCorrection(style.size, infos[next].codepoint)) / FIXED
+          total! += (xAdvance + face.advanceCorrection(style.size, infos[next]!.codepoint)) / FIXED
       }
-      const clusterEnd = next < count ? infos[next].cluster : end - start
-      const width = total - at
+      const clusterEnd = next < count ? infos[next]!.cluster : end - start
+      const width = total! - at!
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
       const length = Math.max(1, clusterEnd - cluster)
-      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster])) total += spacing
-      if (between !== 0 && isSpace(text[start + cluster])) total += between
+      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster]!)) total! += spacing
+      if (between !== 0 && isSpace(text[start + cluster]!)) total! += between
       for (let k = 1; k < length; k++) {
-        advances[offset + start + cluster + k] = at + (width * k) / length
+        advances[offset + start + cluster + k] = at! + (width * k) / length
         safety[offset + start + cluster + k] = INSIDE
       }
-      advances[offset + start + cluster + length] = total
+      advances[offset + start + cluster + length] = total!
       g = next
     }
     runs.push(run)
   }
-  advances[offset + text.length] = total
+  advances[offset + text.length] = total!
 }

@@ -65,9 +65,9 @@ export class ShapedText {
     const { pieces, text } = this
     for (let first = 0; first < pieces.length; ) {
       let next = first + 1
-      while (next < pieces.length && shapedTogether(text, pieces[next - 1], pieces[next])) next++
-      const { start, style } = pieces[first]
-      const { end } = pieces[next - 1]
+      while (next < pieces.length && shapedTogether(text, pieces[next - 1]!, pieces[next]!)) next++
+      const { start, style } = pieces[first]!
+      const { end } = pieces[next - 1]!
       const scripts = this.scripts.subarray(start, end)
       shapeInto(
         this.fonts,
@@ -91,7 +91,7 @@ export class ShapedText {
     const { advances } = this
     const ends = this.shapesEnd(end)
     const begins = this.shapesStart(start, end)
-    if (!begins && !ends) return advances[end] - advances[start]
+    if (!begins && !ends) return advances[end]! - advances[start]!
     const key = start * (this.text.length + 1) + end
     let width = this.reshaped.get(key)
     if (width === undefined) {
@@ -100,7 +100,7 @@ export class ShapedText {
       width =
         first >= last
           ? this.shapeAlone(start, end)
-          : this.shapeAlone(start, first) + advances[last] - advances[first] + this.shapeAlone(last, end)
+          : this.shapeAlone(start, first) + advances[last]! - advances[first]! + this.shapeAlone(last, end)
       this.reshaped.set(key, width)
     }
     return width
@@ -114,7 +114,7 @@ export class ShapedText {
   protected place(at: number): number {
     let base = at
     while (this.safety[base] === INSIDE) base--
-    return this.advances[base]
+    return this.advances[base]!
   }
 
   /** The first place at or behind `at`, up to `most`, where a break changes nothing; the last at or before, down to `least`. */
@@ -134,7 +134,7 @@ export class ShapedText {
   /** Whether a part's beginning is shaped again. A piece that stands on the line as a whole is as it was shaped. */
   protected shapesStart(start: number, end: number): boolean {
     if (!this.isUnsafe(start)) return false
-    const piece = this.pieces[holding(this.pieces, start)]
+    const piece = this.pieces[holding(this.pieces, start)]!
     return start > piece.start || this.text.slice(end, piece.end).trim() !== ''
   }
 
@@ -143,7 +143,7 @@ export class ShapedText {
    */
   protected shapesEnd(end: number): boolean {
     if (!this.isUnsafe(end)) return false
-    const piece = this.pieces[holding(this.pieces, end - 1)]
+    const piece = this.pieces[holding(this.pieces, end - 1)]!
     if (piece.end === end || this.text.slice(end, piece.end).trim() === '') return false
     if (this.text[end] !== ' ' || this.seen === 'all') return true
     return (this.seen === 'own' && piece.plain) || isDecorated(piece.style)
@@ -152,12 +152,12 @@ export class ShapedText {
   /** Width of a part of one piece, shaped as if nothing stood around it, px. */
   protected shapeAlone(start: number, end: number): number {
     if (start === end) return 0
-    const piece = this.pieces[holding(this.pieces, start)]
+    const piece = this.pieces[holding(this.pieces, start)]!
     const own = this.text.slice(start, end)
     const scripts = this.scripts.subarray(start, end)
     const advances = new Float64Array(own.length + 1)
     shapeInto(this.fonts, own, scripts, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
-    return advances[own.length]
+    return advances[own.length]!
   }
 
   /** As `partWidth`, over every piece of the line; all but the last take whole layout units, as in Chromium. */
@@ -171,9 +171,9 @@ export class ShapedText {
   protected lastPart(start: number, end: number): { from: number; before: number } {
     let before = 0
     let from = start
-    for (let i = holding(this.pieces, start); this.pieces[i].end < end; i++) {
-      before += upToUnit(this.partWidth(from, this.pieces[i].end))
-      from = this.pieces[i].end
+    for (let i = holding(this.pieces, start); this.pieces[i]!.end < end; i++) {
+      before += upToUnit(this.partWidth(from, this.pieces[i]!.end))
+      from = this.pieces[i]!.end
     }
     return { from, before }
   }
@@ -185,7 +185,7 @@ export function holding(stretches: readonly { end: number }[], at: number): numb
   let high = stretches.length - 1
   while (low < high) {
     const middle = (low + high) >> 1
-    if (stretches[middle].end <= at) low = middle + 1
+    if (stretches[middle]!.end <= at) low = middle + 1
     else high = middle
   }
   return low

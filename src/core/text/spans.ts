@@ -69,7 +69,7 @@ export const isPlain = ({ text: _, ...look }: Span): boolean =>
 /** Drops the space that hangs before a line feed or the end. */
 function dropLastSpace(spans: Span[]) {
   for (let i = spans.length - 1; i >= 0; i--) {
-    const { text } = spans[i]
+    const { text } = spans[i]!
     if (text === '') continue
     if (text.endsWith(' ')) spans[i] = { ...spans[i], text: text.slice(0, -1) }
     return
@@ -85,7 +85,7 @@ export function collapseSpaces(spans: readonly Span[]): Span[] {
   const out: Span[] = []
   for (const span of spans) {
     out.push({ ...span, text: '' })
-    const own = out[out.length - 1]
+    const own = out[out.length - 1]!
     let text = ''
     for (const char of span.text.replace(/\r\n?/g, '\n')) {
       const space = char === ' ' || char === '\t' || char === '\f'

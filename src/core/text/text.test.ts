@@ -96,7 +96,7 @@ test('breaks: after hyphens and spaces, not after slashes inside words', () => {
 describe('fonts', () => {
   test('at least twelve families, each with Latin', () => {
     expect(FAMILIES.length).toBeGreaterThanOrEqual(12)
-    for (const family of FAMILIES) expect(family.upright[0].id).toContain('latin')
+    for (const family of FAMILIES) expect(family.upright[0]!.id).toContain('latin')
   })
   test('a character outside of Latin asks for its file, through the fallback if need be', () => {
     const ids = new Set<string>()

@@ -59,7 +59,7 @@ export class Typeset {
   }
 
   get isEmpty(): boolean {
-    return this.sets.length === 1 && this.sets[0].paragraph.text === ''
+    return this.sets.length === 1 && this.sets[0]!.paragraph.text === ''
   }
 
   /** The characters that are set. */
@@ -70,7 +70,7 @@ export class Typeset {
   /** Height at a width, px; mostly without making lines. */
   height(width: number): number {
     if (this.mostLines !== undefined) return bottomOf(this.placed(width))
-    if (this.sets.length === 1) return this.heightOf(this.sets[0], width)
+    if (this.sets.length === 1) return this.heightOf(this.sets[0]!, width)
     return this.sets.reduce((sum, set) => sum + set.gap + this.heightOf(set, width), 0)
   }
 
@@ -88,7 +88,7 @@ export class Typeset {
       const lines = all.slice(0, left)
       left -= lines.length
       const isCut = lines.length < all.length || (left === 0 && i < this.sets.length - 1)
-      if (isCut) lines[lines.length - 1] = set.paragraph.cutOff(lines[lines.length - 1], room)
+      if (isCut) lines[lines.length - 1] = set.paragraph.cutOff(lines[lines.length - 1]!, room)
       placed.push({ ...set, top: bottomOf(placed) + set.gap, lines })
       if (left === 0) break
     }
@@ -97,7 +97,7 @@ export class Typeset {
 
   /** Baseline of the first line from the text's top, px. */
   firstBaseline(width: number): number {
-    const [{ paragraph, indent }] = this.sets
+    const { paragraph, indent } = this.sets[0]!
     return paragraph.firstBaseline(Math.max(0, width - indent))
   }
 }

@@ -43,7 +43,7 @@ export function spacesInUse(doc: Document): InUse[] {
 /** Sizes of type on the widest view, px, the smallest first. */
 export function sizesInUse(doc: Document): InUse[] {
   const tally = new Tally()
-  const view = doc.views[0].id
+  const view = doc.views[0]!.id
   for (const node of doc.nodes.values()) {
     if (!isText(node.kind)) continue
     const isOwn = node.props.fontSize !== undefined && tokenIn(node.props.fontSize) === undefined

@@ -134,7 +134,7 @@ function viewsOf(doc: Document, { node, by, view, props }: Place, key: PropKey) 
   const end = narrower.findIndex(({ id }) => overrides[id]?.[key] !== undefined)
   const own = by === undefined ? doc.node(node).props : {}
   let set: Props = { ...own, ...props }
-  return [first, ...(end < 0 ? narrower : narrower.slice(0, end))].map(({ id }) => {
+  return [first!, ...(end < 0 ? narrower : narrower.slice(0, end))].map(({ id }) => {
     set = { ...set, ...overrides[id] }
     return { view: id, own: set }
   })

@@ -19,7 +19,7 @@ export const removeThemeEdits = (doc: Document, theme: string): Edit[] => [
 /** Colours by token that are colours of their own, not another token's. */
 function ownColors(doc: Document, theme: string | undefined): Map<string, string> {
   const colors = new Map<string, string>()
-  const there = doc.tokensAt(doc.views[0].id, theme)
+  const there = doc.tokensAt(doc.views[0]!.id, theme)
   for (const name of doc.tokenTable.names('color')) {
     const token = storedToken(doc.tokens, name)!
     const value = (theme === undefined ? undefined : valueAt(token, { theme })) ?? token.$value

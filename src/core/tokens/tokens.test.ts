@@ -184,7 +184,7 @@ describe('values of a view alone', () => {
     expect(doc.tokensAt('mobile').lookup('space.m')!.value).toBe(9)
     expect(doc.tokensAt('desktop').lookup('space.m')!.value).toBe(24)
     expect(resolve(doc, doc.node('t'), 'mobile').fontSize).toBe(31)
-    const phone = new PageLayout(doc, doc.pagesInOrder()[0].id, 'mobile', 390, paragraphs)
+    const phone = new PageLayout(doc, doc.pagesInOrder()[0]!.id, 'mobile', 390, paragraphs)
     expect(phone.boxes.get('b')!.rowGap).toBe(9)
     expect(phone.boxes.get('t')!.resolved.fontSize).toBe(31)
   })
@@ -237,7 +237,7 @@ describe('type that grows with the window', () => {
     return made
   }
   const sizeAt = (doc: Document, width: number) =>
-    new PageLayout(doc, doc.pagesInOrder()[0].id, doc.viewAt(width).id, width, paragraphs).boxes.get('t')!
+    new PageLayout(doc, doc.pagesInOrder()[0]!.id, doc.viewAt(width).id, width, paragraphs).boxes.get('t')!
       .resolved.fontSize
 
   test('is what is said at each view’s width, goes evenly between, and stays beyond', () => {
@@ -326,7 +326,7 @@ describe('pairs', () => {
     const [worst] = pairsOn(layout)
     // Pine words on a gradient that begins in pine.
     expect(worst).toMatchObject({ ink: '#1d5c46', needed: 4.5, nodes: ['v'] })
-    expect(worst.ratio).toBeLessThan(1.1)
+    expect(worst!.ratio).toBeLessThan(1.1)
     const heading = readingOf(layout.boxes.get('t')!)!
     expect(heading.ratio).toBeGreaterThan(10)
     expect(heading.isSure).toBe(true)

@@ -183,7 +183,7 @@ class Speaker {
   }
 
   one<T>(list: readonly T[]): T {
-    return list[Math.floor(chance(this.seed, this.count++) * list.length)]
+    return list[Math.floor(chance(this.seed, this.count++) * list.length)]!
   }
   whole(low: number, high: number): number {
     return low + Math.floor(chance(this.seed, this.count++) * (high - low + 1))

@@ -75,14 +75,14 @@ function* blockParts(words: Words): Generator<Part> {
       block.type === 'paragraph'
         ? [{ spans: spansOf(block), depth: 0, apart: false }]
         : [...listParts(block, 0)]
-    own[0].apart = i > 0
+    own[0]!.apart = i > 0
     yield* own
   }
 }
 
 /** Whether the words are one paragraph: they stand in the text's own element. */
 export const isOneParagraph = (words: Words) =>
-  words.length === 0 || (words.length === 1 && words[0].type === 'paragraph')
+  words.length === 0 || (words.length === 1 && words[0]!.type === 'paragraph')
 
 export type Limited = { maxLines?: number; words?: Words; tag?: string }
 

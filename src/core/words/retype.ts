@@ -26,12 +26,12 @@ export function retyped(words: Words, text: string): Words {
   const doc = toDoc(words)
   const places = placesIn(doc)
   const [from, to] = [places[start], places[before.length - end]]
-  const marks = start > 0 ? doc.resolve(from).marks() : (doc.nodeAt(from)?.marks ?? [])
+  const marks = start > 0 ? doc.resolve(from!).marks() : (doc.nodeAt(from!)?.marks ?? [])
   const nodes = text
     .slice(start, text.length - end)
     .split(/(\n)/)
     .flatMap((part) =>
       part === '' ? [] : part === '\n' ? schema.nodes.break.create() : schema.text(part, marks),
     )
-  return fromDoc(new Transform(doc).replaceWith(from, to, Fragment.from(nodes)).doc)
+  return fromDoc(new Transform(doc).replaceWith(from!, to!, Fragment.from(nodes)).doc)
 }

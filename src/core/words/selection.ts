@@ -37,7 +37,7 @@ export function selectedLook({ selection, doc, storedMarks }: EditorState): Sele
 /** Says a mark of the selected words, or of what is typed next. @param value undefined: takes it away */
 export function mark<K extends MarkName>(name: K, value: Look[K] | undefined): Command {
   return (state, dispatch) => {
-    const type = schema.marks[name]
+    const type = schema.marks[name]!
     const attrs: Attrs | null = value === undefined || value === true ? null : { value }
     const needsValue = 'value' in (type.spec.attrs ?? {})
     const made = value === undefined ? undefined : type.create(needsValue ? { value } : attrs)

@@ -106,7 +106,7 @@ export const WordsSchema = v.pipe(
 ) as unknown as v.GenericSchema<Words>
 
 function inOrder(marks: Mark[]): boolean {
-  return marks.every(({ type }, i) => i === 0 || MARKS.indexOf(type) > MARKS.indexOf(marks[i - 1].type))
+  return marks.every(({ type }, i) => i === 0 || MARKS.indexOf(type) > MARKS.indexOf(marks[i - 1]!.type))
 }
 
 function areJoined(content: Inline[]): boolean {

@@ -123,7 +123,7 @@ async function everythingIsOfToday(projects: Projects, seen: Seen) {
 test('an order key that is none, a path that is none, a link that would run: mended, and gone on from', async () => {
   const running = await testServer()
   const file = starterProject('Before', 'home')
-  file.pages[0].path = '/'
+  file.pages[0]!.path = '/'
   file.pages.push({
     id: 'old',
     name: 'Old',
@@ -168,13 +168,13 @@ test('an order key that is none, a path that is none, a link that would run: men
   await bringUp(pool)
   const opened = await running.fileOf('before')
   expect(opened.views.map((view) => [view.id, view.fold])).toEqual([
-    ['desktop', desktop.fold],
-    ['tablet', mobile.fold],
+    ['desktop', desktop!.fold],
+    ['tablet', mobile!.fold],
     ['mobile', 777],
   ])
   expect(opened.pages.map((page) => page.path)).toEqual(['/', '/old/page'])
-  const [s] = opened.pages[0].sections
-  expect(s.children?.map((child) => [child.id, child.props.link, child.overrides])).toEqual([
+  const [s] = opened.pages[0]!.sections
+  expect(s!.children?.map((child) => [child.id, child.props.link, child.overrides])).toEqual([
     ['n0', '#', undefined],
     ['n1', undefined, { tablet: { hidden: true } }],
     ['n2', undefined, undefined],

@@ -50,13 +50,13 @@ async function firstDocument(pool: Pool, id: string): Promise<Document | undefin
     [id],
   )
   if (rows.length === 0) return undefined
-  if (rows[0].version !== 1) {
+  if (rows[0]!.version !== 1) {
     const snapshot = await readSnapshot(pool, id, 0)
     return snapshot && Document.fromFile(snapshot.file)
   }
   const taken: Taken = new Map()
   // What it holds was checked as it was then; reading it mends what is not as it has to be now.
-  const file = upToDate(await cleaned(JSON.parse(rows[0].document as string)), taken) as ProjectFile
+  const file = upToDate(await cleaned(JSON.parse(rows[0]!.document as string)), taken) as ProjectFile
   await store(pool, id, taken, file.assets)
   return Document.fromFile(file)
 }
@@ -66,10 +66,10 @@ async function bringUpBatch(pool: Pool, id: string, revision: number, doc: Docum
     'SELECT edits, version FROM edits WHERE project_id = ? AND revision = ?',
     [id, revision],
   )
-  const stored = JSON.parse(row.edits as string) as unknown[]
-  if (row.version >= EDITS_VERSION) return replay(doc, stored)
+  const stored = JSON.parse(row!.edits as string) as unknown[]
+  if (row!.version >= EDITS_VERSION) return replay(doc, stored)
   const taken: Taken = new Map()
-  const edits = replayEarlier(doc, (await cleaned(stored)) as unknown[], row.version as number, taken)
+  const edits = replayEarlier(doc, (await cleaned(stored)) as unknown[], row!.version as number, taken)
   await store(pool, id, taken, pictures(edits))
   await pool.execute('UPDATE edits SET edits = ?, version = ? WHERE project_id = ? AND revision = ?', [
     JSON.stringify(edits),
@@ -90,7 +90,7 @@ async function replaceSnapshot(pool: Pool, id: string, revision: number, doc: Do
     await connection.execute('DELETE FROM snapshots WHERE project_id = ? AND revision = ?', [id, revision])
     await writeSnapshot(connection, id, revision, doc)
     await connection.execute('UPDATE snapshots SET created_at = ? WHERE project_id = ? AND revision = ?', [
-      row.created_at,
+      row!.created_at,
       id,
       revision,
     ])

@@ -8,7 +8,7 @@ export type DatabaseAddress = { host: string; port: number; user: string; passwo
 /** @param addresses of one database: its server, or the nodes of its cluster */
 export function openPool(...addresses: readonly DatabaseAddress[]): Pool {
   const pools = addresses.map(openOne)
-  return pools.length === 1 ? pools[0] : poolOfNodes(pools)
+  return pools.length === 1 ? pools[0]! : poolOfNodes(pools)
 }
 
 function openOne(address: DatabaseAddress): Pool {

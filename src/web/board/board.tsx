@@ -57,7 +57,7 @@ export function Board() {
     const element = board.current
     if (!element) return
     const observer = new ResizeObserver(([entry]) =>
-      editor.measured(entry.contentRect.width, entry.contentRect.height),
+      editor.measured(entry!.contentRect.width, entry!.contentRect.height),
     )
     observer.observe(element)
     const wheel = (event: WheelEvent) => {

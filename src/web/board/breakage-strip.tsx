@@ -35,7 +35,7 @@ export function BreakageStrip({ view, left, zoom, top }: Pick<SheetPlace, 'view'
     .filter(({ from }) => from <= view.width)
     .map(({ id, name, from, to, broken, range }) => {
       const end = Math.min(to, view.width)
-      const first: Breakage = broken[0]
+      const first: Breakage = broken[0]!
       const more = broken.length > 1 ? `, and ${broken.length - 1} more` : ''
       return (
         <button

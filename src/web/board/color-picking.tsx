@@ -36,7 +36,7 @@ async function colorAt(editor: Editor, clientX: number, clientY: number): Promis
   if (!at) return undefined
   const { scale, canvas } = drawnSheet(editor, at.layout)
   const [r, g, b] = pixelsIn(await canvas, Math.floor(at.x * scale), Math.floor(at.y * scale), 1, 1).data
-  return `#${[r, g, b].map((part) => part.toString(16).padStart(2, '0')).join('')}`
+  return `#${[r, g, b].map((part) => part!.toString(16).padStart(2, '0')).join('')}`
 }
 
 /** The project's name for a colour, where it has one. */

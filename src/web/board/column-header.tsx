@@ -81,7 +81,7 @@ export function ColumnHeader(place: SheetPlace) {
     setDrag(undefined)
   }
   const roomy = view.width * zoom > 300
-  const scoped = active && view.id !== editor.doc.views[0].id
+  const scoped = active && view.id !== editor.doc.views[0]!.id
   const numbers = used.columnWidth * zoom >= 11
   return (
     <div

@@ -51,5 +51,5 @@ export function CornerPull({ node, on: { box, zoom, pointAt } }: { node: Node; o
 
 const cornerWords = (radii: readonly number[]) =>
   radii.every((radius) => radius === radii[0])
-    ? `corners ${formatPx(radii[0])}`
+    ? `corners ${formatPx(radii[0]!)}`
     : `corners ${radii.map(formatPx).join(' ')}`

@@ -47,7 +47,7 @@ export class BoardGesture {
   }
 
   private get what(): string {
-    return this.ids.length === 1 ? this.editor.doc.node(this.ids[0]).name : `${this.ids.length} blocks`
+    return this.ids.length === 1 ? this.editor.doc.node(this.ids[0]!).name : `${this.ids.length} blocks`
   }
 
   /** What holds all that move; undefined where they lie in several. */
@@ -77,8 +77,8 @@ export class BoardGesture {
     const boxes = this.ids.flatMap((id) => this.start.layout.boxes.get(id) ?? [])
     if (boxes.length === 0) return
     // Alt takes a block out of its flow for good.
-    if (event.altKey && boxes.length === 1 && !isLiftedBox(boxes[0]) && boxes[0].node.kind !== 'section')
-      this.lift(boxes[0].id)
+    if (event.altKey && boxes.length === 1 && !isLiftedBox(boxes[0]!) && boxes[0]!.node.kind !== 'section')
+      this.lift(boxes[0]!.id)
     const lifted = this.ids.every((id) => {
       const box = this.start.layout.boxes.get(id)
       return box !== undefined && isLiftedBox(box)
@@ -125,12 +125,12 @@ export class BoardGesture {
   private moveInFlow(clientX: number, clientY: number, dx: number, dy: number) {
     const { editor } = this
     const id = this.ids[this.ids.length - 1]
-    const origin = this.starts.get(id)
+    const origin = this.starts.get(id!)
     if (!origin) return
     const point = this.locate(clientX, clientY)
     // Sideways in its own row of a lattice a block goes to other columns; anything else is another place in the flow.
     const inRow = point?.view === this.start.view && point.y >= origin.y && point.y < origin.y + origin.height
-    const slid = inRow && this.ids.length === 1 ? slideOnColumns(this.start.layout, id, dx) : undefined
+    const slid = inRow && this.ids.length === 1 ? slideOnColumns(this.start.layout, id!, dx) : undefined
     if (slid) {
       const words = columnWords(slid, this.start.layout.usedFor(id))
       const drag = {
@@ -164,7 +164,7 @@ export class BoardGesture {
       editor.move(this.ids, drag.insertion, drag.view)
     }
     if (drag?.kind === 'slide') {
-      const node = editor.doc.node(this.ids[0])
+      const node = editor.doc.node(this.ids[0]!)
       // Let go on its own columns: nothing was done.
       const stays = drag.rect.x === this.starts.get(node.id)?.x
       if (

@@ -94,9 +94,9 @@ export function GradientPull({
         <i
           key={i}
           data-gradient-stop={i}
-          title={`Colour ${i + 1}, at ${gradient.stops[i].at} %`}
+          title={`Colour ${i + 1}, at ${gradient.stops[i]!.at} %`}
           className="pointer-events-auto absolute -m-1.75 size-3.5 cursor-ew-resize touch-none rounded-xs border-2 border-white outline-1 outline-(--sheet-pine)"
-          style={{ ...at(point), background: colorIn(editor.tokens, gradient.stops[i].color) ?? 'white' }}
+          style={{ ...at(point), background: colorIn(editor.tokens, gradient.stops[i]!.color) ?? 'white' }}
           onPointerDown={pull((point) => stopPulled(gradient, size, i, point))}
         />
       ))}

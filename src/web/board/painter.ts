@@ -264,7 +264,7 @@ function placeRows(rows: readonly HTMLElement[], box: LayoutBox, lines: readonly
   let i = 0
   for (const { marker, x, top } of lines)
     for (const left of marker ? [marker.x, x] : [x]) {
-      const { style } = rows[i++]
+      const { style } = rows[i++]!
       style.marginLeft = `${left - box.borL}px`
       style.marginTop = `${top - box.borT}px`
     }

@@ -12,7 +12,7 @@ export function ScalingBar() {
   const [first, second] = scaling.points
   const stop = () => editor.set({ scaling: undefined })
   const apply = (distance: number) => {
-    const next = scaledBy(tracing, first, second, distance)
+    const next = scaledBy(tracing, first!, second!, distance)
     if (!next) return editor.session.showNotice('the two points are the same; press two different ones')
     if (editor.commit([{ op: 'aid', page: editor.pageId, id: tracing.id, aid: next }], 'Scale the tracing'))
       editor.announce(`The points lie ${distance} px apart now`)
@@ -28,7 +28,7 @@ export function ScalingBar() {
           <span>The two points lie</span>
           <NumberChip
             label="Distance of the points"
-            value={Math.round(Math.hypot(second.x - first.x, second.y - first.y) * 10) / 10}
+            value={Math.round(Math.hypot(second.x - first!.x, second.y - first!.y) * 10) / 10}
             unit=" px"
             context={{ min: 1, max: 100_000 }}
             onChange={apply}

@@ -46,7 +46,7 @@ const NONE: TypeMark[] = []
 export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
   const [wide] = editor.shownViews
-  const marks = useTypeMarks(layout, editor.layoutOf(wide.id) ?? layout, wide.name)
+  const marks = useTypeMarks(layout, editor.layoutOf(wide!.id) ?? layout, wide!.name)
   if (editor.drag || editor.editing?.view === view.id || marks.length === 0) return null
   const [selected] = editor.view.id === view.id && editor.selection.length === 1 ? editor.selection : []
   const { width, height } = editor.boardSize

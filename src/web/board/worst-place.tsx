@@ -11,8 +11,8 @@ export function WorstPlace({ view, left, top, zoom }: SheetPlace) {
   if (worstPlace?.view !== view.id) return null
   const { rect, words } = worstPlace
   const [width, height] = [rect.width * zoom, rect.height * zoom].map((side) => Math.max(LEAST, side))
-  const x = left + (rect.x + rect.width / 2) * zoom - width / 2
-  const y = top + (rect.y + rect.height / 2) * zoom - height / 2
+  const x = left + (rect.x + rect.width / 2) * zoom - width! / 2
+  const y = top + (rect.y + rect.height / 2) * zoom - height! / 2
   return (
     <div
       data-worst-place

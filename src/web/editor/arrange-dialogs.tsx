@@ -174,9 +174,9 @@ export function BudgetDialog() {
                 <tr key={i} className="rule-b">
                   <td className="py-1">{band.name}</td>
                   <td className="text-right">{formatPx(band.height)}</td>
-                  <td className="w-21 text-right soft">from {formatPx(read.offsets[i])}</td>
+                  <td className="w-21 text-right soft">from {formatPx(read.offsets[i]!)}</td>
                   <td className="w-17.5 text-right text-small text-(--gold-text)">
-                    {read.offsets[i] < fold && read.offsets[i] + band.height >= fold ? `fold ${fold}` : ''}
+                    {read.offsets[i]! < fold && read.offsets[i]! + band.height >= fold ? `fold ${fold}` : ''}
                   </td>
                 </tr>
               ))}

@@ -23,7 +23,7 @@ function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: 
     list.forEach((tree, i) => {
       // Copied by an older version, perhaps.
       const own = treeOfBefore(tree, editor.doc.views) as NodeTree
-      edits.push({ op: 'insert', parent, tree: { ...own, order: keys[i] } })
+      edits.push({ op: 'insert', parent, tree: { ...own, order: keys[i]! } })
     })
   }
   if (sections.length > 0) put(sections, editor.pageId, sectionIndex(editor))
@@ -47,7 +47,7 @@ function paste(editor: Editor, text: string) {
       editor,
       blocks.trees,
       assets,
-      blocks.trees.length === 1 ? `Paste ${blocks.trees[0].name}` : `Paste ${blocks.trees.length} blocks`,
+      blocks.trees.length === 1 ? `Paste ${blocks.trees[0]!.name}` : `Paste ${blocks.trees.length} blocks`,
     )
   }
   if (isSvg(text))

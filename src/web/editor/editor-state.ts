@@ -65,10 +65,10 @@ export class Editor extends Sheets {
     const anchor = this.selection[0]
     const { parent } = this.doc.node(id)
     const beside = row ?? (parent === null ? [] : shownChildren(this.doc, parent, viewId))
-    const [from, to] = [beside.indexOf(anchor), beside.indexOf(id)].sort((a, b) => a - b)
-    if (from < 0) return this.select(id, viewId, true)
+    const [from, to] = [beside.indexOf(anchor ?? ''), beside.indexOf(id)].sort((a, b) => a - b)
+    if (anchor === undefined || from! < 0) return this.select(id, viewId, true)
     // The first stays the one that a range begins with.
-    const taken = beside.slice(from, to + 1).filter((each) => each !== anchor && each !== id)
+    const taken = beside.slice(from, to! + 1).filter((each) => each !== anchor && each !== id)
     this.select(anchor, viewId)
     this.set({ selection: anchor === id ? [id] : [anchor, ...taken, id] })
     this.announce(`${this.selection.length} blocks selected`)
@@ -170,7 +170,7 @@ export class Editor extends Sheets {
 
   /** The view that changes are made for alone; undefined: they are made for all. */
   get scopedView(): string | undefined {
-    return this.onlyHere && this.view.id !== this.doc.views[0].id ? this.view.id : undefined
+    return this.onlyHere && this.view.id !== this.doc.views[0]!.id ? this.view.id : undefined
   }
 
   /** @param only changes are made for the active view alone */
@@ -240,7 +240,7 @@ export class Editor extends Sheets {
     const layout = this.layoutOf(view)
     if (!layout) return false
     const edits = insertEdits(layout, this.doc, ids, to, this.setEdit, this.scopedView)
-    const what = ids.length === 1 ? this.called(this.doc.node(ids[0])) : `${ids.length} blocks`
+    const what = ids.length === 1 ? this.called(this.doc.node(ids[0]!)) : `${ids.length} blocks`
     return this.commitMove(edits, what, to.words ?? '')
   }
 

@@ -6,7 +6,7 @@ import { useBoard, useEditor } from './use-editor'
 /** In the spec: both, the chosen one marked. */
 export function ScopeSwitch() {
   const editor = useEditor()
-  const widest = editor.doc.views[0]
+  const widest = editor.doc.views[0]!
   if (editor.view.id === widest.id)
     return (
       <p className="rule-b px-4 py-2 text-small leading-5.5 soft">
@@ -43,7 +43,7 @@ export function ScopeSwitch() {
 /** On the board, beside the active sheet's name: says which, and a press chooses the other. */
 export function ScopeMark({ view }: { view: View }) {
   const editor = useBoard()
-  if (editor.view.id !== view.id || view.id === editor.doc.views[0].id) return null
+  if (editor.view.id !== view.id || view.id === editor.doc.views[0]!.id) return null
   return (
     <button
       type="button"

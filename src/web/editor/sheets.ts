@@ -52,7 +52,7 @@ export abstract class Sheets extends EditorState {
     super()
     this.layouts = new PageLayouts(session.doc)
     this.pageId = this.firstPage()
-    this.viewId = this.doc.views[0].id
+    this.viewId = this.doc.views[0]!.id
     if (saved && this.doc.pages.has(saved.page) && !this.doc.absent.has(saved.page)) this.restoreView(saved)
     session.subscribe(() => this.documentChanged())
     this.documentChanged()
@@ -135,7 +135,7 @@ export abstract class Sheets extends EditorState {
   }
 
   get view(): View {
-    return this.doc.views.find((view) => view.id === this.viewId) ?? this.doc.views[0]
+    return this.doc.views.find((view) => view.id === this.viewId) ?? this.doc.views[0]!
   }
 
   get shownViews(): View[] {
@@ -187,7 +187,7 @@ export abstract class Sheets extends EditorState {
     const next = new Set(this.hiddenViews)
     if (!next.delete(id)) next.add(id)
     this.hiddenViews = next
-    if (!this.shownViews.some((view) => view.id === this.viewId)) this.viewId = this.shownViews[0].id
+    if (!this.shownViews.some((view) => view.id === this.viewId)) this.viewId = this.shownViews[0]!.id
     this.refresh()
     this.fit()
   }
@@ -359,7 +359,7 @@ export abstract class Sheets extends EditorState {
 
   get selected(): Node | undefined {
     return this.selection.length > 0
-      ? this.doc.nodes.get(this.selection[this.selection.length - 1])
+      ? this.doc.nodes.get(this.selection[this.selection.length - 1]!)
       : undefined
   }
 

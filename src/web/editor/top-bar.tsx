@@ -133,7 +133,7 @@ function ThemeChoice() {
         ...themes.map(({ id, name }) => ({ value: id, label: name })),
         { value: '', label: 'Side by side' },
       ]}
-      value={shown.length > 1 ? '' : (shown[0]?.id ?? themes[0].id)}
+      value={shown.length > 1 ? '' : (shown[0]?.id ?? themes[0]!.id)}
       onChoose={(id) => editor.showThemes(id === '' ? all : [id])}
     />
   )

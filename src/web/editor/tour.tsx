@@ -43,8 +43,8 @@ function placeAt({ at, side }: TourStep, high: number): Place | undefined {
   }[side]
   return {
     ring,
-    left: Math.max(MARGIN, Math.min(left, innerWidth - WIDE - MARGIN)),
-    top: Math.max(MARGIN, Math.min(top, innerHeight - high - MARGIN)),
+    left: Math.max(MARGIN, Math.min(left!, innerWidth - WIDE - MARGIN)),
+    top: Math.max(MARGIN, Math.min(top!, innerHeight - high - MARGIN)),
   }
 }
 
@@ -63,10 +63,10 @@ function Card({ step }: { step: number }) {
   const editor = useBoard()
   const [card, setCard] = useState<HTMLElement | null>(null)
   const [place, setPlace] = useState<Place>()
-  const { title, says } = TOUR[step]
+  const { title, says } = TOUR[step]!
   // The board moves what it speaks of.
   useLayoutEffect(() => {
-    const next = card ? placeAt(TOUR[step], card.offsetHeight) : undefined
+    const next = card ? placeAt(TOUR[step]!, card.offsetHeight) : undefined
     if (JSON.stringify(next) !== JSON.stringify(place)) setPlace(next)
   })
   const go = (to: number) => {

@@ -36,7 +36,7 @@ export function Ledger() {
     count: rows.length,
     getScrollElement: () => tree.current,
     estimateSize: () => ROW_HEIGHT,
-    getItemKey: (index) => rows[index].node.id,
+    getItemKey: (index) => rows[index]!.node.id,
     overscan: AROUND,
   })
   const drawn = lines.getVirtualItems()
@@ -164,7 +164,7 @@ export function Ledger() {
     drag.current = undefined
     setDrop(undefined)
     if (!now?.moving || !drop) return
-    const target = rows[drop.row]
+    const target = rows[drop.row]!
     const parent = drop.where === 'inside' ? target.node.id : target.parent
     const siblings = shownChildren(doc, parent, editor.viewId).filter((id) => id !== now.id)
     const at = siblings.indexOf(target.node.id) + (drop.where === 'after' ? 1 : 0)
@@ -224,7 +224,7 @@ export function Ledger() {
         )}
         <div style={{ height: drawn[0]?.start ?? 0 }} />
         {drawn.map(({ index }) => {
-          const { node, ...place } = rows[index]
+          const { node, ...place } = rows[index]!
           return (
             <LedgerRow
               key={node.id}

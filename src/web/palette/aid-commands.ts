@@ -93,7 +93,7 @@ export const AIDS: Command[] = [
     when: (editor) => editor.selection.length > 0,
     run: (editor) => {
       const [from, to = from] = editor.selection
-      pinGauge(editor, from, to, editor.viewId)
+      pinGauge(editor, from!, to!, editor.viewId)
     },
   },
 ]

@@ -12,7 +12,7 @@ import { type Command, hasBlock } from './command'
 export function removeSelected(editor: Editor) {
   const { doc } = editor
   const ids = outermost(doc, editor.selection)
-  const first = doc.node(ids[0])
+  const first = doc.node(ids[0]!)
   const siblings = first.parent ? doc.node(first.parent).children : []
   const next =
     siblings.find((id, i) => !ids.includes(id) && i >= siblings.indexOf(first.id)) ??
@@ -158,7 +158,7 @@ export const BLOCKS: Command[] = [
     name: 'Change only this view, or every view',
     group: 'Block',
     keys: 'O',
-    when: (editor) => editor.view.id !== editor.doc.views[0].id,
+    when: (editor) => editor.view.id !== editor.doc.views[0]!.id,
     run: (editor) => editor.setScope(!editor.onlyHere),
   },
   {

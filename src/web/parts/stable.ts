@@ -12,7 +12,7 @@ export function useStable<T extends Acts>(acts: T): T {
   const [stable] = useState(
     () =>
       Object.fromEntries(
-        Object.keys(acts).map((name) => [name, (...given: unknown[]) => latest.current[name](...given)]),
+        Object.keys(acts).map((name) => [name, (...given: unknown[]) => latest.current[name]!(...given)]),
       ) as T,
   )
   return stable

@@ -18,13 +18,13 @@ function threePages(): ProjectFile {
   const file = smallProject()
   const [home] = file.pages
   const page = (n: number) => ({
-    ...structuredClone(home),
+    ...structuredClone(home!),
     id: `page${n}`,
     path: `/page${n}`,
     order: `b${n}`,
-    sections: home.sections.map((section) => renamed(section, n)),
+    sections: home!.sections.map((section) => renamed(section, n)),
   })
-  return { ...file, pages: [home, page(1), page(2)] }
+  return { ...file, pages: [home!, page(1), page(2)] }
 }
 const renamed = (tree: NodeTree, n: number): NodeTree => ({
   ...tree,
@@ -88,7 +88,7 @@ test('a block that comes from a page that is not here is here', async () => {
 test('what may be about absent pages is not done before they are here', async () => {
   const one = await settled(world.tab())
   const [view] = one.session.doc.views.slice(-1)
-  const remove = () => one.session.commit([{ op: 'views', change: { [view.id]: null } }], 'Remove a view')
+  const remove = () => one.session.commit([{ op: 'views', change: { [view!.id]: null } }], 'Remove a view')
   expect(remove()).toBe(false)
   expect(one.session.notice).toContain('not here yet')
   expect(one.session.commit([{ op: 'page', id: 'page1', page: null }], 'Delete')).toBe(false)
@@ -118,7 +118,7 @@ test('nothing is put on a page that is not here', async () => {
   const guide = {
     kind: 'guide' as const,
     id: 'g',
-    view: one.session.doc.views[0].id,
+    view: one.session.doc.views[0]!.id,
     axis: 'x' as const,
     at: 4,
   }

@@ -39,7 +39,7 @@ export class AbsentPages {
     for (let done = 0; this.replica.doc.absent.size > 0; done++) {
       progress(Math.min(1, done / count))
       const [page] = this.replica.doc.absent
-      await this.need(page)
+      await this.need(page!)
     }
   }
 

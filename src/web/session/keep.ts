@@ -75,7 +75,7 @@ export class Keep {
   /** What holds edits as an earlier version kept them, as it would be kept now: pictures that lay in them are put apart. */
   async today(batch: LeftBatch): Promise<LeftBatch> {
     const edits = await this.editsToday(batch.changes.map((change) => change.edit))
-    return { ...batch, changes: batch.changes.map((change, i) => ({ ...change, edit: edits[i] })) }
+    return { ...batch, changes: batch.changes.map((change, i) => ({ ...change, edit: edits[i]! })) }
   }
 
   private async editsToday(edits: readonly Edit[]): Promise<Edit[]> {

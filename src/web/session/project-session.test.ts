@@ -34,8 +34,8 @@ describe('one tab', () => {
     tab.session.commit([pad('a', 8)], 'Pad')
     await calm()
     const [batch] = world.server.log
-    expect(batch.by).toBe(tab.id)
-    expect(Math.abs(Date.parse(batch.at) - now)).toBeLessThan(2000)
+    expect(batch!.by).toBe(tab.id)
+    expect(Math.abs(Date.parse(batch!.at) - now)).toBeLessThan(2000)
   })
 
   test('a gesture is one step and few batches', async () => {
@@ -199,7 +199,7 @@ describe('two tabs', () => {
     // A tab that opens later sees it too; dismissed there, it is gone everywhere.
     const third = await open()
     const [parked] = third.session.parked.list
-    await settled(third.session.parked.dismiss(parked.id))
+    await settled(third.session.parked.dismiss(parked!.id))
     expect([...world.server.parked.values()]).toEqual([undefined])
     expect((await settled(other.reload())).parked.list).toEqual([])
   })

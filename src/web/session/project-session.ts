@@ -300,7 +300,7 @@ export class ProjectSession implements Sender {
     this.parked.add(parked)
     const [first] = parked
     const more = parked.length > 1 ? `, and ${parked.length - 1} more` : ''
-    this.notice = `a change of yours does not fit any more (${first.reason})${more}; it is kept under “Set aside”`
+    this.notice = `a change of yours does not fit any more (${first!.reason})${more}; it is kept under “Set aside”`
     this.changed(true)
   }
 

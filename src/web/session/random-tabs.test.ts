@@ -89,7 +89,7 @@ async function run(count: number, acts: readonly Act[]) {
   const stay = acts.some((each) => each.what === 'back')
   for (const each of acts) {
     const at = each.tab % count
-    const tab = tabs[at]
+    const tab = tabs[at]!
     tab.deaf = each.deaf
     const { what } = each
     if (what === 'reload' || what === 'close' || what === 'kill') {

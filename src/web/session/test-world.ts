@@ -76,7 +76,7 @@ export class FakeServer {
         refused: missing.map(({ index }) => ({ index, reason: 'the picture has not been sent' })),
       })
     const { draft, refused } = rehearse(this.doc, edits.map(readEdit))
-    if (refused.length > 0) throw new ApiError(422, refused[0].reason, { refused })
+    if (refused.length > 0) throw new ApiError(422, refused[0]!.reason, { refused })
     this.doc.accept(draft)
     const batch = { revision: base + 1, key, after: head, by, at: new Date(at).toISOString(), edits }
     this.log.push(batch)
@@ -295,7 +295,7 @@ export class World {
 
 export function smallProject(): ProjectFile {
   const file = starterProject('Test', 'home')
-  file.pages[0].sections = ['a', 'b', 'c'].map((id, i) => ({
+  file.pages[0]!.sections = ['a', 'b', 'c'].map((id, i) => ({
     id,
     kind: 'section',
     name: id,

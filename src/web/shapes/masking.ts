@@ -15,7 +15,7 @@ function leading(editor: Editor): PageLayout | undefined {
     editor.session.showNotice(`a mask is the same on every view: switch “Only ${editor.view.name}” off first`)
     return undefined
   }
-  return editor.layoutOf(editor.shownViews[0].id)
+  return editor.layoutOf(editor.shownViews[0]!.id)
 }
 
 export function maskSelected(editor: Editor) {

@@ -56,7 +56,7 @@ function follow(
   let hasMoved = false
   followPointer(event.pointerId, {
     move: (now) => {
-      if (!hasMoved && Math.hypot(now.clientX - from[0], now.clientY - from[1]) < THRESHOLD) return
+      if (!hasMoved && Math.hypot(now.clientX - from[0]!, now.clientY - from[1]!) < THRESHOLD) return
       hasMoved = true
       pull.move(pointAt(now), now, gesture)
     },
@@ -262,9 +262,9 @@ function place(editor: Editor, event: React.PointerEvent, sheet: Sheet, at: Poin
   }
   const end = onePoint(editor)
   if (!end || !isEnd(open.outlines, end)) return editor.set({ points: { ...points, drawing: undefined } })
-  const other = { ...end, anchor: end.anchor === 0 ? open.outlines[end.outline].anchors.length - 1 : 0 }
+  const other = { ...end, anchor: end.anchor === 0 ? open.outlines[end.outline]!.anchors.length - 1 : 0 }
   const isBack = lengthOf(minus(anchorAt(open.outlines, other)!.at, at)) <= NEAR / sheet.zoom
-  if (isBack && open.outlines[end.outline].anchors.length > 2) return closeDrawn(editor)
+  if (isBack && open.outlines[end.outline]!.anchors.length > 2) return closeDrawn(editor)
   const from = anchorAt(open.outlines, end)!.at
   const to = event.shiftKey ? levelled(from, at) : whole(at)
   // Pressed twice on one place, it is done: the double press ends it.

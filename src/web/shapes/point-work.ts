@@ -148,10 +148,10 @@ export const toggleSmooth = (editor: Editor) =>
 export const addAfter = (editor: Editor) =>
   work(editor, 'Add a point', ({ outlines }, [first]) => {
     if (!first) return undefined
-    const { anchors } = outlines[first.outline]
+    const { anchors } = outlines[first.outline]!
     if (isEnd(outlines, first) && first.anchor === anchors.length - 1) {
-      const { at } = anchors[first.anchor]
-      const [next, made] = continued(outlines, first, plus(at, minus(at, anchors[first.anchor - 1].at)))
+      const { at } = anchors[first.anchor]!
+      const [next, made] = continued(outlines, first, plus(at, minus(at, anchors[first.anchor - 1]!.at)))
       return [next, [made]]
     }
     const [next, made] = inserted(outlines, { ...first, t: 0.5 })
@@ -160,24 +160,26 @@ export const addAfter = (editor: Editor) =>
 
 export const breakHere = (editor: Editor) =>
   work(editor, 'Break the outline', ({ outlines }, [first]) => {
+    if (!first) return undefined
     const [next, made] = broken(outlines, first)
     return [next, [made]]
   })
 
 export const closeIt = (editor: Editor) =>
-  work(editor, 'Close the outline', ({ outlines }, [first]) => [
-    closed(outlines, first.outline),
-    [{ ...first, anchor: 0 }],
-  ])
+  work(editor, 'Close the outline', ({ outlines }, [first]) => {
+    if (!first) return undefined
+    return [closed(outlines, first.outline), [{ ...first, anchor: 0 }]]
+  })
 
 export const joinEnds = (editor: Editor) =>
   work(editor, 'Join ends', ({ outlines }, [one, other]) => {
-    const next = joined(outlines, one, other)
+    const next = one && other && joined(outlines, one, other)
     return next && [next, []]
   })
 
 export const roundCorner = (editor: Editor, radius: number) =>
   work(editor, 'Round a corner', ({ outlines }, [first]) => {
+    if (!first) return undefined
     const [next, made] = cornerRounded(outlines, first, radius)
     return next === outlines ? undefined : [next, [made]]
   })
@@ -188,7 +190,7 @@ export function nudge(editor: Editor, by: Point, gesture: string) {
   const chosen = open ? chosenIn(editor, open.outlines) : []
   if (!open || chosen.length === 0) return
   if (!reshape(editor, open, movedBy(open.outlines, chosen, by), 'Points', gesture)) return
-  const { at } = anchorAt(openShape(editor)!.outlines, chosen[0])!
+  const { at } = anchorAt(openShape(editor)!.outlines, chosen[0]!)!
   editor.announce(`${Math.round(at[0])} across, ${Math.round(at[1])} down`)
 }
 
@@ -200,10 +202,10 @@ export function step(editor: Editor, by: 1 | -1) {
   const now = onePoint(editor)
   const index = now ? all.findIndex((ref) => ref.outline === now.outline && ref.anchor === now.anchor) : -1
   const next = all[(index + by + all.length + (now || by > 0 ? 0 : 1)) % all.length]
-  choose(editor, [next])
-  const anchor = anchorAt(open.outlines, next)!
+  choose(editor, [next!])
+  const anchor = anchorAt(open.outlines, next!)!
   editor.announce(
-    `Point ${all.indexOf(next) + 1} of ${all.length}, ${isSmooth(anchor) ? 'a curve' : 'a corner'}, ${Math.round(anchor.at[0])} across, ${Math.round(anchor.at[1])} down`,
+    `Point ${all.indexOf(next!) + 1} of ${all.length}, ${isSmooth(anchor) ? 'a curve' : 'a corner'}, ${Math.round(anchor.at[0])} across, ${Math.round(anchor.at[1])} down`,
   )
 }
 
@@ -261,7 +263,7 @@ export function onward(editor: Editor, outlines: Outlines): Outlines {
   const handle = editor.points?.onward
   const anchor = end && anchorAt(outlines, end)
   if (!end || !handle || !anchor || lengthOf(minus(anchor.at, handle.at)) > 0.5) return outlines
-  const side = end.anchor === 0 && outlines[end.outline].anchors.length > 1 ? 'into' : 'out'
+  const side = end.anchor === 0 && outlines[end.outline]!.anchors.length > 1 ? 'into' : 'out'
   return changed(outlines, [end], (each) => ({ ...each, [side]: handle.handle }))
 }
 

@@ -42,7 +42,7 @@ function apart(outlines: Outlines, chosen: readonly AnchorRef[], zoom: number): 
 /** The line on either side of points. */
 const beside = (outlines: Outlines, chosen: readonly AnchorRef[]): Path =>
   chosen.slice(0, FEW).flatMap(({ outline, anchor }) => {
-    const count = outlines[outline].anchors.length
+    const count = outlines[outline]!.anchors.length
     return [(anchor + count - 1) % count, anchor].flatMap((each) => {
       const curve = curveFrom(outlines, { outline, anchor: each })
       return curve
@@ -94,7 +94,7 @@ export function PointsDrawn({
         {ways.map(([at, to], i) => (
           <path
             key={i}
-            d={`M${at[0]} ${at[1]}L${to[0]} ${to[1]}`}
+            d={`M${at![0]} ${at![1]}L${to![0]} ${to![1]}`}
             stroke="var(--sheet-pine)"
             strokeWidth={1}
           />
@@ -128,7 +128,7 @@ export function PointsDrawn({
           <path
             key={i}
             data-point-handle
-            d={dots([to], zoom)}
+            d={dots([to!], zoom)}
             stroke="var(--sheet-gold)"
             strokeWidth={8}
             strokeLinecap="round"

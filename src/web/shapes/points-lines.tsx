@@ -42,7 +42,7 @@ export function PointsLines({ node }: { node: Node }) {
       <div className="flex items-center gap-1.5">
         <span className="flex-1 font-semibold" data-points-words>
           {chosen.length === 1
-            ? `Point ${all.findIndex((ref) => isSame(ref, chosen[0])) + 1} of ${all.length}`
+            ? `Point ${all.findIndex((ref) => isSame(ref, chosen[0]!)) + 1} of ${all.length}`
             : `${chosen.length === 0 ? 'None' : chosen.length} of ${all.length} points chosen`}
         </span>
         <button type="button" className="plain-button" onClick={() => step(editor, -1)}>
@@ -52,7 +52,7 @@ export function PointsLines({ node }: { node: Node }) {
           next
         </button>
       </div>
-      {chosen.length === 1 && <OnePoint key={chosen[0].anchor} open={open} chosen={chosen[0]} />}
+      {chosen.length === 1 && <OnePoint key={chosen[0]!.anchor} open={open} chosen={chosen[0]!} />}
       <div className="flex flex-wrap items-center gap-1.5">
         {chosen.length > 0 && (
           <>
@@ -87,7 +87,7 @@ function Do({ words, run }: { words: string; run: () => void }) {
 function OnePoint({ open, chosen }: { open: Open; chosen: AnchorRef }) {
   const editor = useEditor()
   const { at } = anchorAt(open.outlines, chosen)!
-  const outline = open.outlines[chosen.outline]
+  const outline = open.outlines[chosen.outline]!
   const atEnd = isEnd(open.outlines, chosen)
   const move = (axis: 0 | 1) => (value: number) => {
     const by: [number, number] = axis === 0 ? [value - at[0], 0] : [0, value - at[1]]

@@ -39,7 +39,7 @@ export function PictureTray() {
   const remove = (list: readonly Asset[]) =>
     editor.commit(
       list.map(({ id }) => ({ op: 'asset' as const, id, asset: null })),
-      list.length === 1 ? `Take out ${list[0].name}` : `Take out ${list.length} pictures`,
+      list.length === 1 ? `Take out ${list[0]!.name}` : `Take out ${list.length} pictures`,
     )
   // What pages use that are not here is not known before they are.
   const { pages } = editor.session

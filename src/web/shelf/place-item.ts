@@ -107,11 +107,11 @@ export function placePictures(editor: Editor, assets: readonly Asset[], before: 
   const place = blockPlace(editor)
   const [first, ...others] = assets
   if (others.length === 0 || !place)
-    return placeBlock(editor, draftOfPicture(first), `Place ${first.name}`, before)
+    return placeBlock(editor, draftOfPicture(first!), `Place ${first!.name}`, before)
   const keys = ordersAt(editor.doc, place.parent, place.index, assets.length)
   const placed = assets.map((asset, i) => {
     const { tree } = placing(editor, draftOfPicture(asset), place)
-    return { ...tree, order: keys[i] }
+    return { ...tree, order: keys[i]! }
   })
   const edits = placed.map((tree): Edit => ({ op: 'insert', parent: place.parent, tree }))
   if (!editor.commit([...before, ...edits], `Place ${assets.length} pictures`)) return

@@ -64,7 +64,7 @@ function show(editor: Editor, assets: readonly Asset[], targets: readonly Node[]
   const rest = assets.slice(shown.length)
   if (shown.length === 0) return placePictures(editor, rest, known)
   const label =
-    shown.length === 1 ? `Picture of ${editor.called(targets[0])}` : `${shown.length} pictures filled in`
+    shown.length === 1 ? `Picture of ${editor.called(targets[0]!)}` : `${shown.length} pictures filled in`
   if (!editor.commit([...known, ...edits], label)) return
   editor.set({ selection: shown })
   goHome(editor)

@@ -38,7 +38,7 @@ async function draw(item: ShelfItem, views: View[], tokens: Record<string, unkno
         )
   // Headers and footers are low: on a narrower window they are readable here.
   const low = draft.props.tag === 'header' || draft.props.tag === 'footer'
-  const width = draft.kind !== 'section' ? stage.width : low ? 820 : views[0].width
+  const width = draft.kind !== 'section' ? stage.width : low ? 820 : views[0]!.width
   const doc = Document.fromFile({
     format: FORMAT,
     version: VERSION,
@@ -58,7 +58,7 @@ async function draw(item: ShelfItem, views: View[], tokens: Record<string, unkno
     ],
   })
   const { pageSvg } = await import('../../core/handoff/svg/page')
-  const layout = new PageLayout(doc, 'stage', views[0].id, width, paragraphs)
+  const layout = new PageLayout(doc, 'stage', views[0]!.id, width, paragraphs)
   const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, new Map(), width * 0.56))}`
   cache.set(key, url)
   return url

@@ -210,8 +210,8 @@ function Edges({ tracing }: { tracing: Tracing }) {
     editor.view.width,
   )
   const longest = [
-    ...x.map((edge, i) => ({ run: edge.run, line: lines[i] })),
-    ...y.map((edge, i) => ({ run: edge.run, line: lines[x.length + i] })),
+    ...x.map((edge, i) => ({ run: edge.run, line: lines[i]! })),
+    ...y.map((edge, i) => ({ run: edge.run, line: lines[x.length + i]! })),
   ]
     .sort((a, b) => b.run - a.run)
     .slice(0, MOST_GUIDES)

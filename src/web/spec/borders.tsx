@@ -73,7 +73,7 @@ export function BorderLines({ node }: { node: Node }) {
       {!apart && (
         <BorderSaid
           label="Border"
-          said={sides[0]}
+          said={sides[0]!}
           keys={all}
           onChange={(change, gesture) => set(all, change, gesture)}
         />
@@ -92,7 +92,7 @@ export function BorderLines({ node }: { node: Node }) {
             <span className="w-13 flex-none pl-2 soft">{words}</span>
             <BorderSaid
               label={`Border ${words}`}
-              said={sides[i]}
+              said={sides[i]!}
               keys={[key]}
               onChange={(change, gesture) => set([key], change, gesture)}
             />

@@ -10,9 +10,9 @@ export function CarriedMark({ node }: { node: Node }) {
     <span
       data-carried
       className="rounded-field bg-base-200 px-1 text-small leading-4.5 soft"
-      title={`${from.name} says the columns; here they follow by rule: its share of ${editor.view.name}’s columns, and never narrower than can be read. Change them to choose others.`}
+      title={`${from!.name} says the columns; here they follow by rule: its share of ${editor.view.name}’s columns, and never narrower than can be read. Change them to choose others.`}
     >
-      carried from {from.name}
+      carried from {from!.name}
     </span>
   )
 }

@@ -127,7 +127,7 @@ function ColorField({
   const read = typed === undefined ? undefined : readColor(typed)
   const isWrong = typed !== undefined && typed !== '' && read === undefined
   const next = () => {
-    lastFormat = FORMATS[(FORMATS.indexOf(format) + 1) % FORMATS.length]
+    lastFormat = FORMATS[(FORMATS.indexOf(format) + 1) % FORMATS.length]!
     setFormat(lastFormat)
     setTyped(undefined)
   }

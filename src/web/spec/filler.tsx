@@ -32,7 +32,7 @@ function fill(editor: Editor, how: Fill | 'room', field: Field) {
         : filler(how, field, number)
     return editor.setEdit(node, { words: said(text) })
   })
-  editor.commit(edits, nodes.length === 1 ? `Filler in ${nodes[0].name}` : `Filler in ${nodes.length} texts`)
+  editor.commit(edits, nodes.length === 1 ? `Filler in ${nodes[0]!.name}` : `Filler in ${nodes.length} texts`)
 }
 
 export function FillerButton({ node }: { node: Node }) {

@@ -32,7 +32,7 @@ export function InItself({ family }: { family: string }) {
     const element = name.current
     if (!element) return
     const observer = new IntersectionObserver(([entry]) => {
-      if (!entry.isIntersecting) return
+      if (!entry!.isIntersecting) return
       observer.disconnect()
       void showFamily(family)
     })

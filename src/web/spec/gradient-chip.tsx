@@ -199,5 +199,5 @@ function shaped({ shape: _, x, y, ...rest }: Said, shape: Shape): Said {
 /** One more stop, half-way between the last two. */
 function between(stops: Gradient['stops']): Gradient['stops'] {
   const [before, last] = stops.slice(-2)
-  return [...stops.slice(0, -1), { color: last.color, at: Math.round((before.at + last.at) / 2) }, last]
+  return [...stops.slice(0, -1), { color: last!.color, at: Math.round((before!.at + last!.at) / 2) }, last!]
 }

@@ -51,7 +51,7 @@ export async function seenUnder(editor: Editor, box: LayoutBox): Promise<Seen | 
   const scale = Math.min(1, Math.sqrt(MOST / Math.max(1, area.width * area.height)))
   const [width, height] = [area.width, area.height].map((side) => Math.max(1, Math.round(side * scale)))
   const svg = groundSvg(doc, layout, blobs, box, area)
-  const pixels = pixelsIn(await canvasOf(svg, width, height))
+  const pixels = pixelsIn(await canvasOf(svg, width!, height!))
   const drawn = lines.map((line) => ({
     x: (line.x - area.x) * scale,
     y: (line.y - area.y) * scale,

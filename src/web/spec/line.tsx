@@ -14,7 +14,7 @@ function isMixed(editor: Editor, key: PropKey): boolean {
   const { selection, doc, layout } = editor
   if (selection.length < 2) return false
   const inEach = (id: string) => (layout?.boxes.get(id)?.resolved ?? editor.resolved(doc.node(id)))[key]
-  const first = inEach(selection[0])
+  const first = inEach(selection[0]!)
   return selection.some((id) => !deepEqual(inEach(id) ?? null, first ?? null))
 }
 

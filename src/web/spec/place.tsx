@@ -85,7 +85,7 @@ export function Place({ node }: { node: Node }) {
           <p className="min-w-0 flex-1 text-small leading-4 text-(--gold-text)" data-read-order>
             {ORDINALS[elsewhere.seen - 1] ?? `${elsewhere.seen}th`} to see on {editor.view.name}, but read{' '}
             {(ORDINALS[elsewhere.read - 1] ?? `${elsewhere.read}th`).toLowerCase()}: keyboards and screen
-            readers follow the order of {editor.doc.views[0].name}.
+            readers follow the order of {editor.doc.views[0]!.name}.
           </p>
           <button
             type="button"

@@ -128,7 +128,7 @@ function Bars({
       options: {
         animation: false,
         maintainAspectRatio: false,
-        onClick: (_, [hit]) => hit && press.current(list[hit.index]),
+        onClick: (_, [hit]) => hit && press.current(list[hit.index]!),
         scales: {
           x: { stacked: true, grid: { display: false }, ticks: { color: ink, maxRotation: 60 } },
           y: {

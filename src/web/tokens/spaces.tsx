@@ -60,7 +60,7 @@ export function Spaces({ uses }: { uses: Uses }) {
             count={names.length}
             onTake={(lengths) =>
               editor.commit(
-                names.map((name, i) => edit(name, lengths[i])),
+                names.map((name, i) => edit(name, lengths[i]!)),
                 'Spaces by a scale',
               )
             }

@@ -111,7 +111,7 @@ function NewTheme({ close }: { close: () => void }) {
     const colors = isTurned ? turnedColors(doc, layout ? pairsOn(layout) : []) : new Map<string, string>()
     if (!editor.commit(newThemeEdits(doc, ids, theme, colors), `New theme ${theme.name}`)) return
     editor.showThemes(editor.doc.themes.map(({ id }) => id))
-    editor.announce(`${theme.name} is on the board beside ${editor.doc.themes[0].name}`)
+    editor.announce(`${theme.name} is on the board beside ${editor.doc.themes[0]!.name}`)
   }
   const [from] = doc.themes
   const isDark = from?.scheme === 'dark'

@@ -28,15 +28,17 @@ export function useViewChoice(names: readonly string[]) {
             onPick={() => setChosen(each?.id)}
             className={each?.id === view?.id ? 'bg-base-300 font-semibold' : ''}
           >
-            {each ? each.name : widest.name}
+            {each ? each.name : widest!.name}
             {own > 0 && <span className="soft"> {own} of its own</span>}
           </Pick>
         )
       })}
       {view && (
-        <span className="ml-2 text-small soft">and narrower; the rest is as on {doc.views[at - 1].name}</span>
+        <span className="ml-2 text-small soft">
+          and narrower; the rest is as on {doc.views[at - 1]!.name}
+        </span>
       )}
     </div>
   )
-  return { where, choice, tokens: doc.tokensAt(view?.id ?? widest.id) }
+  return { where, choice, tokens: doc.tokensAt(view?.id ?? widest!.id) }
 }

@@ -144,7 +144,7 @@ function SetButton({ own }: { own: OwnFamily }) {
   const editor = useEditor()
   const texts = editor.selectedNodes.filter(({ kind }) => hasProperty(kind, 'fontFamily'))
   if (texts.every((node) => editor.resolved(node).fontFamily === own.id)) return null
-  const what = texts.length === 1 ? editor.called(texts[0]) : `${texts.length} texts`
+  const what = texts.length === 1 ? editor.called(texts[0]!) : `${texts.length} texts`
   return (
     <button
       type="button"

@@ -50,11 +50,11 @@ export function drawBorder(svg: SvgWriter, outer: Shape, sides: readonly Side[])
   const seen = sides.filter(({ width }) => width > 0)
   if (seen.length === 0) return
   const [first] = seen
-  const alike = seen.every(({ style, color }) => style === first.style && color === first.color)
+  const alike = seen.every(({ style, color }) => style === first!.style && color === first!.color)
   const widths = sides.map(({ width }) => width)
   const even = widths.every((width) => width === widths[0])
-  if (alike && first.style === 'solid') drawRing(svg, outer, widths, first.color)
-  else if (alike && even && isRound(outer)) drawRound(svg, outer, first)
+  if (alike && first!.style === 'solid') drawRing(svg, outer, widths, first!.color)
+  else if (alike && even && isRound(outer)) drawRound(svg, outer, first!)
   else for (const [i, side] of sides.entries()) drawSide(svg, outer, sides, side, i)
 }
 
@@ -79,26 +79,26 @@ function drawSide(svg: SvgWriter, outer: Shape, sides: readonly Side[], side: Si
   const [top, right, bottom, left] = sides.map((each) => each.width)
   if (style === 'solid') {
     const corners = [
-      [x, y, x + left, y + top],
-      [endX, y, endX - right, y + top],
-      [endX, endY, endX - right, endY - bottom],
-      [x, endY, x + left, endY - bottom],
+      [x, y, x + left!, y + top!],
+      [endX, y, endX - right!, y + top!],
+      [endX, endY, endX - right!, endY - bottom!],
+      [x, endY, x + left!, endY - bottom!],
     ]
     const [from, to] = [corners[index], corners[(index + 1) % 4]]
-    const points = [from.slice(0, 2), to.slice(0, 2), to.slice(2), from.slice(2)]
-    const part = points.map(([px, py]) => `${num(px)} ${num(py)}`).join('L')
+    const points = [from!.slice(0, 2), to!.slice(0, 2), to!.slice(2), from!.slice(2)]
+    const part = points.map(([px, py]) => `${num(px!)} ${num(py!)}`).join('L')
     const id = svg.define('k', (id) => `<clipPath id="${id}"><path d="M${part}Z"/></clipPath>`)
-    drawRing(svg, outer, [top, right, bottom, left], color, ` clip-path="url(#${id})"`)
+    drawRing(svg, outer, [top!, right!, bottom!, left!], color, ` clip-path="url(#${id})"`)
     return
   }
   const level = index % 2 === 0
-  const at = [y + top / 2, endX - right / 2, endY - bottom / 2, x + left / 2][index]
+  const at = [y + top! / 2, endX - right! / 2, endY - bottom! / 2, x + left! / 2][index]
   const [from, to] = level ? [x, endX] : [y, endY]
   // Dots are whole at both ends.
   const pull = style === 'dotted' && width > 3 ? width / 2 : 0
   const line = level
-    ? `M${num(from + pull)} ${num(at)}H${num(to - pull)}`
-    : `M${num(at)} ${num(from + pull)}V${num(to - pull)}`
+    ? `M${num(from + pull)} ${num(at!)}H${num(to - pull)}`
+    : `M${num(at!)} ${num(from + pull)}V${num(to - pull)}`
   const stroke = `${painted('stroke', color)} stroke-width="${num(width)}"${dashes(style, to - from, width, false)}`
   svg.draw(`<path d="${line}" fill="none" ${stroke}/>`)
 }

@@ -19,7 +19,7 @@ const linear = (slope: number, intercept = 0) => {
 /** Between a matrix that does all and one that does nothing; rows for red, green and blue. @param s how much of it is left, 0 to 1 */
 const faded = (s: number, of: (s: number) => readonly number[]) => {
   const [a, b, c, d, e, f, g, h, i] = of(s)
-  return matrix([a, b, c, 0, 0, d, e, f, 0, 0, g, h, i, 0, 0, 0, 0, 0, 1, 0])
+  return matrix([a!, b!, c!, 0, 0, d!, e!, f!, 0, 0, g!, h!, i!, 0, 0, 0, 0, 0, 1, 0])
 }
 
 /** What each filter function is as SVG elements (Filter Effects 1 §13, “filter function equivalents”). */

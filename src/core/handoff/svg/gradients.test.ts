@@ -35,11 +35,11 @@ function svgOf(gradient: Partial<Gradient>): string {
 /** @returns grey at points of the box */
 function greys(gradient: Partial<Gradient>, ...points: [number, number][]): number[] {
   const png = PNG.sync.read(Buffer.from(new Resvg(svgOf(gradient)).render().asPng()))
-  return points.map(([x, y]) => png.data[(png.width * y + x) * 4])
+  return points.map(([x, y]) => png.data[(png.width * y + x) * 4]!)
 }
 const near = (found: number[], wanted: number[]) =>
   found.forEach((each, i) => {
-    expect(Math.abs(each - wanted[i]), `${found} for ${wanted}`).toBeLessThan(5)
+    expect(Math.abs(each - wanted[i]!), `${found} for ${wanted}`).toBeLessThan(5)
   })
 
 test('radial: the colour at the centre, half-way, and the last at the farthest corner', () => {
@@ -66,7 +66,10 @@ test('between stops of unlike opacity colours are mixed premultiplied', () => {
 
 test('no slice leads out of its box: writers of pictures have failed on that', () => {
   const [, slices] = /crispEdges">(.*?)<\/g>/s.exec(svgOf({ shape: 'conic', x: 3, y: 90, angle: 20 }))!
-  const corners = [...slices.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)])
+  const corners = [...slices!.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [
+    Number(x),
+    Number(y),
+  ])
   expect(corners.length).toBeGreaterThan(1000)
-  for (const [x, y] of corners) expect(x >= 0 && x <= 200 && y >= 0 && y <= 100).toBe(true)
+  for (const [x, y] of corners) expect(x! >= 0 && x! <= 200 && y! >= 0 && y! <= 100).toBe(true)
 })

@@ -35,23 +35,23 @@ type Stop = { at: number; color: string }
 function mixed(from: Rgba, to: Rgba, t: number): Rgba {
   const alpha = from[3] * (1 - t) + to[3] * t
   const [r, g, b] = [0, 1, 2].map((c) => {
-    const value = from[c] * from[3] * (1 - t) + to[c] * to[3] * t
+    const value = from[c]! * from[3] * (1 - t) + to[c]! * to[3] * t
     return alpha === 0 ? 0 : value / alpha
   })
-  return [r, g, b, alpha]
+  return [r!, g!, b!, alpha]
 }
 
 /** The colour at a share of the way, percent. */
 function colorAt(stops: readonly Stop[], at: number): string {
   const next = stops.findIndex((stop) => stop.at >= at)
-  if (next <= 0) return (stops[next] ?? stops[stops.length - 1]).color
+  if (next <= 0) return (stops[next] ?? stops[stops.length - 1]!).color
   const [from, to] = [stops[next - 1], stops[next]]
-  return hexOf(mixed(rgba(from.color), rgba(to.color), (at - from.at) / Math.max(1e-6, to.at - from.at)))
+  return hexOf(mixed(rgba(from!.color), rgba(to!.color), (at - from!.at) / Math.max(1e-6, to!.at - from!.at)))
 }
 
 function smooth(stops: readonly Stop[]): Stop[] {
   return stops.flatMap((stop, i) => {
-    const next = stops[i + 1]
+    const next = stops[i + 1]!
     const [from, to] = [rgba(stop.color), next && rgba(next.color)]
     if (!to || from[3] === to[3]) return [stop]
     const more = Array.from({ length: BETWEEN - 1 }, (_, k): Stop => {
@@ -135,7 +135,7 @@ function cutTo({ left, top, right, bottom }: Shape, polygon: readonly Point[]): 
   for (const [axis, edge, way] of sides) {
     const inside = (point: Point) => (point[axis] - edge) * way >= 0
     points = points.flatMap((point, i): Point[] => {
-      const before = points[(i + points.length - 1) % points.length]
+      const before = points[(i + points.length - 1) % points.length]!
       if (inside(before) === inside(point)) return inside(point) ? [point] : []
       const share = (edge - before[axis]) / (point[axis] - before[axis])
       const cut: Point = [

@@ -47,11 +47,11 @@ function colorsOf(svg: string): Map<string, number> {
 
 const groundOf = (blocks: NodeTree[], id: string) => {
   const { doc } = lay({ flow: 'column', fills: oneFill('#ff0000') }, blocks)
-  const page = doc.pagesInOrder()[0].id
+  const page = doc.pagesInOrder()[0]!.id
   const layout = new PageLayout(doc, page, 'desktop', 1440, new ParagraphCache(fonts))
   const box = layout.boxes.get(id)!
   const { x, y } = layout.rect(id)!
-  const [line] = wordAreas(box)
+  const line = wordAreas(box)[0]!
   return colorsOf(groundSvg(doc, layout, new Map(), box, { ...line, x: x + line.x, y: y + line.y }))
 }
 

@@ -26,7 +26,7 @@ export function shape(
   const room = (side: number, sum: number) => (sum > side ? side / sum : 1)
   const scale = Math.max(
     0,
-    Math.min(room(width, a + b), room(height, b + c), room(width, c + d), room(height, d + a)),
+    Math.min(room(width, a! + b!), room(height, b! + c!), room(width, c! + d!), room(height, d! + a!)),
   )
   return { left, top, right, bottom, radii: radii.map((r) => ({ x: r * scale, y: r * scale })) }
 }
@@ -37,11 +37,11 @@ export function inset(of: Shape, [top, right, bottom, left]: readonly number[]):
     radius.x <= x || radius.y <= y ? SHARP : { x: radius.x - x, y: radius.y - y }
   const [a, b, c, d] = of.radii
   return {
-    left: of.left + left,
-    top: of.top + top,
-    right: Math.max(of.left + left, of.right - right),
-    bottom: Math.max(of.top + top, of.bottom - bottom),
-    radii: [cut(a, left, top), cut(b, right, top), cut(c, right, bottom), cut(d, left, bottom)],
+    left: of.left + left!,
+    top: of.top + top!,
+    right: Math.max(of.left + left!, of.right - right!),
+    bottom: Math.max(of.top + top!, of.bottom - bottom!),
+    radii: [cut(a!, left!, top!), cut(b!, right!, top!), cut(c!, right!, bottom!), cut(d!, left!, bottom!)],
   }
 }
 
@@ -75,15 +75,15 @@ export function pathOf({ left, top, right, bottom, radii: [a, b, c, d] }: Shape)
   const arc = ({ x, y }: { x: number; y: number }, toX: number, toY: number) =>
     x > 0 && y > 0 ? `A${num(x)} ${num(y)} 0 0 1 ${num(toX)} ${num(toY)}` : ''
   return (
-    `M${num(left + a.x)} ${num(top)}H${num(right - b.x)}${arc(b, right, top + b.y)}` +
-    `V${num(bottom - c.y)}${arc(c, right - c.x, bottom)}` +
-    `H${num(left + d.x)}${arc(d, left, bottom - d.y)}V${num(top + a.y)}${arc(a, left + a.x, top)}Z`
+    `M${num(left + a!.x)} ${num(top)}H${num(right - b!.x)}${arc(b!, right, top + b!.y)}` +
+    `V${num(bottom - c!.y)}${arc(c!, right - c!.x, bottom)}` +
+    `H${num(left + d!.x)}${arc(d!, left, bottom - d!.y)}V${num(top + a!.y)}${arc(a!, left + a!.x, top)}Z`
   )
 }
 
 /** `<rect>` where one corner is as the others, else `<path>`. */
 export function elementOf(of: Shape, attributes: string): string {
-  const [{ x, y }] = of.radii
+  const { x, y } = of.radii[0]!
   if (of.radii.some((radius) => radius.x !== x || radius.y !== y))
     return `<path d="${pathOf(of)}" ${attributes}/>`
   const round = x > 0 ? ` rx="${num(x)}"${y === x ? '' : ` ry="${num(y)}"`}` : ''

@@ -18,7 +18,7 @@ beforeAll(async () => {
 function svgWith(textDecoration: 'underline' | 'line-through') {
   const file = starterProject('Test', 'home')
   const words = said([{ text: 'ooo ' }, { text: 'ooo', color: '#00aa00' }, { text: ' ooo' }])
-  file.pages[0].sections = [
+  file.pages[0]!.sections = [
     {
       id: 's',
       kind: 'section',
@@ -39,7 +39,7 @@ function svgWith(textDecoration: 'underline' | 'line-through') {
   const doc = Document.fromFile(file)
   return pageSvg(
     doc,
-    new PageLayout(doc, 'home', doc.views[0].id, 1440, new ParagraphCache(fonts)),
+    new PageLayout(doc, 'home', doc.views[0]!.id, 1440, new ParagraphCache(fonts)),
     new Map(),
   )
 }

@@ -51,24 +51,24 @@ function drawGlyphs(
   italic = false,
 ) {
   for (let from = 0; from < sets.length; ) {
-    const { run } = sets[from]
+    const { run } = sets[from]!
     let to = from
-    while (to < sets.length && sets[to].run === run) to++
+    while (to < sets.length && sets[to]!.run === run) to++
     const scale = run.size / run.face.upem
     const slant = italic && !run.face.file.italic ? ` skewX(${num((-Math.atan(SLANT) * 180) / Math.PI)})` : ''
     const uses = sets.slice(from, to).map(({ index, x }) => {
       const glyph = run.glyphs[index]
-      const path = run.face.path(glyph)
+      const path = run.face.path(glyph!)
       if (path === '') return ''
       const id = svg.define(
         'c',
         (id) => `<path id="${id}" d="${shortened(path)}"/>`,
         `glyph ${run.face.id} ${glyph}`,
       )
-      return `<use href="#${id}" x="${num((x - sets[from].x) / scale)}"${run.y[index] ? ` y="${num(-run.y[index] / scale)}"` : ''}/>`
+      return `<use href="#${id}" x="${num((x - sets[from]!.x) / scale)}"${run.y[index] ? ` y="${num(-run.y[index] / scale)}"` : ''}/>`
     })
     if (uses.some(Boolean)) {
-      const place = `translate(${num(sets[from].x)} ${num(baseline)})${slant} scale(${scale.toFixed(6)} -${scale.toFixed(6)})`
+      const place = `translate(${num(sets[from]!.x)} ${num(baseline)})${slant} scale(${scale.toFixed(6)} -${scale.toFixed(6)})`
       svg.draw(`<g transform="${place}" ${painted('fill', color)}>${uses.join('')}</g>`)
     }
     from = to
@@ -135,7 +135,7 @@ function underline(
   const room = Math.min(thickness, 13)
   const gaps = glyphs.flatMap(({ run, index, x }): Gap[] => {
     const scale = run.size / run.face.upem
-    const data = run.face.path(run.glyphs[index])
+    const data = run.face.path(run.glyphs[index]!)
     const found = inkBetween(data, (baseline - top - thickness) / scale, (baseline - top) / scale)
     return found ? [[x + found[0] * scale - room, x + found[1] * scale + room]] : []
   })

@@ -41,7 +41,7 @@ function ShortChoice<T>(props: Props<T>) {
       modal={false}
       defaultOpen={props.atOnce}
       value={at < 0 ? null : at}
-      onValueChange={(index) => index !== null && index !== at && onChoose(options[index].value)}
+      onValueChange={(index) => index !== null && index !== at && onChoose(options[index]!.value)}
       items={options.map((option, i) => ({ value: i, label: option.label }))}
     >
       <Select.Trigger className={props.className} aria-label={props.name}>
