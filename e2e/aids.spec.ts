@@ -14,7 +14,7 @@ test('a guide is pulled out of a ruler, snaps, is snapped to, and goes when it i
   const column = (await desk.locator('[data-column="5"]').first().boundingBox())!
   await desk.mouse.move(ruler.x + 6, ruler.y + 60)
   await desk.mouse.down()
-  await desk.mouse.move(column.x + 1.5, ruler.y + 90, { steps: 6 })
+  await desk.mouse.move(column.x + 0.5, ruler.y + 90, { steps: 6 })
   await expect(desk.locator('[data-guide-words]')).toContainText('524 · column 5, left edge')
   await desk.mouse.up()
   await saved(desk)

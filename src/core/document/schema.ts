@@ -186,6 +186,8 @@ export const AboutSchema = v.strictObject({
   lang: v.optional(LangSchema),
   /** The picture that browsers show beside its name. */
   icon: v.optional(IdSchema),
+  /** The families that a page may be set in before more are marked; left out: three. */
+  families: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50))),
 })
 
 /** A colour world of the whole site: tokens say their colours in it, as of its id. The first is the one that `$value`s are of. */

@@ -311,6 +311,18 @@ describe('edits', () => {
     expect(doc.views.map((view) => view.id)).toEqual(['desktop', 'mobile'])
   })
 
+  test('what holds for the whole site is set, put back, and said', () => {
+    const doc = sample()
+    const edit: Edit = { op: 'project', about: { families: 2, lang: 'cy' } }
+    const inverse = applyEdit(doc, edit)
+    expect(doc.about).toEqual({ families: 2, lang: 'cy' })
+    expect(moduleFor(edit).words(edit, doc)).toBe(
+      'The project’s most families on a page 2; The project’s language cy',
+    )
+    applyEdit(doc, inverse)
+    expect(doc.about).toEqual({})
+  })
+
   test('what makes one list of views of another says only what differs', () => {
     const [desktop, mobile] = sample().views
     expect(viewEdits([desktop!, mobile!], [desktop!, { ...mobile!, fold: 700, safe: 320 }])).toEqual([

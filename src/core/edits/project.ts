@@ -14,6 +14,7 @@ export const project: EditModule<ProjectEdit> = {
       v.strictObject({
         lang: v.optional(v.nullable(AboutSchema.entries.lang.wrapped)),
         icon: v.optional(v.nullable(AboutSchema.entries.icon.wrapped)),
+        families: v.optional(v.nullable(AboutSchema.entries.families.wrapped)),
       }),
     ),
   }),
@@ -26,7 +27,7 @@ export const project: EditModule<ProjectEdit> = {
       draft.name = name
     }
     if (about) {
-      const before: Record<string, string | undefined> = draft.about
+      const before: Record<string, string | number | undefined> = draft.about
       const next = { ...before, ...about }
       inverse.about = Object.fromEntries(Object.keys(about).map((key) => [key, before[key] ?? null]))
       draft.about = Object.fromEntries(Object.entries(next).filter(([, value]) => value != null))
@@ -55,5 +56,13 @@ export const project: EditModule<ProjectEdit> = {
   words: ({ name, about }) =>
     name !== undefined
       ? `The project is named ${quoted(name)}`
-      : `The project’s ${about && 'icon' in about ? 'icon' : 'language'} ${Object.values(about ?? {})[0] ?? 'put back'}`,
+      : Object.entries(about ?? {})
+          .map(([key, value]) => `The project’s ${SAID[key] ?? key} ${value ?? 'put back'}`)
+          .join('; '),
+}
+
+const SAID: Readonly<Record<string, string>> = {
+  lang: 'language',
+  icon: 'icon',
+  families: 'most families on a page',
 }

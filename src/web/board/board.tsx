@@ -306,13 +306,13 @@ export function Board() {
           {editor.showLattice && <SafeArea {...place} />}
           <SharedSections {...place} />
           {i === 0 && <SectionHeights {...place} />}
-          <Fold {...place} />
           {editor.showLattice && <EmptyAreas {...place} />}
           <Guides {...place} />
           <PinnedGauges {...place} />
           <ScalingPoints {...place} />
           <Selection {...place} />
           {editor.rulers && <Rulers {...place} />}
+          <Fold {...place} />
           <ColumnHeader {...place} />
           {editor.showLattice && (
             <BreakageStrip {...place} top={Math.max(place.top - (editor.rulers ? RULER : 0), 44)} />

@@ -9,6 +9,7 @@ import type { Rect } from '../../core/layout/rect'
 import { useBoard } from '../editor/use-editor'
 import { Notches } from './notches'
 import { RULER, type SheetPlace } from './sheet-place'
+import { SizeTag } from './size-tag'
 
 /** The stretches of 0 … `length` that lie outside of `holes`, then those in them. */
 function cut(length: number, holes: readonly [number, number][]): [outside: string, inside: string] {
@@ -237,16 +238,21 @@ export function SectionHeights({ layout, left, top, zoom }: Omit<SheetPlace, 'vi
   )
 }
 
+/** The fold: a line over the sheet, said in the strip that the ruler runs in, where it covers nothing of the page. */
 export function Fold({ view, left, top, zoom }: Omit<SheetPlace, 'layout'>) {
   const y = Math.round(top + view.fold * zoom)
   return (
     <div
       className="pointer-events-none absolute"
-      style={{ left: left - 6, top: y, width: view.width * zoom + 12 }}
+      style={{ left: left - RULER, top: y, width: view.width * zoom + RULER + 6 }}
       aria-hidden="true"
     >
       <div className="border-t border-dashed" style={{ borderColor: 'var(--sheet-gold)' }} />
-      <div className="absolute -top-2.25 right-0 rounded-field bg-(--gold-wash) px-1.5 text-tiny font-semibold leading-4.5 text-(--gold-text)">
+      <div
+        data-fold={view.id}
+        className="absolute top-0 left-0 -translate-y-1/2 rotate-180 rounded-field bg-(--gold-wash) px-1.5 text-center text-tiny font-semibold whitespace-nowrap text-(--gold-text) [writing-mode:vertical-rl]"
+        style={{ width: RULER, lineHeight: `${RULER}px` }}
+      >
         fold {view.fold}
       </div>
     </div>
@@ -278,11 +284,7 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
           ? `${cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`} · `
           : ''
         const only = editor.selection.length === 1
-        // About as wide as its words.
-        const tagWidth = 100 + 6.5 * columns.length
         const turn = layout.boxes.get(id)?.resolved.rotate ?? 0
-        // The tag stays upright below what is seen of a turned block, and right of the sheet's ruler.
-        const seen = turn === 0 ? rect : layout.seen(id)!
         return (
           <Fragment key={id}>
             <div
@@ -303,21 +305,16 @@ export function Selection({ view, layout, left, top, zoom }: SheetPlace) {
               )}
             </div>
             {only && !editor.gauge && (
-              <div
-                className="pointer-events-none absolute whitespace-nowrap rounded-field px-1.5 text-small font-semibold leading-4.75 text-white tabular-nums"
-                style={{
-                  left: Math.round(
-                    Math.max(left, Math.min(left + seen.x * zoom, boardSize.width - tagWidth)),
-                  ),
-                  top: Math.round(top + (seen.y + seen.height) * zoom) + 7,
-                  background: 'var(--sheet-pine)',
-                }}
-                data-size-tag={view.id}
-              >
-                {columns}
-                {formatPx(rect.width)} × {formatPx(rect.height)}
-                {turn !== 0 && ` · ${formatPx(turn)}°`}
-              </div>
+              <SizeTag
+                id={id}
+                rect={rect}
+                columns={columns}
+                view={view}
+                layout={layout}
+                left={left}
+                top={top}
+                zoom={zoom}
+              />
             )}
           </Fragment>
         )

@@ -1,7 +1,7 @@
 /** What is to be looked at in a sheet's type, in gold; in words for what is selected. */
 import { useEffect, useState } from 'react'
 import type { PageLayout } from '../../core/layout/page'
-import { type TypeMark, typeMarksIn } from '../../core/proof/type-marks'
+import { MOST_FAMILIES, type TypeMark, typeMarksIn } from '../../core/proof/type-marks'
 import { useBoard } from '../editor/use-editor'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
@@ -14,12 +14,12 @@ const REST = 250
 type Found = { layout: PageLayout; version: number; marks: TypeMark[] }
 
 /** Looked for once nothing changes and the browser has nothing else to do. */
-function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string): TypeMark[] {
+function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string, families: number): TypeMark[] {
   const [found, setFound] = useState<Found>()
   const { version } = layout
   useEffect(() => {
     let idle = 0
-    const looking = typeMarksIn(layout, { layout: leading, name })
+    const looking = typeMarksIn(layout, { layout: leading, name }, families)
     const marks: TypeMark[] = []
     // As much at a time as the browser has time for.
     const look = (deadline: IdleDeadline) => {
@@ -37,7 +37,7 @@ function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string): Ty
       clearTimeout(timer)
       cancelIdleCallback(idle)
     }
-  }, [layout, leading, name, version])
+  }, [layout, leading, name, families, version])
   // While it changes they would lie where their words were.
   return found?.layout === layout && found.version === version ? found.marks : NONE
 }
@@ -46,7 +46,8 @@ const NONE: TypeMark[] = []
 export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
   const [wide] = editor.shownViews
-  const marks = useTypeMarks(layout, editor.layoutOf(wide!.id) ?? layout, wide!.name)
+  const leading = editor.layoutOf(wide!.id) ?? layout
+  const marks = useTypeMarks(layout, leading, wide!.name, editor.doc.about.families ?? MOST_FAMILIES)
   if (editor.drag || editor.editing?.view === view.id || marks.length === 0) return null
   const [selected] = editor.view.id === view.id && editor.selection.length === 1 ? editor.selection : []
   const { width, height } = editor.boardSize

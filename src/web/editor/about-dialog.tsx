@@ -3,6 +3,9 @@
 import * as v from 'valibot'
 import { DEFAULT_LANG } from '../../core/document/language'
 import { pathProblem, tidyPath } from '../../core/document/paths'
+import { AboutSchema } from '../../core/document/schema'
+import type { ProjectEdit } from '../../core/edits/edit'
+import { MOST_FAMILIES } from '../../core/proof/type-marks'
 import { LangSchema } from '../../core/properties/values'
 import { Dialog } from '../parts/dialog'
 import { pictureUrl } from '../session/pictures'
@@ -17,7 +20,7 @@ export function AboutDialog() {
     set: { description?: string | null; lang?: string | null; preview?: string | null },
     label: string,
   ) => void editor.commit([{ op: 'page-meta', id: page.id, set }], label)
-  const ofSite = (about: { lang?: string | null; icon?: string | null }, label: string) =>
+  const ofSite = (about: NonNullable<ProjectEdit['about']>, label: string) =>
     void editor.commit([{ op: 'project', about }], label)
   return (
     <Dialog title={`About ${page.name}`} onClose={() => editor.set({ dialog: undefined })} width={560}>
@@ -46,6 +49,10 @@ export function AboutDialog() {
           value={doc.about.lang ?? ''}
           placeholder="en"
           onChange={(lang) => ofSite({ lang: lang || null }, 'Language of the site')}
+        />
+        <Families
+          value={doc.about.families}
+          onChange={(families) => ofSite({ families }, 'Most families on a page')}
         />
       </div>
       <PictureRow
@@ -141,6 +148,31 @@ function Language({
           {problem}
         </span>
       )}
+    </label>
+  )
+}
+
+/** How many families a page is set in before more are marked on its sheets. */
+function Families({
+  value,
+  onChange,
+}: {
+  value: number | undefined
+  onChange: (most: number | null) => void
+}) {
+  const { field, problem } = useTyped(value === undefined ? '' : String(value), (typed) => {
+    const most = typed.trim() === '' ? null : Number(typed)
+    if (most !== null && !v.is(AboutSchema.entries.families, most)) return 'A whole number from 1 to 50.'
+    onChange(most)
+    return undefined
+  })
+  return (
+    <label className="grid content-start gap-1">
+      <span className="font-semibold">Families on a page, at most</span>
+      <input className="text-field" inputMode="numeric" placeholder={String(MOST_FAMILIES)} {...field} />
+      <span role={problem ? 'alert' : undefined} className={`text-small ${problem ? 'text-error' : 'soft'}`}>
+        {problem ?? 'Texts in more are marked on the sheets.'}
+      </span>
     </label>
   )
 }

@@ -151,7 +151,7 @@ function Desk() {
       </PanelBoundary>
       <main className="relative flex min-h-0 flex-1">
         {editor.panels.ledger && (
-          <PanelBoundary name="The ledger" className="w-59 flex-none">
+          <PanelBoundary name="The ledger" className="w-63 flex-none">
             <Ledger />
           </PanelBoundary>
         )}

@@ -188,7 +188,7 @@ export function Ledger() {
         drag.current = { id, y: event.clientY, moving: false }
     },
   })
-  if (!editor.page) return <aside aria-label="Ledger" className="w-60 border-r border-base-300" />
+  if (!editor.page) return <aside aria-label="Ledger" className="w-64 border-r border-base-300" />
   const list = {
     [HOME]: 'ledger',
     'aria-label': `Sections of ${editor.page.name}`,
@@ -199,12 +199,12 @@ export function Ledger() {
   return (
     <aside
       aria-label="Ledger"
-      className="over-board flex w-60 flex-none flex-col border-r border-base-300 bg-base-100"
+      className="over-board flex w-64 flex-none flex-col border-r border-base-300 bg-base-100"
     >
       <div className="flex h-7.5 flex-none items-end px-3 pb-1 text-small soft">
         <span className="flex-1 pl-4">Section</span>
-        <span className="w-14.5 text-right">Height</span>
-        <span className="w-12 text-right">From</span>
+        <span className="w-11.5 text-right">Height</span>
+        <span className="mr-6 w-9.5 text-right">From</span>
       </div>
       <div
         ref={tree}

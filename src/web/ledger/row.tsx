@@ -111,36 +111,31 @@ function RowOf({
   const editor = useStillEditor()
   const { node, section, hidden, name, selected } = shown
   const shared = node.source !== undefined
-  const switches = (
-    <span className="hidden w-12 flex-none justify-end group-hover:flex">
-      {!shared && (
-        <RowSwitch
-          label={node.locked ? `Unlock ${name}` : `Lock ${name}`}
-          onPress={() =>
-            editor.commit(
-              [{ op: 'meta', node: node.id, locked: !node.locked }],
-              node.locked ? 'Unlock' : 'Lock',
+  const lock = !shared && (
+    <RowSwitch
+      label={node.locked ? `Unlock ${name}` : `Lock ${name}`}
+      onPress={() =>
+        editor.commit([{ op: 'meta', node: node.id, locked: !node.locked }], node.locked ? 'Unlock' : 'Lock')
+      }
+    >
+      {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
+    </RowSwitch>
+  )
+  const hide = (
+    <RowSwitch
+      label={hidden ? `Show ${name}` : `Hide ${name}`}
+      onPress={() =>
+        shared
+          ? editor.change(
+              node,
+              { hidden: !hidden },
+              `${hidden ? 'Show' : 'Leave out'} ${node.name} on this page`,
             )
-          }
-        >
-          {node.locked ? <Lock {...ICON} /> : <LockOpen {...ICON} />}
-        </RowSwitch>
-      )}
-      <RowSwitch
-        label={hidden ? `Show ${name}` : `Hide ${name}`}
-        onPress={() =>
-          shared
-            ? editor.change(
-                node,
-                { hidden: !hidden },
-                `${hidden ? 'Show' : 'Leave out'} ${node.name} on this page`,
-              )
-            : editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])
-        }
-      >
-        {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
-      </RowSwitch>
-    </span>
+          : editor.setProps({ hidden: !hidden }, hidden ? 'Show' : 'Hide', undefined, [node])
+      }
+    >
+      {hidden ? <EyeOff {...ICON} /> : <Eye {...ICON} />}
+    </RowSwitch>
   )
   const chevron = open ? <ChevronDown {...ICON} /> : <ChevronRight {...ICON} />
   return (
@@ -213,7 +208,7 @@ function RowOf({
         <span className={`min-w-0 flex-1 truncate ${section ? 'font-semibold' : ''}`}>{name}</span>
       )}
       {node.locked && (
-        <span className="flex-none soft group-hover:hidden">
+        <span className={`flex-none soft ${section ? '' : 'group-hover:hidden'}`}>
           <Lock {...ICON} />
         </span>
       )}
@@ -225,14 +220,17 @@ function RowOf({
       {section ? (
         <>
           <SectionFigures shown={shown} />
-          {switches}
+          <span className="ml-1 flex w-6 flex-none opacity-0 group-hover:opacity-100">{hide}</span>
         </>
       ) : (
         <>
           <span className="max-w-23 flex-none truncate pl-1 text-small group-hover:hidden soft">
             {shown.words}
           </span>
-          {switches}
+          <span className="hidden w-12 flex-none justify-end group-hover:flex">
+            {lock}
+            {hide}
+          </span>
         </>
       )}
     </div>
@@ -255,38 +253,39 @@ function SectionFigures({ shown: { node, height, from, why } }: { shown: RowShow
   const editor = useStillEditor()
   return (
     <>
-      <span
-        className="w-13.5 flex-none text-right font-semibold"
-        data-height-of={node.id}
-        title={why}
-        onPointerDown={(event) => event.stopPropagation()}
-        onClick={(event) => event.stopPropagation()}
-        onDoubleClick={(event) => event.stopPropagation()}
-      >
-        {node.source !== undefined ? (
-          <span className="px-1 tabular-nums soft">{formatPx(height)}</span>
-        ) : (
-          <NumberChip
-            label={`Height of ${node.name}`}
-            value={height}
-            className="rounded-field px-1 font-semibold tabular-nums hover:bg-base-300/60"
-            // “rest”: what is left of the first screen.
-            context={{
-              min: 0,
-              max: 100_000,
-              whole: editor.view.fold,
-              rest: Math.max(0, editor.view.fold - (from ?? 0)),
-            }}
-            onChange={(px) =>
-              editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [node])
-            }
-          />
-        )}
+      <span className="flex w-11.5 flex-none justify-end font-semibold">
+        {/* The room before the figure is the row’s. */}
+        <span
+          data-height-of={node.id}
+          title={why}
+          onPointerDown={(event) => event.stopPropagation()}
+          onClick={(event) => event.stopPropagation()}
+          onDoubleClick={(event) => event.stopPropagation()}
+        >
+          {node.source !== undefined ? (
+            <span className="px-1 tabular-nums soft">{formatPx(height)}</span>
+          ) : (
+            <NumberChip
+              label={`Height of ${node.name}`}
+              value={height}
+              className="rounded-field px-1 font-semibold tabular-nums hover:bg-base-300/60"
+              // “rest”: what is left of the first screen.
+              context={{
+                min: 0,
+                max: 100_000,
+                whole: editor.view.fold,
+                rest: Math.max(0, editor.view.fold - (from ?? 0)),
+              }}
+              onChange={(px) =>
+                editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [
+                  node,
+                ])
+              }
+            />
+          )}
+        </span>
       </span>
-      <span
-        className="w-11 flex-none text-right text-small tabular-nums soft group-hover:hidden"
-        data-offset-of={node.id}
-      >
+      <span className="w-9.5 flex-none text-right text-small tabular-nums soft" data-offset-of={node.id}>
         {from === undefined ? '–' : formatPx(from)}
       </span>
     </>

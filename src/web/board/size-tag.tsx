@@ -1,0 +1,52 @@
+/** The size of what is selected, written beside it where it covers least of the page. */
+import { useLayoutEffect, useRef } from 'react'
+import { besides, type Side } from '../../core/arrange/beside'
+import { formatPx } from '../../core/lattice/solve'
+import type { Rect } from '../../core/layout/rect'
+import { useBoard } from '../editor/use-editor'
+import type { SheetPlace } from './sheet-place'
+
+/** Screen px. */
+const HIGH = 19
+const GAP = 7
+
+type Props = Omit<SheetPlace, 'tall' | 'theme'> & { id: string; rect: Rect; columns: string }
+
+/** @param columns what it takes of the lattice, in words, or '' */
+export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Props) {
+  const editor = useBoard()
+  const turn = layout.boxes.get(id)?.resolved.rotate ?? 0
+  // The tag stays upright beside what is seen of a turned block.
+  const seen = turn === 0 ? rect : layout.seen(id)!
+  const words = `${columns}${formatPx(rect.width)} × ${formatPx(rect.height)}${turn === 0 ? '' : ` · ${formatPx(turn)}°`}`
+  // About as wide as its words.
+  const wide = 14 + 6.9 * words.length
+  const before = useRef<Side>(undefined)
+  const { boardSize } = editor
+  const found = besides(layout, seen, { width: wide / zoom, height: HIGH / zoom }, GAP / zoom, view.width)
+  const onBoard = ({ x, y }: Rect) =>
+    left + x * zoom >= 0 &&
+    left + x * zoom + wide <= boardSize.width &&
+    top + y * zoom >= 0 &&
+    top + y * zoom + HIGH <= boardSize.height
+  const on = found.filter(({ rect }) => onBoard(rect))
+  // What is pulled keeps it at its side: nothing jumps.
+  const held = editor.drag && on.find(({ side }) => side === before.current)
+  const { side, rect: place } = held ?? on[0] ?? found[0]!
+  useLayoutEffect(() => {
+    before.current = side
+  })
+  return (
+    <div
+      className="pointer-events-none absolute whitespace-nowrap rounded-field px-1.5 text-small font-semibold leading-4.75 text-white tabular-nums"
+      style={{
+        left: Math.round(Math.min(left + place.x * zoom, boardSize.width - wide)),
+        top: Math.round(top + place.y * zoom),
+        background: 'var(--sheet-pine)',
+      }}
+      data-size-tag={view.id}
+    >
+      {words}
+    </div>
+  )
+}
