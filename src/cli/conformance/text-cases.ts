@@ -67,6 +67,24 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: balanced into no more lines than it is filled into; of one that is cut off the lines that are shown':
+    project(
+      text(
+        'of seed un\u00adder\u00adneath the in bor\u00adrow un\u00adder\u00adneath of seed a spring glass\u00adhouse a lend\u00ading',
+        {
+          fontFamily: 'Urbanist',
+          fontSize: 40,
+          width: px(276),
+          textWrap: 'balance',
+        },
+      ),
+      ...[2, 3].map((maxLines) =>
+        text(
+          'packet underneath germination a seed packet packet returning in borrow spring packet underneath harvest seed the a a the spring workshop the',
+          { fontFamily: 'Urbanist', fontSize: 40, width: px(629), textWrap: 'balance', maxLines },
+        ),
+      ),
+    ),
   'text: pretty, a short last word gets company, each forced part by itself, and hyphens do not pile up (CSS Text 4 §6.4.3)':
     project(
       ...[

@@ -15,8 +15,8 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
     hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
   }
 }
-const broken = (widths: readonly number[], room: number, hyphens: readonly number[] = []) =>
-  balanced(opportunitiesOf(widths, hyphens), room)
+const broken = (widths: readonly number[], room: number, hyphens: readonly number[] = [], most = 30) =>
+  balanced(opportunitiesOf(widths, hyphens), room, most)
 
 describe('balanced lines', () => {
   test('are about as long as one another', () => {
@@ -36,6 +36,12 @@ describe('balanced lines', () => {
   test('a hyphen ends a line where nothing else fits as well', () => {
     expect(broken([5, 5, 5, 5, 5], 18, [1])).not.toContain(1)
     expect(broken([9, 9, 9, 9], 12, [0])).toEqual([0, 1, 2, 3])
+  })
+  test('of the ways into no more lines than there are the best is taken', () => {
+    // Whole words in four lines beat parted ones in three, which is all there is room for.
+    expect(broken([60, 60, 40, 50], 100, [2])).toHaveLength(3)
+    expect(broken([60, 30, 30, 60, 30], 95, [1, 3], 3)).toHaveLength(3)
+    expect(broken([60, 30, 30, 60, 30], 95, [1, 3], 2)).toBeUndefined()
   })
   test('three words make as narrow a text as can be', () => {
     expect(broken([4, 4, 7], 14)).toEqual([1, 2])
@@ -68,7 +74,7 @@ describe('a pretty end', () => {
 
   test('a word goes down to the last, whose own length does not count', () => {
     expect(ended([40, 40, 40, 20, 10], 130, 2)).toEqual([2, 4])
-    expect(balanced(opportunitiesOf([30, 10, 10, 20, 10]), 62)).toEqual([1, 4])
+    expect(broken([30, 10, 10, 20, 10], 62)).toEqual([1, 4])
     expect(ended([30, 10, 10, 20, 10], 62, 2)).toEqual([2, 4])
   })
   test('but not where that leaves too much of the line before', () => {

@@ -2,7 +2,7 @@
  * `text-wrap: balance` and `pretty` (CSS Text 4 §6.4.3) as Chromium does them: of all ways to break a text into lines the one in which the
  * squares of what is left of each add up to least, after the paragraphs of TeX (Knuth and Plass 1981). Found by some thousands of texts in
  * it: only up to the first forced break, with what is held against a line that ends in a hyphen, or has no more than the last word or a
- * part of it. Balanced are texts of six lines at most; a pretty one keeps all but its last four as they are, and these, too, unless the last
+ * part of it. Balanced are texts of six lines at most, into as many or fewer; a pretty one keeps all but its last four as they are, and these, too, unless the last
  * has one short word, or hyphens end the two before it.
  */
 
@@ -55,22 +55,34 @@ function narrowest({ count, width }: Opportunities, room: number): number[] | un
 
 /**
  * @param room px
- * @returns the opportunities to take, the last of them the end; undefined: something does not fit however it is broken
+ * @param lines as many as they are, and may be at most
+ * @returns the opportunities to take, the last of them the end; undefined: it is left as it is
  */
-export const balanced = (opportunities: Opportunities, room: number): number[] | undefined =>
-  isFew(opportunities.count) ? narrowest(opportunities, room) : bestOf(opportunities, room, BALANCE)
+export function balanced(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
+  if (isFew(opportunities.count)) return narrowest(opportunities, room)
+  return bestOf(opportunities, room, BALANCE, lines)
+}
 
-/** As `balanced`: of the last lines of a text that do not end well. @param lines as many as they are, and may be at most */
+/** As `balanced`: of the last lines of a text that do not end well. What would be best in more lines is looked for, and then left. */
 export function pretty(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
   if (isFew(opportunities.count)) return undefined
   const best = bestOf(opportunities, room, PRETTY)
   return best && best.length <= lines ? best : undefined
 }
 
-function bestOf(opportunities: Opportunities, room: number, { alone, last }: Held): number[] | undefined {
+/** @param most lines; left out: as many as it takes */
+function bestOf(
+  opportunities: Opportunities,
+  room: number,
+  { alone, last }: Held,
+  most?: number,
+): number[] | undefined {
   const { count, width, hyphenSize } = opportunities
-  const scores = new Float64Array(count).fill(Number.POSITIVE_INFINITY)
-  const before = new Int32Array(count).fill(-1)
+  /** One score an opportunity and a number of lines that end there; where any number will do, one an opportunity. */
+  const lines = most ?? 1
+  const further = most === undefined ? 0 : 1
+  const scores = new Float64Array(count * lines).fill(Number.POSITIVE_INFINITY)
+  const before = new Int32Array(count * lines).fill(-1)
   const lastWord = lastWordBehind(opportunities)
   const hyphenAt = (at: number) => HYPHEN * hyphenSize(at) * room
   /** The first from which a line still reaches. */
@@ -84,21 +96,28 @@ function bestOf(opportunities: Opportunities, room: number, { alone, last }: Hel
         active = from + 1
         continue
       }
-      const score =
-        (from < 0 ? 0 : scores[from]!) +
+      const own =
         (counts ? left * left : 0) +
         held +
         (!counts && from >= 0 ? LAST_HYPHEN * hyphenAt(from) : 0) +
         (from >= lastWord ? alone : 0)
-      if (score <= scores[to]!) {
-        scores[to] = score
-        before[to] = from
+      for (let line = from < 0 ? 0 : further; line < (from < 0 ? 1 : lines); line++) {
+        const score = own + (from < 0 ? 0 : scores[from * lines + line - further]!)
+        const at = to * lines + line
+        if (score > scores[at]!) continue
+        scores[at] = score
+        before[at] = from
       }
     }
-    if (!Number.isFinite(scores[to]) && active > to - 1) return undefined
   }
-  if (!Number.isFinite(scores[count - 1])) return undefined
+  let line = 0
+  for (let each = 1; each < lines; each++)
+    if (scores[(count - 1) * lines + each]! < scores[(count - 1) * lines + line]!) line = each
+  if (!Number.isFinite(scores[(count - 1) * lines + line]!)) return undefined
   const taken: number[] = []
-  for (let at = count - 1; at >= 0; at = before[at]!) taken.unshift(at)
+  for (let at = count - 1; at >= 0; line -= further) {
+    taken.unshift(at)
+    at = before[at * lines + line]!
+  }
   return taken
 }

@@ -85,6 +85,7 @@ export class Paragraph extends FittingText {
   private readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
+  private readonly mostLines: number | undefined
   private readonly base: PieceStyle
   private readonly isFlush: boolean
 
@@ -95,6 +96,7 @@ export class Paragraph extends FittingText {
     this.size = style.fontSize
     this.anywhere = style.overflowWrap === 'anywhere' && style.textWrap !== 'nowrap'
     this.wrapping = style.textWrap
+    this.mostLines = alone ? style.maxLines : undefined
     this.base = baseStyle(style)
     this.isFlush = style.textAlign === 'justify'
     const height = style.lineHeight!
@@ -236,8 +238,8 @@ export class Paragraph extends FittingText {
   /** Breaks, into `found`. */
   private breakLines(width: number) {
     this.breakGreedily(width)
-    if (this.wrapping === 'balance') balanceLines(found, this, width)
-    else if (this.wrapping === 'pretty') endPrettily(found, this, width)
+    if (this.wrapping === 'balance') balanceLines(found, this, width, this.mostLines)
+    else if (this.wrapping === 'pretty') endPrettily(found, this, width, this.mostLines)
   }
 
   private breakGreedily(width: number) {

@@ -1,7 +1,7 @@
 /** Lines that were filled, broken anew: all of a short text, or those at its end. */
 import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
 import type { FoundLines } from './found-lines'
-import { UNIT } from './unit'
+import { downToUnit, UNIT } from './unit'
 
 /** Where a text may break: one entry an opportunity, the last at its end. */
 export type Places = {
@@ -25,9 +25,13 @@ function endOfPart(found: FoundLines, { required }: Places, first: number): numb
   return last
 }
 
-/** Lines up to the first forced break about as long as one another; those behind it as they are. @param width px */
-export function balanceLines(found: FoundLines, places: Places, width: number) {
-  const last = endOfPart(found, places, 0)
+/**
+ * Lines up to the first forced break about as long as one another; those behind it as they are.
+ * @param width px
+ * @param most lines that are shown: those alone are seen to, the last of them as the end
+ */
+export function balanceLines(found: FoundLines, places: Places, width: number, most = found.count) {
+  const last = Math.min(endOfPart(found, places, 0), most - 1)
   if (last === 0 || last >= MOST_BALANCED) return
   // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
   const isAll = found.indices[last] === places.nexts.length - 1
@@ -35,10 +39,10 @@ export function balanceLines(found: FoundLines, places: Places, width: number) {
   replace(found, places, 0, last, width, balanced)
 }
 
-/** Each part between forced breaks with an end that is neither one short word nor behind hyphens that pile up. @param width px */
-export function endPrettily(found: FoundLines, places: Places, width: number) {
-  for (let first = 0; first < found.count; ) {
-    const last = endOfPart(found, places, first)
+/** Each part between forced breaks with an end that is neither one short word nor behind hyphens that pile up. As `balanceLines`. */
+export function endPrettily(found: FoundLines, places: Places, width: number, most = found.count) {
+  for (let first = 0; first < Math.min(found.count, most); ) {
+    const last = Math.min(endOfPart(found, places, first), most - 1)
     const more = endsBadly(found, places, first, last, width)
       ? replace(found, places, Math.max(first, last + 1 - LAST_SEEN_TO), last, width, pretty)
       : 0
@@ -79,7 +83,8 @@ function replace(
     count: found.indices[last]! - before!,
     width: (from: number, to: number) => {
       const at = to + before! + 1
-      return advances[visible[at]!]! - advances[startOf(from)!]! + hyphens[at]!
+      // Places in whole layout units, as in Chromium: ties are ties.
+      return downToUnit(advances[visible[at]!]!) - downToUnit(advances[startOf(from)!]!) + hyphens[at]!
     },
     hyphenSize: (opportunity: number) => {
       const at = opportunity + before! + 1
