@@ -20,7 +20,7 @@ export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Pr
   const seen = turn === 0 ? rect : layout.seen(id)!
   const words = `${columns}${formatPx(rect.width)} × ${formatPx(rect.height)}${turn === 0 ? '' : ` · ${formatPx(turn)}°`}`
   // About as wide as its words.
-  const wide = 14 + 6.9 * words.length
+  const wide = 12 + 6 * words.length
   const before = useRef<Side>(undefined)
   const { boardSize } = editor
   const found = besides(layout, seen, { width: wide / zoom, height: HIGH / zoom }, GAP / zoom, view.width)
