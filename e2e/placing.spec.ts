@@ -217,6 +217,7 @@ test('the menu opens at a row of the ledger by right press, and by its key; the 
   await row(desk, 'Footer').click()
   await desk.keyboard.press('ContextMenu')
   await expect(menu).toBeVisible()
+  await expect.poll(() => menu.evaluate((each) => each.contains(document.activeElement))).toBe(true)
   await desk.keyboard.type('dup')
   await desk.keyboard.press('Enter')
   await expect(row(desk, 'Footer')).toHaveCount(2)

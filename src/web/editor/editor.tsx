@@ -117,6 +117,8 @@ function Desk() {
       }
       // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.
       if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
+      // What is typed is the open menu's, also before it has the focus.
+      if (editor.menu && !/^(Mod|Alt)\+/.test(keys) && keys !== 'Escape') return
       const command = commandFor(keys)
       if (!command || command.isHeld || (command.when && !command.when(editor))) return
       if (event.defaultPrevented) return
