@@ -2,8 +2,8 @@
  * `text-wrap: balance` and `pretty` (CSS Text 4 §6.4.3) as Chromium does them: of all ways to break a text into lines the one in which the
  * squares of what is left of each add up to least, after the paragraphs of TeX (Knuth and Plass 1981). Found by some thousands of texts in
  * it: only up to the first forced break, with what is held against a line that ends in a hyphen, or has no more than the last word or a
- * part of it. Balanced are texts of six lines at most, into as many or fewer; a pretty one keeps all but its last four as they are, and these, too, unless the last
- * has one short word, or hyphens end the two before it.
+ * part of it. Balanced are texts of six lines at most, into as many or fewer; a pretty one keeps all but its last four as they are, and
+ * these, too, unless the last has one short word, or hyphens end the two before it.
  */
 
 /** Lines of a text that are balanced, at most. */
@@ -63,61 +63,62 @@ export function balanced(opportunities: Opportunities, room: number, lines: numb
   return bestOf(opportunities, room, BALANCE, lines)
 }
 
-/** As `balanced`: of the last lines of a text that do not end well. What would be best in more lines is looked for, and then left. */
+/** As `balanced`: of the last lines of a text that do not end well. Where more lines would be better still, it is left as it is. */
 export function pretty(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
   if (isFew(opportunities.count)) return undefined
-  const best = bestOf(opportunities, room, PRETTY)
+  const best = bestOf(opportunities, room, PRETTY, opportunities.count)
   return best && best.length <= lines ? best : undefined
 }
 
-/** @param most lines; left out: as many as it takes */
-function bestOf(
-  opportunities: Opportunities,
-  room: number,
-  { alone, last }: Held,
-  most?: number,
-): number[] | undefined {
-  const { count, width, hyphenSize } = opportunities
-  /** One score an opportunity and a number of lines that end there; where any number will do, one an opportunity. */
-  const lines = most ?? 1
-  const further = most === undefined ? 0 : 1
-  const scores = new Float64Array(count * lines).fill(Number.POSITIVE_INFINITY)
-  const before = new Int32Array(count * lines).fill(-1)
-  const lastWord = lastWordBehind(opportunities)
-  const hyphenAt = (at: number) => HYPHEN * hyphenSize(at) * room
+/**
+ * The best way into so many lines or fewer. By opportunity and number of lines that end there: the least score, and the opportunity in
+ * front of the last of them.
+ */
+function bestOf(opportunities: Opportunities, room: number, held: Held, most: number): number[] | undefined {
+  const { count, width } = opportunities
+  const scores = new Float64Array(count * most).fill(Number.POSITIVE_INFINITY)
+  const before = new Int32Array(count * most).fill(-1)
+  const scoreOf = lineScores(opportunities, room, held)
   /** The first from which a line still reaches. */
   let active = -1
-  for (let to = 0; to < count; to++) {
-    const held = hyphenAt(to)
-    const counts = last || to < count - 1
+  for (let to = 0; to < count; to++)
     for (let from = active; from < to; from++) {
       const left = room - width(from, to)
       if (left < 0) {
         active = from + 1
         continue
       }
-      const own =
-        (counts ? left * left : 0) +
-        held +
-        (!counts && from >= 0 ? LAST_HYPHEN * hyphenAt(from) : 0) +
-        (from >= lastWord ? alone : 0)
-      for (let line = from < 0 ? 0 : further; line < (from < 0 ? 1 : lines); line++) {
-        const score = own + (from < 0 ? 0 : scores[from * lines + line - further]!)
-        const at = to * lines + line
+      const own = scoreOf(from, to, left)
+      // The first line has none before it; others go on from any number of lines.
+      for (let line = from < 0 ? 0 : 1; line < (from < 0 ? 1 : most); line++) {
+        const score = own + (from < 0 ? 0 : scores[from * most + line - 1]!)
+        const at = to * most + line
         if (score > scores[at]!) continue
         scores[at] = score
         before[at] = from
       }
     }
-  }
+  const end = (count - 1) * most
   let line = 0
-  for (let each = 1; each < lines; each++)
-    if (scores[(count - 1) * lines + each]! < scores[(count - 1) * lines + line]!) line = each
-  if (!Number.isFinite(scores[(count - 1) * lines + line]!)) return undefined
+  for (let each = 1; each < most; each++) if (scores[end + each]! < scores[end + line]!) line = each
+  if (!Number.isFinite(scores[end + line]!)) return undefined
   const taken: number[] = []
-  for (let at = count - 1; at >= 0; line -= further) {
+  for (let at = count - 1; at >= 0; line--) {
     taken.unshift(at)
-    at = before[at * lines + line]!
+    at = before[at * most + line]!
   }
   return taken
+}
+
+/** What is held against a line between two opportunities that leaves so much of the room. */
+function lineScores(opportunities: Opportunities, room: number, { alone, last }: Held) {
+  const { count, hyphenSize } = opportunities
+  const lastWord = lastWordBehind(opportunities)
+  const hyphenAt = (at: number) => (at < 0 ? 0 : HYPHEN * hyphenSize(at) * room)
+  return (from: number, to: number, left: number): number => {
+    const counts = last || to < count - 1
+    return (
+      (counts ? left * left : LAST_HYPHEN * hyphenAt(from)) + hyphenAt(to) + (from >= lastWord ? alone : 0)
+    )
+  }
 }

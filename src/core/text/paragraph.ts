@@ -85,7 +85,8 @@ export class Paragraph extends FittingText {
   private readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
-  private readonly mostLines: number | undefined
+  /** How many lines of it are shown; undefined: all. */
+  readonly mostLines: number | undefined
   private readonly base: PieceStyle
   private readonly isFlush: boolean
 
@@ -148,8 +149,8 @@ export class Paragraph extends FittingText {
   }
 
   /** Of the font that a character is set in, px. */
-  sizeAt(character: number): number {
-    return this.pieces[holding(this.pieces, character)]!.style.size
+  sizeAt(at: number): number {
+    return this.pieces[holding(this.pieces, at)]!.style.size
   }
 
   /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */

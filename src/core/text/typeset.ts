@@ -23,7 +23,6 @@ export class Typeset {
   /** px */
   readonly minContent: number
   readonly maxContent: number
-  private readonly mostLines: number | undefined
 
   /** @param holds whether it holds paragraphs, and links: without, words are set as if they had none */
   constructor(
@@ -39,7 +38,6 @@ export class Typeset {
     const parts = partsOf(shown, holds.flowing)
     const alone = !holds.flowing || isOneParagraph(shown)
     this.seenEnds = seenEnds(style, alone)
-    this.mostLines = alone ? style.maxLines : undefined
     const step = downToUnit(style.fontSize * INDENT)
     const gap = downToUnit(style.fontSize * style.paragraphGap!)
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({
@@ -60,6 +58,11 @@ export class Typeset {
 
   get isEmpty(): boolean {
     return this.sets.length === 1 && this.sets[0]!.paragraph.text === ''
+  }
+
+  /** How many lines are shown; undefined: all. */
+  private get mostLines(): number | undefined {
+    return this.sets[0]!.paragraph.mostLines
   }
 
   /** The characters that are set. */
