@@ -12,7 +12,7 @@ import { EDITS_VERSION } from '../core/edits/stored'
 import type { SavedBatch } from '../core/replica/replica'
 import type { BlobStore } from './blobs'
 import { noteUses } from './db/blobs.sql'
-import { CommitUnknown, type Statement, transaction, transactionAtOnce, UNHANDLED } from './db/pool'
+import { CommitUnknown, SIGNALLED, type Statement, transaction, transactionAtOnce } from './db/pool'
 import * as sql from './db/projects.sql'
 import { gone, type HeldDocuments } from './held'
 import { isUnreachable, Problem } from './problem'
@@ -108,7 +108,7 @@ export class Appends {
       await transactionAtOnce(this.pool, [...statementsOf(written), sql.unlessTouched(written.length)])
     } catch (error) {
       const { cause } = error as { cause?: { code?: string; errno?: number } }
-      if (cause?.errno === UNHANDLED || cause?.code === 'ER_DUP_ENTRY') return false
+      if (cause?.errno === SIGNALLED || cause?.code === 'ER_DUP_ENTRY') return false
       throw error
     }
     this.accepted(jobs, ready)

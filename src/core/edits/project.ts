@@ -1,6 +1,6 @@
 /** Names the project, and says what holds for all its pages. */
 import * as v from 'valibot'
-import { AboutSchema } from '../document/schema'
+import { type About, AboutSchema } from '../document/schema'
 import type { ProjectEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { quoted } from './words'
@@ -56,12 +56,12 @@ export const project: EditModule<ProjectEdit> = {
   words: ({ name, about }) =>
     name !== undefined
       ? `The project is named ${quoted(name)}`
-      : Object.entries(about ?? {})
-          .map(([key, value]) => `The project’s ${SAID[key] ?? key} ${value ?? 'put back'}`)
+      : (Object.keys(about ?? {}) as (keyof About)[])
+          .map((key) => `The project’s ${SAID[key]} ${about?.[key] ?? 'put back'}`)
           .join('; '),
 }
 
-const SAID: Readonly<Record<string, string>> = {
+const SAID: Readonly<Record<keyof About, string>> = {
   lang: 'language',
   icon: 'icon',
   families: 'most families on a page',

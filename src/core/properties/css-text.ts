@@ -13,7 +13,7 @@ export function shorthand(sides: readonly string[]): string {
   const [top, right, bottom, left] = sides
   if (right !== left) return sides.join(' ')
   if (top !== bottom) return `${top} ${right} ${bottom}`
-  return top === right ? `${top}` : `${top} ${right}`
+  return top === right ? top! : `${top} ${right}`
 }
 
 /** `font-variant-numeric` of figures; undefined: as they are drawn. */

@@ -122,8 +122,8 @@ async function once<T>(
   }
 }
 
-/** Of `SIGNAL SQLSTATE '45000'`: a statement of ours says that it does not hold. */
-export const UNHANDLED = 1644
+/** The number of the error that `SIGNAL SQLSTATE '45000'` makes: a statement of ours says that what it stands on does not hold. */
+export const SIGNALLED = 1644
 
 /** Statements, each with its values in order. */
 export type Statement = [sql: string, values: unknown[]]
@@ -131,7 +131,7 @@ export type Statement = [sql: string, values: unknown[]]
 /**
  * One transaction in one round trip: statements that are all known beforehand are sent as one compound statement. Each further trip
  * would wait for a turn of this process and of the database's.
- * @throws RolledBack, its cause with `errno` UNHANDLED when one of them signals so; CommitUnknown
+ * @throws RolledBack, its cause with `errno` SIGNALLED when one of them signals so; CommitUnknown
  */
 export const transactionAtOnce = (pool: Pool, statements: readonly Statement[]): Promise<void> =>
   untilFree(() => atOnce(pool, statements))
