@@ -228,6 +228,35 @@ test('the menu opens at a row of the ledger by right press, and by its key; the 
   await expect(board(desk)).toBeFocused()
 })
 
+test('while a menu is open no single key acts, wherever the focus is just then', async ({ desk }) => {
+  await row(desk, 'Quote').click({ button: 'right' })
+  await expect(desk.getByRole('menu', { name: 'Block' })).toBeVisible()
+  await row(desk, 'Quote').focus()
+  await desk.keyboard.press('h')
+  await desk.keyboard.press('Escape')
+  await expect(desk.getByRole('menu')).toHaveCount(0)
+  await expect(row(desk, 'Quote')).not.toHaveAccessibleName(/hidden/)
+  await row(desk, 'Quote').focus()
+  await desk.keyboard.press('h')
+  await expect(row(desk, 'Quote')).toHaveAccessibleName(/hidden/)
+})
+
+test('a section’s row shows where it begins while it is pointed at; its switches hide and lock it', async ({
+  desk,
+}) => {
+  const quote = row(desk, 'Quote')
+  const offset = quote.locator('[data-offset-of]')
+  await quote.hover()
+  await expect(offset).toBeVisible()
+  await quote.getByRole('button', { name: 'Hide Quote' }).hover()
+  await quote.getByRole('button', { name: 'Lock Quote' }).click()
+  await quote.getByRole('button', { name: 'Hide Quote' }).click()
+  await desk.mouse.move(600, 400)
+  await expect(offset).toBeVisible()
+  await saved(desk)
+  expect(await storedBlock(desk, '/', 'Quote')).toMatchObject({ locked: true, props: { hidden: true } })
+})
+
 test('single keys can be switched off at once, and the key of the distances is another when it is given one', async ({
   desk,
 }) => {

@@ -1,5 +1,5 @@
 /** The size of what is selected, written beside it where it covers least of the page. */
-import { useLayoutEffect, useRef } from 'react'
+import { useLayoutEffect, useMemo, useRef } from 'react'
 import { besides, type Side } from '../../core/arrange/beside'
 import { formatPx } from '../../core/lattice/solve'
 import type { Rect } from '../../core/layout/rect'
@@ -23,7 +23,21 @@ export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Pr
   const wide = 12 + 6 * words.length
   const before = useRef<Side>(undefined)
   const { boardSize } = editor
-  const found = besides(layout, seen, { width: wide / zoom, height: HIGH / zoom }, GAP / zoom, view.width)
+  const { x, y, width, height } = seen
+  const { version } = layout
+  // Not in every frame of a pan.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
+  const found = useMemo(
+    () =>
+      besides(
+        layout,
+        { x, y, width, height },
+        { width: wide / zoom, height: HIGH / zoom },
+        GAP / zoom,
+        view.width,
+      ),
+    [layout, version, x, y, width, height, wide, zoom, view.width],
+  )
   const onBoard = ({ x, y }: Rect) =>
     left + x * zoom >= 0 &&
     left + x * zoom + wide <= boardSize.width &&

@@ -106,6 +106,8 @@ function Desk() {
       if (event.key === 'Escape' && !event.defaultPrevented && target.closest('aside input, aside textarea'))
         return goHome(editor)
       if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
+      // What is typed is the open menu's, also before that has the focus.
+      if (editor.menu) return
       const keys = keysOf(event)
       if (!isHeard(event, keys)) {
         if (keys === 'Escape' && !event.defaultPrevented) {
@@ -117,8 +119,6 @@ function Desk() {
       }
       // Enter and Escape belong to the control that has the focus, except in the tree, where they mean the block.
       if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
-      // What is typed is the open menu's, also before it has the focus.
-      if (editor.menu && !/^(Mod|Alt)\+/.test(keys) && keys !== 'Escape') return
       const command = commandFor(keys)
       if (!command || command.isHeld || (command.when && !command.when(editor))) return
       if (event.defaultPrevented) return

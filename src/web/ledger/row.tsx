@@ -220,7 +220,14 @@ function RowOf({
       {section ? (
         <>
           <SectionFigures shown={shown} />
-          <span className="ml-1 flex w-6 flex-none opacity-0 group-hover:opacity-100">{hide}</span>
+          {/* Locking stands over the offset, only while one points at the switches. */}
+          <span
+            data-switches
+            className="group/switches invisible relative ml-1 flex w-6 flex-none group-hover:visible"
+          >
+            <span className="absolute right-full hidden group-hover/switches:block">{lock}</span>
+            {hide}
+          </span>
         </>
       ) : (
         <>
@@ -285,7 +292,10 @@ function SectionFigures({ shown: { node, height, from, why } }: { shown: RowShow
           )}
         </span>
       </span>
-      <span className="w-9.5 flex-none text-right text-small tabular-nums soft" data-offset-of={node.id}>
+      <span
+        className="w-9.5 flex-none text-right text-small tabular-nums soft group-has-[[data-switches]:hover]:invisible"
+        data-offset-of={node.id}
+      >
         {from === undefined ? '–' : formatPx(from)}
       </span>
     </>
