@@ -4,11 +4,13 @@ import { besides, type Side } from '../../core/arrange/beside'
 import { formatPx } from '../../core/lattice/solve'
 import type { Rect } from '../../core/layout/rect'
 import { useBoard } from '../editor/use-editor'
-import type { SheetPlace } from './sheet-place'
+import { RULER, type SheetPlace } from './sheet-place'
 
 /** Screen px. */
 const HIGH = 19
 const GAP = 7
+/** The column header and the ruler, which stay at the board's top. */
+const TOP = 44 + RULER
 
 type Props = Omit<SheetPlace, 'tall' | 'theme'> & { id: string; rect: Rect; columns: string }
 
@@ -41,7 +43,7 @@ export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Pr
   const onBoard = ({ x, y }: Rect) =>
     left + x * zoom >= 0 &&
     left + x * zoom + wide <= boardSize.width &&
-    top + y * zoom >= 0 &&
+    top + y * zoom >= TOP &&
     top + y * zoom + HIGH <= boardSize.height
   const on = found.filter(({ rect }) => onBoard(rect))
   // What is pulled keeps it at its side: nothing jumps.
@@ -54,8 +56,9 @@ export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Pr
     <div
       className="pointer-events-none absolute whitespace-nowrap rounded-field px-1.5 text-small font-semibold leading-4.75 text-white tabular-nums"
       style={{
-        left: Math.round(Math.min(left + place.x * zoom, boardSize.width - wide)),
-        top: Math.round(top + place.y * zoom),
+        // Of what is larger than the board it stays in sight.
+        left: Math.round(Math.max(0, Math.min(left + place.x * zoom, boardSize.width - wide))),
+        top: Math.round(Math.max(TOP, Math.min(top + place.y * zoom, boardSize.height - HIGH - GAP))),
         background: 'var(--sheet-pine)',
       }}
       data-size-tag={view.id}
