@@ -449,6 +449,33 @@ test('a text says its language: its capitals are that language’s, and whoever 
   await expect(onSheet(desk, 'desktop', 'IRIS IN SPRING')).toBeVisible()
 })
 
+test('words from right to left run that way as they are written, or as is said', async ({ desk }) => {
+  const SAID = 'זרעים (12) seed באביב'
+  await open(desk, LEAD)
+  await write(desk, SAID)
+  await expect(field(desk)).toHaveCSS('direction', 'rtl')
+  await desk.keyboard.press('Escape')
+  const text = onSheet(desk, 'desktop', 'זרעים')
+  await text.click()
+  await setValue(desk, /^Least width/, '400')
+  const placed = async () => {
+    const [box, line] = [await text.boundingBox(), await text.locator('.line').boundingBox()]
+    return { left: line!.x - box!.x, right: box!.x + box!.width - line!.x - line!.width }
+  }
+  // It begins at the right.
+  expect((await placed()).right).toBeCloseTo(0, 0)
+  expect((await placed()).left).toBeGreaterThan(20)
+  await choose(desk, /^Direction: right to left/, 'always left to right')
+  await expect.poll(async () => Math.abs(Math.round((await placed()).left))).toBe(0)
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.direction).toBe('ltr')
+  await choose(desk, /^Direction: always left to right/, 'as the words run')
+  await expect.poll(async () => Math.abs(Math.round((await placed()).right))).toBe(0)
+  await desk.getByRole('combobox', { name: /^Text alignment: set right/ }).click()
+  await desk.getByRole('option', { name: 'set left' }).click()
+  await expect.poll(async () => Math.abs(Math.round((await placed()).left))).toBe(0)
+})
+
 test('words are parted at line ends by the rules of their language, while they are written, too', async ({
   desk,
 }) => {

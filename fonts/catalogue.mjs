@@ -117,5 +117,24 @@ families.push({
   italic: false,
   subsets: parts,
 })
+// Scripts that no family above has, each from a package of its own, under one name.
+const scripts = []
+for (const [slug, name] of [
+  ['noto-sans-hebrew', 'hebrew'],
+  ['noto-sans-arabic', 'arabic'],
+]) {
+  const root = new URL(`../node_modules/@fontsource-variable/${slug}/`, import.meta.url)
+  const ranges = JSON.parse(readFileSync(new URL('unicode.json', root), 'utf8'))[name]
+  const file = new URL(`files/${slug}-${name}-wght-normal.woff2`, root)
+  scripts.push({ name, slug, ranges, uprightHoles: await holes(file, ranges), italicHoles: '' })
+}
+families.push({
+  family: 'Lattice Scripts',
+  slug: 'lattice-scripts',
+  category: 'symbols',
+  weights: [100, 900],
+  italic: false,
+  subsets: scripts,
+})
 const text = `/** The installed font families: written by fonts/catalogue.mjs, not by hand. */\nexport const CATALOGUE = ${JSON.stringify(families, null, 2)}\n`
 writeFileSync(new URL('../src/core/text/catalogue.ts', import.meta.url), text)

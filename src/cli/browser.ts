@@ -125,9 +125,13 @@ export class SiteViewer {
         // From the left, a character that does not stand right of the one before it begins a line; but Chromium has some, kerned across
         // a change of style, without a width, or set so tight that the next stands where they do: that one is no lower. Where a line's
         // end is seen Chromium measures it by itself: justified it does so too.
-        const { textAlign } = (element as HTMLElement).style
+        const { textAlign, lineHeight } = (element as HTMLElement).style
         const seen = /center|right|end/.test(getComputedStyle(element).textAlign)
         ;(element as HTMLElement).style.textAlign = seen ? 'justify' : 'left'
+        // Where words run both ways only what stands lower begins a line; that does not depend on how far they are apart.
+        const turns =
+          /[\u0590-\u08ff]/.test(element.textContent ?? '') || getComputedStyle(element).direction === 'rtl'
+        if (turns) (element as HTMLElement).style.lineHeight = '600px'
         let last = new DOMRect(Number.POSITIVE_INFINITY)
         let pendingBreak = false
         const walk = (node: Node) => {
@@ -155,7 +159,9 @@ export class SiteViewer {
               // Of one font on one line they are as high as one another.
               const isSame = Math.abs(rect.height - last.height) < 0.5 && rect.top - last.top < 1
               const isBack = rect.left < last.left - 2 || !isSame
-              if (out.length === 0 || pendingBreak || (!behind && isBack)) {
+              const sunk = rect.top + rect.bottom - last.top - last.bottom
+              const isNext = turns ? sunk > 600 : !behind && isBack
+              if (out.length === 0 || pendingBreak || isNext) {
                 out.push('')
                 pendingBreak = false
               }
@@ -166,6 +172,7 @@ export class SiteViewer {
         }
         walk(element)
         ;(element as HTMLElement).style.textAlign = textAlign
+        ;(element as HTMLElement).style.lineHeight = lineHeight
         lines[id] = out.map((line) => line.trim())
       }
       return { boxes, lines }

@@ -67,6 +67,18 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: words from right to left, both ways in a line, lists of them, joined letters that are not set apart (UAX #9, CSS Text 4 §9.2.1)':
+    project(
+      text('זרעים שנשאלו באביב (12 חבילות) חוזרים בסתיו: seed library, בית־ספר לגינון.', { width: px(180) }),
+      text('بذور الربيع تعود في الخريف، ١٢ كيسًا من seed library «القديمة» لمن يزرع؟', {
+        width: px(200),
+        letterSpacing: 1.5,
+        textAlign: 'right',
+      }),
+      text('Lent in spring بذور الربيع تعود 1,250 and back', { width: px(160), letterSpacing: -0.5 }),
+      text('What is lent in the spring', { direction: 'rtl', width: px(120), textWrap: 'balance' }),
+      text('בית־ספר בית־12 בית־seed', { width: px(70), spaceBefore: 12 }),
+    ),
   'text: balanced into no more lines than it is filled into; of one that is cut off the lines that are shown':
     project(
       text(

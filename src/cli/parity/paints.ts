@@ -7,7 +7,7 @@ import { allBorders, allCorners, BLENDS, type Items, type SaidFill } from '../..
 import type { Kind } from '../../core/properties/kinds'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
-import { said } from '../../core/words/words'
+import { list, said } from '../../core/words/words'
 
 type Bare = SaidFill extends infer F ? (F extends SaidFill ? Omit<F, 'order'> : never) : never
 
@@ -265,6 +265,32 @@ const cutOff = (): NodeTree[] =>
     }),
   )
 
+const HEBREW = 'זרעים שנשאלו באביב (12 חבילות) חוזרים בסתיו: seed library, בית־ספר לגינון.'
+const ARABIC = 'بذور الربيع تعود في الخريف، ١٢ كيسًا من seed library «القديمة» لمن يزرع؟'
+/** From right to left, and both ways. */
+const leftward = (): NodeTree[] =>
+  (
+    [
+      { words: said(HEBREW) },
+      { words: said(ARABIC), textAlign: 'right', letterSpacing: 1.5 },
+      { words: said(ARABIC), textAlign: 'center', italic: true, fontWeight: 700 },
+      { words: said(HEBREW), textAlign: 'justify', textDecoration: 'underline' },
+      { words: said(HEBREW), maxLines: 2 },
+      {
+        words: said([
+          { text: ARABIC.slice(0, 30), underline: true, weight: 700 },
+          { text: ARABIC.slice(30) },
+        ]),
+      },
+      { words: said(`Lent in spring ${HEBREW}`), letterSpacing: 2 },
+      { words: said(LONG), direction: 'rtl' },
+      { words: said(`Lent in spring ${ARABIC}`), textDecoration: 'underline' },
+      { words: [list('numbers', [HEBREW, 'אביב'])], width: { kind: 'exact', px: 260 } },
+    ] satisfies Props[]
+  ).map((props) =>
+    node('text', { fontFamily: 'Fraunces', fontSize: 20, width: { kind: 'exact', px: 220 }, ...props }),
+  )
+
 /** @param assets pictures that it may show */
 export function paintsPage(assets: readonly Asset[]): ProjectFile {
   count = 0
@@ -306,6 +332,7 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
     ...shapes(),
     ...texts,
     ...cutOff(),
+    ...leftward(),
   ]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }

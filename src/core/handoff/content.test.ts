@@ -80,6 +80,21 @@ describe('content that differs per view', () => {
   })
 })
 
+describe('words from right to left', () => {
+  test('say so, and end where they end', () => {
+    const { html, css } = handedOff({ props: { words: said('זרעים באביב'), textAlign: 'right' } })
+    expect(html).toContain('<p class="block" dir="rtl">זרעים באביב</p>')
+    expect(rules(css, 'block')[0]).toContain('text-align: end')
+    expect(css).toContain('noto-sans-hebrew-hebrew-wght-normal.woff2')
+  })
+  test('other words on a view run their own way; what is said holds for all', () => {
+    const block = { props: { words: said('זרעים') }, overrides: { mobile: { words: said('Seeds') } } }
+    expect(handedOff(block).html).toMatch(/dir="rtl">זרעים[\s\S]*<p class="opening-block">Seeds/)
+    const always = handedOff({ ...block, props: { ...block.props, direction: 'rtl' } })
+    expect(always.html.match(/dir="rtl"/g)).toHaveLength(2)
+  })
+})
+
 describe('tokens', () => {
   const tokens = (file: ProjectFile) => {
     file.tokens = { ...file.tokens, n: { $type: 'number', $value: 40 } }

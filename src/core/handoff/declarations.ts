@@ -81,10 +81,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
   if (lifted) writePins(writer, held)
   const around = lifted ? Flow.Free : parentFlow
   if (resolved.spaceBefore && (around === Flow.Row || around === Flow.Column))
-    writer.set(
-      around === Flow.Row ? 'margin-inline-start' : 'margin-block-start',
-      writer.length('spaceBefore'),
-    )
+    writer.set(around === Flow.Row ? 'margin-left' : 'margin-top', writer.length('spaceBefore'))
   writeWidth(writer, place, node, around, held)
   writeHeight(writer, place, node, around)
   for (const [name, value] of lookDeclarations(node.kind, raw, resolved, writer.write))

@@ -10,11 +10,12 @@ import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
 import { noiseNamed, noiseTile } from '../properties/noise'
 import type { Props } from '../properties/table'
+import { directionOf } from '../text/bidi'
 import { filesNeeded, learnFamilies } from '../text/families'
 import { hyphenated } from '../text/hyphenation'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
-import { looksIn } from '../words/words'
+import { looksIn, plainText } from '../words/words'
 import { type Element, pageElements } from './elements'
 import { htmlAddress, htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
@@ -274,7 +275,8 @@ class PageWriter {
       const isOne = !words || !flowing || isOneParagraph(words)
       // Paragraphs lie in no paragraph.
       const own = tag === 'p' && !isOne ? 'div' : tag
-      const open = `<${own}${this.attributes(node, i)}${extra}>`
+      const isLeftward = (props.direction ?? directionOf(plainText(words))) === 'rtl'
+      const open = `<${own}${this.attributes(node, i)}${isLeftward ? ' dir="rtl"' : ''}${extra}>`
       if (isOne) this.lines.push(`${pad}${open}${lines[0]}</${own}>`)
       else this.lines.push(`${pad}${open}`, ...lines.map((line) => `${pad}  ${line}`), `${pad}</${own}>`)
     })

@@ -19,8 +19,8 @@ export type PlacedLine = {
   spread: number
 }
 
-/** What does not fit in its line sticks out at the end, however it is set (CSS Text 3 §7.1). */
-function lineLeft(
+/** px before a line begins. What does not fit in its line sticks out at the end, however it is set (CSS Text 3 §7.1). */
+function before(
   { width, whole = width }: Line,
   room: number,
   align: LayoutBox['resolved']['textAlign'],
@@ -29,26 +29,35 @@ function lineLeft(
   return align === 'right' ? Math.max(0, room - whole) : 0
 }
 
+/** px that a stretched line is wider; what was cut off is as wide as it says. */
+const grownBy = ({ text }: Paragraph, { start, end, ellipsis }: Line, spread: number) =>
+  ellipsis || spread === 0 ? 0 : spread * spacesIn(text, start, end)
+
 export function placedLines(box: LayoutBox): PlacedLine[] {
   const room = Math.max(0, box.width - box.padX)
   const left = box.borL + box.padL
   const first = box.borT + box.padT + textOffset(box, box.width, box.height)
+  const isLeftward = box.typeset!.direction === 'rtl'
   return box.typeset!.placed(room).flatMap(({ paragraph, lines, indent, top, marker }) =>
     lines.map((line, i): PlacedLine => {
-      const start = left + indent
+      const own = Math.max(0, room - indent)
+      const spread =
+        line.spread ??
+        (box.resolved.textAlign === 'justify' && line !== lines.at(-1)
+          ? spreadOf(paragraph.text, line, own)
+          : 0)
+      const start = indent + before(line, own, box.resolved.textAlign)
       const at = first + top + line.top
       return {
         paragraph,
         line,
-        x: start + lineLeft(line, Math.max(0, room - indent), box.resolved.textAlign),
+        x: left + (isLeftward ? room - start - line.width - grownBy(paragraph, line, spread) : start),
         top: at,
         baseline: at + line.baseline,
-        spread:
-          line.spread ??
-          (box.resolved.textAlign === 'justify' && line !== lines.at(-1)
-            ? spreadOf(paragraph.text, line, Math.max(0, room - indent))
-            : 0),
-        ...(i === 0 && marker ? { marker: { ...marker, x: start - marker.width } } : {}),
+        spread,
+        ...(i === 0 && marker
+          ? { marker: { ...marker, x: left + (isLeftward ? room - indent : indent - marker.width) } }
+          : {}),
       }
     }),
   )
@@ -62,8 +71,8 @@ export function showsLinks(box: LayoutBox): boolean {
 
 /** Where a block's lines of words lie, px from its border edge. */
 export const wordAreas = (box: LayoutBox): Rect[] =>
-  placedLines(box).flatMap(({ line, x, top, spread, paragraph }) => {
-    // What was cut off is as wide as it says.
-    const grown = line.ellipsis ? 0 : spread * spacesIn(paragraph.text, line.start, line.end)
-    return line.width > 0 ? [{ x, y: top, width: line.width + grown, height: line.height }] : []
-  })
+  placedLines(box).flatMap(({ line, x, top, spread, paragraph }) =>
+    line.width > 0
+      ? [{ x, y: top, width: line.width + grownBy(paragraph, line, spread), height: line.height }]
+      : [],
+  )

@@ -29,6 +29,14 @@ export const CONTENT = {
   }),
   /** Of its words; left out: the page's. Letters may have forms, and capitals, of a language (CSS Text 3 §2.1). */
   lang: property({ ...once, changes: 'size', schema: LangSchema, words: 'language', kinds: WORDS }),
+  /** Which way its words run; left out: that of the first letter. */
+  direction: property({
+    ...once,
+    changes: 'size',
+    schema: v.picklist(['ltr', 'rtl']),
+    words: 'direction',
+    kinds: WORDS,
+  }),
   /** Whether words are parted by the rules of their language, or only where a soft hyphen is typed. */
   hyphens: property({
     ...once,

@@ -108,7 +108,7 @@ export const FLOW = {
     words: 'space before',
     kinds: INNER,
     initial: 0,
-    css: { name: 'margin-inline-start, margin-block-start' },
+    css: { name: 'margin-left, margin-top' },
   }),
   order: property({
     ...style,

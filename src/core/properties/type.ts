@@ -18,6 +18,10 @@ export function lineHeightText(height: LineHeight): string {
   return 'px' in height ? pxText(height.px) : num(height.ratio)
 }
 
+/** As CSS has it: `left` is where lines begin. */
+export const alignmentText = (align: 'left' | 'center' | 'right' | 'justify') =>
+  align === 'left' ? 'start' : align === 'right' ? 'end' : align
+
 export const TYPE = {
   /** A type style, which everything below is taken from as long as it is not set. */
   type: property({ ...type, schema: TokenRefSchema, words: 'type style', token: 'typography' }),
@@ -85,13 +89,14 @@ export const TYPE = {
     initial: 0,
     css: { name: 'word-spacing', of: unless('wordSpacing', 0, pxText) },
   }),
+  /** `left`: where lines begin, `right`: where they end, in words that run leftward, too. */
   textAlign: property({
     ...type,
     schema: v.picklist(['left', 'center', 'right', 'justify']),
     words: 'text alignment',
     initial: 'left',
     initialOf: { button: 'center' },
-    css: { name: 'text-align', of: unless('textAlign', 'left') },
+    css: { name: 'text-align', of: unless('textAlign', 'left', alignmentText) },
   }),
   textCase: property({
     ...type,

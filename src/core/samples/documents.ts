@@ -12,7 +12,7 @@ import type { SectionLattice, Size } from '../properties/values'
 import { said } from '../words/words'
 import type { Feature } from './features'
 import { standIn } from './stand-in'
-import { type, words } from './texts'
+import { type, uncutWhereJoined, words } from './texts'
 import { randomTokens, withTokens } from './tokens'
 
 const length = (max: number) =>
@@ -209,7 +209,9 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   )
   const options: { weight: number; arbitrary: fc.Arbitrary<Draft> }[] = [{ weight: 3, arbitrary: box }]
   if (features.has('text')) {
-    const text = fc.tuple(type(features), words(features)).map(([style, own]) => ({ ...style, words: own }))
+    const text = fc
+      .tuple(type(features), words(features))
+      .map(([style, own]) => ({ ...uncutWhereJoined(style, own), words: own }))
     options.push(
       { weight: 3, arbitrary: common(text, 'text', none) },
       { weight: 1, arbitrary: common(text, 'button', none) },

@@ -3,7 +3,7 @@
 import fc from 'fast-check'
 import type { Props } from '../properties/table'
 import { FAMILIES } from '../text/families'
-import { type Item, list, paragraph, type Span, said, type Words } from '../words/words'
+import { type Item, list, paragraph, plainText, type Span, said, type Words } from '../words/words'
 import type { Feature } from './features'
 
 const PLAIN = (
@@ -27,6 +27,11 @@ const LANGUAGES = (
   'Ærø naïve façade Łódź über Žlutý kůň Σπόροι και φύλλα, συγκομιδή του κήπου Семена и листья, урожай сада — весной ' +
   'Hạt giống và lá, mùa thu hoạch vườn nhà kính Đậu cũ → ✓ ★★★ ⅓ 10⁴ ≈ ≤5 ∞ ■ 10\u20112 well\u2010kept 🌱 ❤️'
 ).split(' ')
+/** Words that run from right to left, figures and signs among them. */
+const LEFTWARD = (
+  'זרעים וגבעולים, אוסף הגן (הישן) אביב 12 1,250 שָׁלוֹם: בית־ספר! ' +
+  'بذور وأوراق، حصاد الحديقة في الربيع ٣٫٥ ١٢ مَكْتَبَة؟ كتاب «قديم» می\u200cخواهم'
+).split(' ')
 const LONG = [
   'Donaudampfschifffahrtsgesellschaft',
   'seedlibraryborrowingregulations',
@@ -48,7 +53,11 @@ function word(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
       { weight: 2, arbitrary: fc.constantFrom(...JOINED) },
       { weight: 1, arbitrary: fc.constantFrom(...LONG) },
     )
-  if (features.has('languages')) options.push({ weight: 3, arbitrary: fc.constantFrom(...LANGUAGES) })
+  if (features.has('languages'))
+    options.push(
+      { weight: 3, arbitrary: fc.constantFrom(...LANGUAGES) },
+      { weight: 1, arbitrary: fc.constantFrom(...LEFTWARD) },
+    )
   return fc.oneof(...options)
 }
 
@@ -92,7 +101,14 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         ? optional(fc.constantFrom('frac', 'lnum pnum', 'zero', 'smcp', 'dlig', 'liga', 'ss01 case'), 1, 4)
         : fc.constant(undefined),
       lang: features.has('languages')
-        ? optional(fc.constantFrom('tr', 'az-Latn', 'lt', 'el', 'nl', 'ro', 'sr', 'pl', 'de'), 1, 4)
+        ? optional(
+            fc.constantFrom('tr', 'az-Latn', 'lt', 'el', 'nl', 'ro', 'sr', 'pl', 'de', 'ar', 'he', 'fa'),
+            1,
+            4,
+          )
+        : fc.constant(undefined),
+      direction: features.has('languages')
+        ? optional(fc.constantFrom('ltr' as const, 'rtl' as const), 1, 8)
         : fc.constant(undefined),
       hyphens: features.has('breaks') ? optional(fc.constant('auto' as const), 1, 3) : fc.constant(undefined),
       textCase: optional(
@@ -105,6 +121,12 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         : fc.constant(undefined),
     })
     .map(clean)
+}
+
+/** Letters that are joined are cut otherwise by the browser where a word breaks anywhere: docs/measured.md says so. */
+export function uncutWhereJoined({ overflowWrap, ...style }: Props, words: Words): Props {
+  const isJoined = /\p{Script=Arabic}/u.test(plainText(words))
+  return isJoined || overflowWrap === undefined ? style : { ...style, overflowWrap }
 }
 
 /** Stretches of one paragraph. */

@@ -72,6 +72,7 @@ describe('line breaks', () => {
     ['one\n\ntwo', ['one\n', '\n', 'two']],
     ['£(5) and £(five)', ['£(5) ', 'and ', '£', '(five)']],
     ['$(five)', ['$(five)']],
+    ['בית־ספר בית־12', ['בית־', 'ספר ', 'בית־12']],
   ])('%s', (text, expected) => {
     expect(words(text)).toEqual(expected)
   })

@@ -33,6 +33,8 @@ function breaksInAscii(earlier: string, before: string, after: string): boolean 
 const PREFIX = /[%$£€°¥₽₴₫]/
 const OPENS = /[([{¿¡„‚]/
 const CLOSES = /[)\]}]/
+const HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f]/
+const HEBREW_HYPHENS = /[-\u05be\u2010]/
 const HYPHENS = /[-\u2010\u2012\u2013]/
 
 /** Since Unicode 16 UAX #14 differs from the library's older tables in these. Undefined: it does not. */
@@ -43,6 +45,8 @@ function breaksSinceLibrary(text: string, at: number): boolean | undefined {
   // LB20a: not after a hyphen that begins a word.
   if (HYPHENS.test(before!) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after!))
     return false
+  // LB21a: behind a hyphen in a Hebrew word before anything but a Hebrew letter it does not.
+  if (HEBREW_HYPHENS.test(before!) && HEBREW.test(earlier)) return HEBREW.test(after!)
   // LB25: a sign holds on to a bracket only when a number is in it.
   if (PREFIX.test(before!) && OPENS.test(after!)) return !DIGIT.test(text[at + 1] ?? '')
   if (CLOSES.test(before!) && PREFIX.test(after!)) return !DIGIT.test(earlier)

@@ -1362,5 +1362,31 @@ export const CATALOGUE = [
         "italicHoles": ""
       }
     ]
+  },
+  {
+    "family": "Lattice Scripts",
+    "slug": "lattice-scripts",
+    "category": "symbols",
+    "weights": [
+      100,
+      900
+    ],
+    "italic": false,
+    "subsets": [
+      {
+        "name": "hebrew",
+        "slug": "noto-sans-hebrew",
+        "ranges": "U+0307-0308,U+0590-05FF,U+200C-2010,U+20AA,U+25CC,U+FB1D-FB4F",
+        "uprightHoles": "590,5c8-5cf,5eb-5ee,5f5-5ff,fb37,fb3d,fb3f,fb42,fb45",
+        "italicHoles": ""
+      },
+      {
+        "name": "arabic",
+        "slug": "noto-sans-arabic",
+        "ranges": "U+0600-06FF,U+0750-077F,U+0870-088E,U+0890-0891,U+0897-08E1,U+08E3-08FF,U+200C-200E,U+2010-2011,U+204F,U+2E41,U+FB50-FDFF,U+FE70-FE74,U+FE76-FEFC,U+102E0-102FB,U+10E60-10E7E,U+10EC2-10EC4,U+10EFC-10EFF,U+1EE00-1EE03,U+1EE05-1EE1F,U+1EE21-1EE22,U+1EE24,U+1EE27,U+1EE29-1EE32,U+1EE34-1EE37,U+1EE39,U+1EE3B,U+1EE42,U+1EE47,U+1EE49,U+1EE4B,U+1EE4D-1EE4F,U+1EE51-1EE52,U+1EE54,U+1EE57,U+1EE59,U+1EE5B,U+1EE5D,U+1EE5F,U+1EE61-1EE62,U+1EE64,U+1EE67-1EE6A,U+1EE6C-1EE72,U+1EE74-1EE77,U+1EE79-1EE7C,U+1EE7E,U+1EE80-1EE89,U+1EE8B-1EE9B,U+1EEA1-1EEA3,U+1EEA5-1EEA9,U+1EEAB-1EEBB,U+1EEF0-1EEF1",
+        "uprightHoles": "897,fbc3-fbd2,fd90-fd91,fdc8-fdce,fdd0-fdef,102e0-102fb,10e60-10e7e,10ec2-10ec4,10efc,1ee00-1ee03,1ee05-1ee1f,1ee21-1ee22,1ee24,1ee27,1ee29-1ee32,1ee34-1ee37,1ee39,1ee3b,1ee42,1ee47,1ee49,1ee4b,1ee4d-1ee4f,1ee51-1ee52,1ee54,1ee57,1ee59,1ee5b,1ee5d,1ee5f,1ee61-1ee62,1ee64,1ee67-1ee6a,1ee6c-1ee72,1ee74-1ee77,1ee79-1ee7c,1ee7e,1ee80-1ee89,1ee8b-1ee9b,1eea1-1eea3,1eea5-1eea9,1eeab-1eebb,1eef0-1eef1",
+        "italicHoles": ""
+      }
+    ]
   }
 ]

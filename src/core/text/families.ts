@@ -52,10 +52,11 @@ const ALL: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0]!, entry.weights[1]!]
   const make = (style: 'normal' | 'italic') =>
     entry.subsets.map((subset, rank) => {
+      const slug = 'slug' in subset ? subset.slug : entry.slug
       const file: FontFile = {
-        id: `${entry.slug}-${subset.name}-wght-${style}`,
+        id: `${slug}-${subset.name}-wght-${style}`,
         family: entry.family,
-        slug: entry.slug,
+        slug,
         italic: style === 'italic',
         weights,
         ranges: subset.ranges,
@@ -86,7 +87,7 @@ export const declaredOrder = (list: FontFile[]): FontFile[] =>
 export const familyNamed = (name: string): Family | undefined => BY_NAME.get(name)
 
 /** Families tried after the one asked for; the handoff writes the same list into `font-family`. */
-export const FALLBACK = [DEFAULT_FAMILY, 'Literata', 'Lattice Symbols', 'Noto Emoji']
+export const FALLBACK = [DEFAULT_FAMILY, 'Literata', 'Lattice Symbols', 'Lattice Scripts', 'Noto Emoji']
 
 /** What code within a text is set in. */
 export const CODE_FAMILY = 'JetBrains Mono'

@@ -5,7 +5,7 @@ import { scriptsOf } from './scripts'
 import { type GlyphRun, shapeInto } from './shape'
 import { baseStyle, type PieceStyle } from './shaped-text'
 
-/** `runs` begin at 0; its right end is the item's left. */
+/** `runs` begin at 0; its right end is the item's left; of an item that runs leftward its left end the item's right. */
 export type Marker = { text: string; width: number; runs: GlyphRun[]; style: PieceStyle }
 
 export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Marker {
@@ -13,6 +13,6 @@ export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Mar
   const own = { ...baseStyle(style), figures: undefined }
   const advances = new Float64Array(text.length + 1)
   const runs: GlyphRun[] = []
-  shapeInto(fonts, text, scriptsOf(text), own, 0, advances, runs, new Uint8Array(text.length + 1))
+  shapeInto(fonts, text, scriptsOf(text), undefined, own, 0, advances, runs, new Uint8Array(text.length + 1))
   return { text, width: advances[text.length]!, runs, style: own }
 }

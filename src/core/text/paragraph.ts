@@ -2,6 +2,7 @@
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
 import type { Span } from '../words/words'
+import type { Direction } from './bidi'
 import { isLeadingHyphen, lineBreaks, SOFT_HYPHEN } from './breaks'
 import { FittingText } from './fitting-text'
 import type { FontLibrary } from './fonts'
@@ -91,8 +92,14 @@ export class Paragraph extends FittingText {
   private readonly isFlush: boolean
 
   /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
-  constructor(fonts: FontLibrary, style: Resolved, spans: readonly Span[], alone = true) {
-    super(fonts, style, spans, alone)
+  constructor(
+    fonts: FontLibrary,
+    style: Resolved,
+    spans: readonly Span[],
+    alone = true,
+    direction: Direction = 'ltr',
+  ) {
+    super(fonts, style, spans, alone, direction)
     const { text } = this
     this.size = style.fontSize
     this.anywhere = style.overflowWrap === 'anywhere' && style.textWrap !== 'nowrap'
@@ -166,7 +173,7 @@ export class Paragraph extends FittingText {
     const advances = new Float64Array(text.length + 1)
     const runs: GlyphRun[] = []
     const scripts = new Uint8Array(text.length).fill(this.scripts[at] ?? 0)
-    shapeInto(this.fonts, text, scripts, style, 0, advances, runs, new Uint8Array(text.length + 1))
+    shapeInto(this.fonts, text, scripts, undefined, style, 0, advances, runs, new Uint8Array(text.length + 1))
     return { text, width: advances[text.length]!, runs }
   }
 

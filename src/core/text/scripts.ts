@@ -4,9 +4,11 @@ const COMMON = 0
 const LATIN = 1
 const GREEK = 2
 const CYRILLIC = 3
+const HEBREW = 4
+export const ARABIC = 5
 
 /** ISO 15924 codes, by the numbers `scriptsOf` gives. */
-export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl']
+export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl', 'Hebr', 'Arab']
 
 const PAIRS = new Map([
   ['(', ')'],
@@ -26,7 +28,17 @@ function scriptOf(code: number): number {
     (code >= 0x1f00 && code < 0x2000)
   )
     return GREEK
-  return code >= 0x400 && code < 0x530 ? CYRILLIC : COMMON
+  if (code >= 0x400 && code < 0x530) return CYRILLIC
+  return code >= 0x590 ? leftwardScriptOf(code) : COMMON
+}
+
+/** Points and signs over letters go with what stands before them. */
+function leftwardScriptOf(code: number): number {
+  if ((code >= 0x5d0 && code < 0x600) || (code >= 0xfb1d && code < 0xfb50)) return HEBREW
+  const isShared = code === 0x60c || code === 0x61b || code === 0x61f || code === 0x640
+  if (code >= 0x600 && code < 0x700) return isShared || (code >= 0x64b && code <= 0x655) ? COMMON : ARABIC
+  if ((code >= 0x750 && code < 0x780) || (code >= 0x870 && code < 0x900)) return ARABIC
+  return (code >= 0xfb50 && code < 0xfe00) || (code >= 0xfe70 && code < 0xfeff) ? ARABIC : COMMON
 }
 
 /**

@@ -3,7 +3,7 @@ import * as hb from 'harfbuzzjs'
 import type { Resolved } from '../properties/table'
 import { type FaceWanted, fileFor, fileForAll } from './families'
 import { type Face, FIXED, type FontLibrary } from './fonts'
-import { SCRIPT_TAGS } from './scripts'
+import { ARABIC, SCRIPT_TAGS } from './scripts'
 import { sequencesIn } from './sequences'
 
 export type TextStyle = FaceWanted & {
@@ -27,7 +27,12 @@ export type GlyphRun = {
   end: number
   face: Face
   size: number
-  /** Glyph ids, and where each stands: px from the start of the paragraph laid on one line; y down from the baseline. */
+  /** Runs from right to left. */
+  leftward: boolean
+  /**
+   * Glyph ids, and where each stands: px from the start of the paragraph laid on one line, counted from its right in what runs leftward;
+   * y down from the baseline.
+   */
   glyphs: Uint32Array
   x: Float64Array
   y: Float64Array
@@ -59,11 +64,12 @@ const ZERO_WIDTH = /[\p{Cc}\u00ad\u200b-\u200f\u202a-\u202e\ufeff\ufffc]/u
 /** Characters without a look of their own ask for no other font. */
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u
 
-/** Splits text into runs that one font file covers and that are of one script. */
+/** Splits text into runs that one font file covers and that are of one script and one level. */
 function* runsByFile(
   fonts: FontLibrary,
   text: string,
   scripts: Uint8Array,
+  levels: Uint8Array | undefined,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
   const primary = fonts.primary(style)
@@ -85,7 +91,8 @@ function* runsByFile(
     // Marks stay with the letter they stand on.
     const mark = code >= 0x300 && code <= 0x36f
     const next = (whole && fonts.face(whole, style.weight)) ?? (mark && face?.has(code) ? face : pick(code))
-    if (face && (next !== face || scripts[i] !== scripts[start])) {
+    const isOther = next !== face || scripts[i] !== scripts[start] || levels?.[i] !== levels?.[start]
+    if (face && isOther) {
       yield { start, end: i, face }
       start = i
     }
@@ -98,9 +105,10 @@ function* runsByFile(
 const known = new Map<string, hb.Feature[]>()
 
 /** What is said of each feature last holds, as in Chromium: letter spacing, figures, then what is switched on by its tag. */
-function featuresOf(style: TextStyle): hb.Feature[] | undefined {
-  const { letterSpacing, figures = 'normal', features = 'normal' } = style
-  const isSpaced = letterSpacing !== 0
+function featuresOf(
+  { figures = 'normal', features = 'normal' }: TextStyle,
+  isSpaced: boolean,
+): hb.Feature[] | undefined {
   if (!isSpaced && figures === 'normal' && features === 'normal') return undefined
   const key = `${isSpaced} ${figures} ${features}`
   let all = known.get(key)
@@ -119,13 +127,14 @@ const isSpace = (character: string) => character === ' ' || character === '\u00a
 let buffer: hb.Buffer | undefined
 
 /**
- * Shapes `text` in one style, its scripts as `scriptsOf` gives them, and appends to `advances`: `advances[offset + i]` is the width of everything before
+ * Shapes `text` in one style, its scripts as `scriptsOf` gives them and its levels as `levelsOf`, and appends to `advances`: `advances[offset + i]` is the width of everything before
  * character i of the paragraph, px; `safety[i]` becomes `UNSAFE` or `INSIDE` where a break changes the shapes around it.
  */
 export function shapeInto(
   fonts: FontLibrary,
   text: string,
   scripts: Uint8Array,
+  levels: Uint8Array | undefined,
   style: TextStyle,
   offset: number,
   advances: Float64Array,
@@ -133,18 +142,20 @@ export function shapeInto(
   safety: Uint8Array,
 ) {
   buffer ??= new hb.Buffer()
-  const features = featuresOf(style)
   // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
   const spacing = fixed(style.letterSpacing)
   const between = fixed(style.wordSpacing ?? 0)
   let total = advances[offset]
-  for (const { start, end, face } of runsByFile(fonts, text, scripts, style)) {
+  for (const { start, end, face } of runsByFile(fonts, text, scripts, levels, style)) {
+    const leftward = ((levels?.[start] ?? 0) & 1) === 1
+    // Letters that are joined are not set apart, and what stands with them neither (CSS Text 4 §9.2.1); only spaces are.
+    const isSpaced = spacing !== 0 && scripts[start] !== ARABIC
     buffer.clearContents()
     buffer.addText(text.slice(start, end))
-    buffer.setDirection(hb.Direction.LTR)
+    buffer.setDirection(leftward ? hb.Direction.RTL : hb.Direction.LTR)
     buffer.setScript(SCRIPT_TAGS[scripts[start]!]!)
     buffer.setLanguage(style.lang ?? 'en')
-    hb.shape(face.shapingAt(style.size), buffer, features)
+    hb.shape(face.shapingAt(style.size), buffer, featuresOf(style, isSpaced))
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()
     const count = infos.length
@@ -153,38 +164,47 @@ export function shapeInto(
       end: offset + end,
       face,
       size: style.size,
+      leftward,
       glyphs: new Uint32Array(count),
       x: new Float64Array(count),
       y: new Float64Array(count),
       cluster: new Uint32Array(count),
     }
-    for (let g = 0; g < count; ) {
-      const cluster = infos[g]!.cluster
-      if (infos[g]!.flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
+    // Clusters in the order in which they are read; glyphs come from the left.
+    for (let read = 0; read < count; ) {
+      const begin = leftward ? count - 1 - read : read
+      const { cluster, flags } = infos[begin]!
+      if (flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
       const at = total
-      let next = g
-      for (; next < count && infos[next]!.cluster === cluster; next++) {
-        run.glyphs[next] = infos[next]!.codepoint
-        run.x[next] = total! + positions[next]!.xOffset / FIXED
-        run.y[next] = -positions[next]!.yOffset / FIXED
-        run.cluster[next] = offset + start + cluster
-        const { xAdvance } = positions[next]!
+      let length = 1
+      const step = leftward ? -1 : 1
+      while (read + length < count && infos[begin + step * length]!.cluster === cluster) length++
+      read += length
+      const first = leftward ? begin - length + 1 : begin
+      for (let g = first; g < first + length; g++) {
+        run.glyphs[g] = infos[g]!.codepoint
+        run.x[g] = total! + positions[g]!.xOffset / FIXED
+        run.y[g] = -positions[g]!.yOffset / FIXED
+        run.cluster[g] = offset + start + cluster
+        const { xAdvance } = positions[g]!
         // Marks stand on their letter and take no room.
         if (xAdvance !== 0)
-          total! += (xAdvance + face.advanceCorrection(style.size, infos[next]!.codepoint)) / FIXED
+          total! += (xAdvance + face.advanceCorrection(style.size, infos[g]!.codepoint)) / FIXED
       }
-      const clusterEnd = next < count ? infos[next]!.cluster : end - start
+      const after = first + step * (leftward ? 1 : length)
+      const clusterEnd = read < count ? infos[after]!.cluster : end - start
       const width = total! - at!
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
-      const length = Math.max(1, clusterEnd - cluster)
-      if (style.letterSpacing !== 0 && !ZERO_WIDTH.test(text[start + cluster]!)) total! += spacing
+      const characters = Math.max(1, clusterEnd - cluster)
+      if (isSpaced && !ZERO_WIDTH.test(text[start + cluster]!)) total! += spacing
+      else if (spacing !== 0 && isSpace(text[start + cluster]!)) total! += spacing
       if (between !== 0 && isSpace(text[start + cluster]!)) total! += between
-      for (let k = 1; k < length; k++) {
-        advances[offset + start + cluster + k] = at! + (width * k) / length
+      if (leftward) for (let g = first; g < first + length; g++) run.x[g] = at! + total! - run.x[g]!
+      for (let k = 1; k < characters; k++) {
+        advances[offset + start + cluster + k] = at! + (width * k) / characters
         safety[offset + start + cluster + k] = INSIDE
       }
-      advances[offset + start + cluster + length] = total!
-      g = next
+      advances[offset + start + cluster + characters] = total!
     }
     runs.push(run)
   }

@@ -1,6 +1,7 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
 import type { Resolved } from '../properties/table'
 import type { Span } from '../words/words'
+import { type Direction, type Levels, levelsOf } from './bidi'
 import { CODE_FAMILY } from './families'
 import type { FontLibrary } from './fonts'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
@@ -36,6 +37,8 @@ export class ShapedText {
   readonly pieces: Piece[]
   readonly runs: GlyphRun[] = []
   protected readonly scripts: Uint8Array
+  /** Where some of it runs from right to left. */
+  readonly levels: Levels | undefined
   /** Width before each character, px; one longer than the text. */
   readonly advances: Float64Array
   private readonly seen: SeenEnds
@@ -49,6 +52,7 @@ export class ShapedText {
     style: Resolved,
     spans: readonly Span[],
     alone: boolean,
+    readonly direction: Direction,
   ) {
     const { text, pieces } = piecesOf(style, spans)
     this.text = text
@@ -57,6 +61,7 @@ export class ShapedText {
     this.advances = new Float64Array(text.length + 1)
     this.safety = new Uint8Array(text.length + 1)
     this.scripts = scriptsOf(text)
+    this.levels = levelsOf(text, direction)
     this.shape()
   }
 
@@ -73,6 +78,7 @@ export class ShapedText {
         this.fonts,
         text.slice(start, end),
         scripts,
+        this.levels?.levels.subarray(start, end),
         style,
         start,
         this.advances,
@@ -156,7 +162,8 @@ export class ShapedText {
     const own = this.text.slice(start, end)
     const scripts = this.scripts.subarray(start, end)
     const advances = new Float64Array(own.length + 1)
-    shapeInto(this.fonts, own, scripts, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
+    const levels = this.levels?.levels.subarray(start, end)
+    shapeInto(this.fonts, own, scripts, levels, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
     return advances[own.length]!
   }
 

@@ -1,7 +1,8 @@
 /** A text as it is set: its paragraphs, one under the other. Mostly there is one. */
 import type { Resolved } from '../properties/table'
 import { isOneParagraph, partsOf } from '../words/parts'
-import { type Words, withMarks } from '../words/words'
+import { plainText, type Words, withMarks } from '../words/words'
+import { type Direction, directionOf } from './bidi'
 import type { FontLibrary } from './fonts'
 import { hyphenated } from './hyphenation'
 import { type SeenEnds, seenEnds } from './line-ends'
@@ -12,7 +13,7 @@ import { downToUnit } from './unit'
 /** How far the items of a list stand in, in the text's size (em). */
 export const INDENT = 1.5
 
-/** px: `indent` from the text's left, `gap` above. */
+/** px: `indent` from where the text's lines begin, `gap` above. */
 export type Set = { paragraph: Paragraph; indent: number; gap: number; marker?: Marker }
 /** `top`, px from the text's. */
 export type SetAt = Set & { top: number; lines: readonly Line[] }
@@ -20,6 +21,8 @@ export type SetAt = Set & { top: number; lines: readonly Line[] }
 export class Typeset {
   readonly sets: readonly Set[]
   readonly seenEnds: SeenEnds
+  /** Which way its lines run. */
+  readonly direction: Direction
   /** px */
   readonly minContent: number
   readonly maxContent: number
@@ -40,6 +43,7 @@ export class Typeset {
     this.seenEnds = seenEnds(style, alone)
     const step = downToUnit(style.fontSize * INDENT)
     const gap = downToUnit(style.fontSize * style.paragraphGap!)
+    this.direction = style.direction ?? directionOf(plainText(shown))
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({
       // Empty among others, it is a line all the same: `<br>` stands in it.
       paragraph: new Paragraph(
@@ -47,6 +51,7 @@ export class Typeset {
         style,
         parts.length > 1 && spans.every(({ text }) => text === '') ? [{ text: '\n' }] : spans,
         alone,
+        this.direction,
       ),
       indent: depth * step,
       gap: apart ? gap : 0,

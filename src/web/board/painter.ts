@@ -62,6 +62,7 @@ div { display: grid; grid-template: 0 / 0; place-items: start; place-content: st
 div > * { grid-area: 1 / 1; }
 div.shape { grid-template: none; place-items: stretch; place-content: stretch; }
 .line { display: block; white-space: pre; }
+.leftward { direction: rtl; }
 .page i { display: inline-block; }`
 
 let sheets: CSSStyleSheet[] | undefined
@@ -298,9 +299,9 @@ function drawForm(element: HTMLElement, { form }: Resolved) {
 }
 
 /** @param own px between the text's words */
-function newRow({ line, spread }: PlacedLine, own: number): HTMLElement {
+function newRow({ paragraph, line, spread }: PlacedLine, own: number): HTMLElement {
   const row = document.createElement('div')
-  row.className = 'line'
+  row.className = paragraph.direction === 'rtl' ? 'line leftward' : 'line'
   row.style.height = `${line.height}px`
   if (spread > 0) row.style.wordSpacing = `${spread + own}px`
   return row

@@ -8,7 +8,7 @@ import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 
 const OFFERED =
-  'az bg ca cs cy da de el en es et eu fi fr ga gl hr hu is it lt lv nb nl pl pt ro ru sk sl sr sv tr uk vi'.split(
+  'ar az bg ca cs cy da de el en es et eu fa fi fr ga gl he hr hu is it lt lv nb nl pl pt ro ru sk sl sr sv tr uk ur vi yi'.split(
     ' ',
   )
 
@@ -102,6 +102,41 @@ export function LanguageLine({ node }: { node: Node }) {
           )
         }
       />
+      <DirectionChoice node={node} />
     </div>
   )
 }
+
+/** Which way the words of a text run: mostly their first letter says it. */
+function DirectionChoice({ node }: { node: Node }) {
+  const editor = useEditor()
+  const { doc } = editor
+  const { direction } = node.props
+  const own = WAYS[editor.layout?.boxes.get(node.id)?.typeset?.direction ?? 'ltr']
+  return (
+    <Choice
+      label="Direction"
+      width={240}
+      options={[
+        {
+          value: undefined,
+          label: direction === undefined ? own : 'as the words run',
+          hint: 'as its first letter does',
+        },
+        { value: 'ltr' as const, label: 'always left to right' },
+        { value: 'rtl' as const, label: 'always right to left' },
+      ]}
+      value={direction}
+      onChoose={(chosen) =>
+        editor.commit(
+          editor.meant
+            .filter((id) => hasProperty(doc.node(id).kind, 'direction'))
+            .map((id) => ({ op: 'set', node: id, props: { direction: chosen ?? null } })),
+          chosen === undefined ? `${node.name} runs as its words` : `${node.name} runs ${WAYS[chosen]}`,
+        )
+      }
+    />
+  )
+}
+
+const WAYS = { ltr: 'left to right', rtl: 'right to left' }

@@ -84,6 +84,7 @@ export function TypeLines({ node }: { node: Node }) {
   const missing = missingCharacters(resolved)
   const styles = editor.tokens.names('typography')
   const line = usedLineHeight(height, resolved.fontSize)
+  const isLeftward = editor.layout?.boxes.get(node.id)?.typeset?.direction === 'rtl'
   return (
     <>
       <Line node={node} keys={['type', 'fontFamily']}>
@@ -205,9 +206,9 @@ export function TypeLines({ node }: { node: Node }) {
         <Choice
           label="Text alignment"
           options={[
-            { value: 'left', label: 'set left' },
+            { value: 'left', label: isLeftward ? 'set right' : 'set left' },
             { value: 'center', label: 'centred' },
-            { value: 'right', label: 'set right' },
+            { value: 'right', label: isLeftward ? 'set left' : 'set right' },
             { value: 'justify', label: 'flush on both sides' },
           ]}
           value={resolved.textAlign as string}

@@ -8,7 +8,7 @@ import { fontStack } from '../../core/handoff/css'
 import { meaningsOf } from '../../core/handoff/meaning'
 import { textOffset } from '../../core/layout/baseline'
 import { featuresText, numericText } from '../../core/properties/css-text'
-import { lineHeightText } from '../../core/properties/type'
+import { alignmentText, lineHeightText } from '../../core/properties/type'
 import { holdsParagraphs, isOneParagraph } from '../../core/words/parts'
 import { said } from '../../core/words/words'
 import { type Editor, makeId } from '../editor/editor-state'
@@ -137,6 +137,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
     <div
       ref={field}
       data-text-editor
+      dir={box.typeset?.direction}
       lang={resolved.lang ?? (editor.page && langOf(editor.doc, editor.page.id))}
       className="typed"
       onPointerDown={(event) => event.stopPropagation()}
@@ -157,7 +158,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         fontFeatureSettings: featuresText(resolved.features ?? 'normal'),
         letterSpacing: resolved.letterSpacing || 'normal',
         wordSpacing: resolved.wordSpacing ? `${resolved.wordSpacing}px` : undefined,
-        textAlign: resolved.textAlign,
+        textAlign: alignmentText(resolved.textAlign!),
         textWrap: resolved.textWrap,
         textTransform: resolved.textCase === 'none' ? undefined : resolved.textCase,
         textDecoration: resolved.textDecoration === 'none' ? undefined : resolved.textDecoration,

@@ -29,11 +29,11 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
   if (marker) drawGlyphs(svg, set.marker, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
   for (const { piece, part } of set.pieces) {
     const glyphs = set.of(part)
-    const gap: Gap = [set.edge(part.start), set.edge(part.end)]
+    const extents = set.extents(part)
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
-    underlines(svg, box, piece, glyphs, baseline, gap)
+    for (const gap of extents) underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
-    strikes(svg, box, piece, glyphs, baseline, gap)
+    for (const gap of extents) strikes(svg, box, piece, glyphs, baseline, gap)
   }
   const ending = line.hyphen ?? line.ellipsis
   if (ending) drawGlyphs(svg, set.ending, baseline, inkOf(svg, box, ending.color), false)
