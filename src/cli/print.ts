@@ -5,11 +5,13 @@ import { Resvg } from '@resvg/resvg-js'
 import PDFDocument from 'pdfkit'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
+import { cssString } from '../core/handoff/escape'
 import { pageFileName } from '../core/handoff/names'
 import { buildSite, type SiteFiles } from '../core/handoff/site'
-import { pageSvg } from '../core/handoff/svg/page'
+import { fillsSvg, pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
+import { shownItems } from '../core/properties/items'
 import type { SiteViewer } from './browser'
 import { CHROMIUM } from './chromium'
 
@@ -27,11 +29,45 @@ const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; }\n'
  * On paper there is no window: shares of one become what they are at the view. What sticks out is cut off, or everything would be
  * made smaller until that fits.
  */
-function forPaper(site: SiteFiles, fold: number): SiteFiles {
+function forPaper(site: SiteFiles, page: Printed): SiteFiles {
+  const { fold } = page.layout.view
   const css = site.text
     .get('styles.css')!
     .replace(/([\d.]+)svh/g, (_, share: string) => px((Number(share) * fold) / 100))
-  return { ...site, text: new Map(site.text).set('styles.css', `${css}${CUT}`) }
+  return { ...site, text: new Map(site.text).set('styles.css', `${css}${CUT}${tilesDrawn(page)}`) }
+}
+
+/** Device pixels for one CSS px in what is drawn for paper. */
+const FINE = 3
+
+/**
+ * What goes on in tiles, drawn by our own writer. Chromium draws it for paper as a picture of the whole page that has a million pixels
+ * at most, and so the coarser the taller the page is.
+ */
+function tilesDrawn({ doc, blobs, layout }: Printed): string {
+  const rules: string[] = []
+  for (const box of layout.visible()) {
+    const fills = shownItems(box.resolved.fills)
+    const isTiled = fills.some(
+      (fill) => fill.kind === 'pattern' || (fill.kind === 'picture' && fill.fit === 'tile'),
+    )
+    if (!isTiled || box.node.kind === 'shape' || box.width < 1 || box.height < 1) continue
+    const png = new Resvg(fillsSvg(doc, layout, blobs, box), { fitTo: { mode: 'zoom', value: FINE } })
+      .render()
+      .asPng()
+    const background = {
+      color: 'transparent',
+      image: `url("data:image/png;base64,${Buffer.from(png).toString('base64')}")`,
+      position: '0 0',
+      size: '100% 100%',
+      repeat: 'no-repeat',
+      origin: 'border-box',
+      'blend-mode': 'normal',
+    }
+    const set = Object.entries(background).map(([what, value]) => `background-${what}: ${value} !important;`)
+    rules.push(`[data-node=${cssString(box.node.id)}] { ${set.join(' ')} }`)
+  }
+  return rules.join('\n')
 }
 
 /** Whole px. */
@@ -71,10 +107,8 @@ class BrowserPrinter implements Printer {
 
   private async show({ doc, blobs, layout }: Printed) {
     const { width, height } = sizeOf(layout)
-    const site = forPaper(
-      buildSite(doc, blobs, { theme: layout.theme ?? doc.themes[0]?.id }),
-      layout.view.fold,
-    )
+    const theme = layout.theme ?? doc.themes[0]?.id
+    const site = forPaper(buildSite(doc, blobs, { theme, mark: true }), { doc, blobs, layout })
     await this.viewer.show(site, pageFileName(doc.pages.get(layout.page)!.path), width, height)
     return { width, height }
   }

@@ -29,11 +29,11 @@ function framed({ data, ...size }: Pixels, width: number, height: number): Uint8
   return out
 }
 
-/** Whether everything within two px is of one colour. */
-function isFlat(data: Uint8Array, width: number, x: number, y: number): boolean {
+/** Whether everything within so many device pixels is of one colour. */
+function isFlat(data: Uint8Array, width: number, x: number, y: number, reach: number): boolean {
   const at = (y * width + x) * 4
-  for (let dy = -2; dy <= 2; dy++)
-    for (let dx = -2; dx <= 2; dx++) {
+  for (let dy = -reach; dy <= reach; dy++)
+    for (let dx = -reach; dx <= reach; dx++) {
       const other = at + (dy * width + dx) * 4
       for (let c = 0; c < 3; c++) if (Math.abs(data[other + c]! - data[at + c]!) > 1) return false
     }
@@ -41,14 +41,16 @@ function isFlat(data: Uint8Array, width: number, x: number, y: number): boolean 
 }
 
 /** The largest difference of a channel in the middle of flat areas, 0 to 255; edges are for `share`. */
-function flatDifference(a: Uint8Array, b: Uint8Array, width: number, height: number): number {
+function flatDifference(a: Uint8Array, b: Uint8Array, width: number, height: number, scale: number): number {
   let most = 0
-  for (let y = 2; y < height - 2; y += 2)
-    for (let x = 2; x < width - 2; x += 2) {
+  const reach = 2 * scale
+  for (let y = reach; y < height - reach; y += 2)
+    for (let x = reach; x < width - reach; x += 2) {
       const at = (y * width + x) * 4
       let difference = 0
       for (let c = 0; c < 3; c++) difference = Math.max(difference, Math.abs(a[at + c]! - b[at + c]!))
-      if (difference > most && isFlat(a, width, x, y) && isFlat(b, width, x, y)) most = difference
+      if (difference > most && isFlat(a, width, x, y, reach) && isFlat(b, width, x, y, reach))
+        most = difference
     }
   return most
 }
@@ -56,7 +58,8 @@ function flatDifference(a: Uint8Array, b: Uint8Array, width: number, height: num
 /** `share`: of the pixels that differ to the eye, smoothed edges left out (pixelmatch, YIQ), 0 to 1. */
 export type Compared = { share: number; flat: number; picture: Pixels }
 
-export function compare(one: Pixels, other: Pixels): Compared {
+/** @param scale device pixels for one CSS px: flat is what is of one colour within two px */
+export function compare(one: Pixels, other: Pixels, scale = 1): Compared {
   const width = Math.max(one.width, other.width)
   const height = Math.max(one.height, other.height)
   const [a, b] = [framed(one, width, height), framed(other, width, height)]
@@ -65,7 +68,7 @@ export function compare(one: Pixels, other: Pixels): Compared {
   const count = pixelmatch(a, b, picture, width, height, { threshold: 0.1 })
   return {
     share: count / (width * height),
-    flat: flatDifference(a, b, width, height),
+    flat: flatDifference(a, b, width, height, scale),
     picture: { width, height, data: picture },
   }
 }

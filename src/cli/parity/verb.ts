@@ -70,7 +70,7 @@ export async function parity(args: string[]): Promise<number> {
         const page =
           scaleOf(way, layout) === 1 ? shipped : await pixelsOf(await drawing.shipped(subject, layout, way))
         const drawn = await pixelsOf(await drawing.drawn(way, subject, layout))
-        const { share, flat, picture } = compare(page, drawn)
+        const { share, flat, picture } = compare(page, drawn, scaleOf(way, layout))
         findings.get(way)!.push({ page: subject.name, share, flat })
         if (values.keep && (share > BAR.page || flat > BAR.flat))
           await keep(pathFrom(values.keep), `${way} ${subject.name}`, [page, drawn, picture])

@@ -128,12 +128,17 @@ export class Ways {
   }
 }
 
+/**
+ * A hair larger: where a tile that goes on is 383.99999 px large, the rasteriser cuts that down to whole ones, and what goes on drifts away.
+ */
+const HAIR = 1 + 1 / 32_768
+
 /** @param dpi dots an inch @throws when poppler's tools are not there */
 async function rasterOfPdf(pdf: Uint8Array, dpi: number): Promise<Uint8Array> {
   const folder = await mkdtemp(join(tmpdir(), 'just-lattice-pdf-'))
   try {
     await writeFile(join(folder, 'page.pdf'), pdf)
-    const run = spawnSync('pdftoppm', ['-png', '-r', String(dpi), '-singlefile', 'page.pdf', 'page'], {
+    const run = spawnSync('pdftoppm', ['-png', '-r', String(dpi * HAIR), '-singlefile', 'page.pdf', 'page'], {
       cwd: folder,
     })
     if (run.status !== 0) throw new Error(`pdftoppm: ${run.stderr}`)

@@ -102,7 +102,7 @@ function drawPattern(
     drawLines(svg, outer, inner, each, color, size, weight)
 }
 
-/** As `repeating-linear-gradient`: from the beginning of the gradient line on. */
+/** As `repeating-linear-gradient`: from the beginning of the gradient line on; what lies under a border begins anew. */
 function drawLines(
   svg: SvgWriter,
   outer: Shape,
@@ -112,13 +112,20 @@ function drawLines(
   size: number,
   weight: number,
 ) {
-  const line = beginningOf(gradientLine(inner, degrees), degrees, size)
+  const [width, height] = [inner.right - inner.left, inner.bottom - inner.top]
+  const isFramed =
+    width > 0 && height > 0 && (width < outer.right - outer.left || height < outer.bottom - outer.top)
+  const tile = isFramed ? { ...inner, left: 0, top: 0, right: width, bottom: height } : inner
+  const line = beginningOf(gradientLine(tile, degrees), degrees, size)
   const share = num((weight / size) * 100)
   const none = painted('stop-color', `${color.slice(0, 7)}00`)
   const ink = painted('stop-color', color)
   const stops = `<stop offset="0" ${ink}/><stop offset="${share}%" ${ink}/><stop offset="${share}%" ${none}/><stop offset="1" ${none}/>`
   const id = svg.define('g', (id) => linearGradient(id, line, stops, ' spreadMethod="repeat"'))
-  svg.draw(elementOf(outer, `fill="url(#${id})"`))
+  const fill = `fill="url(#${id})"`
+  if (isFramed)
+    tiled(svg, outer, inner, width, height, `<rect width="${num(width)}" height="${num(height)}" ${fill}/>`)
+  else svg.draw(elementOf(outer, fill))
 }
 
 function drawNoise(svg: SvgWriter, outer: Shape, inner: Shape, fill: Of<'noise'>) {

@@ -157,6 +157,15 @@ class PageWriter {
     else if (box.typeset && !inWords && box !== this.last) this.words(box)
   }
 
+  /** Drawn from the document's top left on. @returns the border box */
+  fills(box: LayoutBox): Shape {
+    const { left, top, ...own } = this.outline(box)
+    const outer = { ...own, left: 0, top: 0, right: own.right - left, bottom: own.bottom - top }
+    const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
+    drawFills(this.svg, this, outer, inner, box.resolved.fills)
+    return outer
+  }
+
   private isOff({ left, top, right, bottom }: Shape): boolean {
     const { width, height } = this.size
     return left >= width || top >= height || right <= 0 || bottom <= 0
@@ -223,14 +232,17 @@ function blendOf({ parent, resolved: { opacity, blend } }: LayoutBox): string {
   return parent === null ? '' : `${faded} style="isolation:isolate"`
 }
 
+const PAPER = '#ffffff'
+
 /** The page as an SVG document. @param blobs the pictures on it @param crop limits the height, px: for a small picture of it */
 export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: number): string {
   const svg = new SvgWriter(layout.tokens)
   const { width } = layout.root
-  const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, layout.height))
+  // Whole px: of others a browser takes 1/64, is larger by a millionth then, and draws tiles of 128 px with 129.
+  const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, Math.ceil(layout.height)))
   new PageWriter(doc, blobs, svg, { width, height }, crop !== undefined).layer(layersOf(layout))
   const title = htmlAttribute(doc.pages.get(layout.page)?.name ?? '')
-  return svg.document({ x: 0, y: 0, width, height }, title)
+  return svg.document({ x: 0, y: 0, width, height }, title, PAPER)
 }
 
 /** What lies behind a block's words: all that is drawn before them, in an area of the page. */
@@ -244,5 +256,13 @@ export function groundSvg(
   const svg = new SvgWriter(layout.tokens)
   const size = { width: layout.root.width, height: Math.max(1, layout.height) }
   new PageWriter(doc, blobs, svg, size, false, box).layer(layersOf(layout))
-  return svg.document(area, '')
+  return svg.document(area, '', PAPER)
+}
+
+/** What a block is filled with, and nothing else: as large as the block, not turned, clear where it is not filled. */
+export function fillsSvg(doc: Document, layout: PageLayout, blobs: Blobs, box: LayoutBox): string {
+  const svg = new SvgWriter(layout.tokens)
+  const size = { width: layout.root.width, height: Math.max(1, layout.height) }
+  const { right: width, bottom: height } = new PageWriter(doc, blobs, svg, size, false).fills(box)
+  return svg.document({ x: 0, y: 0, width, height }, '')
 }

@@ -43,14 +43,15 @@ export class SvgWriter {
     return id
   }
 
-  /** @param seen what of what was drawn is shown, px */
-  document({ x, y, width, height }: Rect, title: string): string {
+  /** @param seen what of what was drawn is shown, px @param ground what it lies on; left out: nothing */
+  document({ x, y, width, height }: Rect, title: string, ground?: string): string {
     const size = `width="${num(width)}" height="${num(height)}"`
     return (
       `<svg xmlns="http://www.w3.org/2000/svg" ${size} viewBox="${num(x)} ${num(y)} ${num(width)} ${num(height)}">` +
       `<title>${title}</title><defs>${this.defs.join('')}</defs>` +
+      (ground === undefined ? '' : `<rect x="${num(x)}" y="${num(y)}" ${size} fill="${ground}"/>`) +
       // Nothing of a page blends with the paper that it lies on.
-      `<rect x="${num(x)}" y="${num(y)}" ${size} fill="#ffffff"/><g style="isolation:isolate">${this.body.join('')}</g></svg>`
+      `<g style="isolation:isolate">${this.body.join('')}</g></svg>`
     )
   }
 }
