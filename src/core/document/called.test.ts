@@ -23,6 +23,11 @@ describe('what a block is called', () => {
     expect(name(node('Picture', 'picture', { asset: 'p' }))).toBe('Picture leaves')
     expect(name(node('Main menu', 'text', { words: said('Catalogue') }))).toBe('Main menu')
   })
+  test('words from right to left stand apart', () => {
+    expect(name(node('Heading', 'text', { words: said('זרעים (12)') }))).toBe(
+      'Heading \u2068זרעים (12)\u2069',
+    )
+  })
   test('long words are cut between words', () => {
     expect(name(heading)).toBe('Heading Ready to sow this …')
   })

@@ -38,8 +38,12 @@ type Lookup = {
 export function called(node: Node, lookup: Lookup): string {
   if (!GENERIC.has(node.name)) return node.name
   const content = contentOf(node, lookup)
-  return content === undefined || content === node.name ? node.name : `${node.name} ${content}`
+  return content === undefined || content === node.name ? node.name : `${node.name} ${apart(content)}`
 }
+
+/** Words from right to left beside others, so that neither turn the other's round (UAX #9, isolates). */
+const apart = (content: string) =>
+  /[\u0590-\u08ff\ufb1d-\ufefc]/.test(content) ? `\u2068${content}\u2069` : content
 
 function contentOf(node: Node, lookup: Lookup): string | undefined {
   const { words, asset } = node.props
