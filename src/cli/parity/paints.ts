@@ -92,6 +92,8 @@ const FORMS: Form[] = [
   { form: 'arc', from: 20, sweep: 300, hole: 70 },
   { form: 'line', slope: 'rising' },
   { form: 'line', slope: 'level' },
+  { form: 'line', slope: 'falling', start: 'dot', end: 'head' },
+  { form: 'line', slope: 'upright', start: 'arrow', end: 'arrow' },
   { form: 'path', data: 'M0 50C20 0 40 0 50 50C60 100 80 100 100 50' },
 ]
 

@@ -91,7 +91,7 @@ export function drawnRect(from: Point, to: Point, form: Form | 'box', isEven: bo
 
 /** A line runs as it was pulled. */
 const formOf = (form: Form, from: Point, to: Point, isEven: boolean): Form =>
-  form.form === 'line' ? { form: 'line', slope: slopeOf(to.x - from.x, to.y - from.y, isEven) } : form
+  form.form === 'line' ? { ...form, slope: slopeOf(to.x - from.x, to.y - from.y, isEven) } : form
 
 /** @param what a form, or a box that others can lie in @param to where it was pulled to; Shift: `isEven` */
 export function drawnShape(

@@ -23,6 +23,10 @@ const round = v.optional(number(0, 100))
 /** Longest path, characters: some four thousand curves. */
 export const MOST_DATA = 200_000
 
+/** What a straight line may begin and end with. */
+export const TIPS = ['arrow', 'head', 'dot'] as const
+export type Tip = (typeof TIPS)[number]
+
 /** Ways of putting shapes together. */
 export const COMBINATIONS = ['unite', 'subtract', 'intersect', 'exclude'] as const
 export type Combination = (typeof COMBINATIONS)[number]
@@ -69,7 +73,12 @@ export const FormSchema = v.variant('form', [
     points: whole(3, 16),
     swing: number(0, 100),
   }),
-  v.strictObject({ form: v.literal('line'), slope: v.picklist(['level', 'upright', 'rising', 'falling']) }),
+  v.strictObject({
+    form: v.literal('line'),
+    slope: v.picklist(['level', 'upright', 'rising', 'falling']),
+    start: v.optional(v.picklist(TIPS)),
+    end: v.optional(v.picklist(TIPS)),
+  }),
   /** `of`: the shapes that it was put together from, the lowest first, as long as they can be told apart; `data` is what they come to. */
   v.strictObject({
     form: v.literal('path'),

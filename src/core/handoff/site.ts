@@ -5,6 +5,7 @@ import { langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { dataOfForm } from '../forms/form'
+import { isTipped, tippedLine } from '../forms/tips'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
@@ -58,6 +59,8 @@ const MOST_PRELOADED = 3
 
 class PageWriter {
   private readonly lines: string[] = []
+  /** Lines with tips so far: what marks them has an id. */
+  private tipped = 0
   private readonly instances: Instances
   private elements: ReadonlyMap<string, Element> = new Map()
   /** Whether what is written is of the first sections. */
@@ -231,12 +234,17 @@ class PageWriter {
     const data = dataOfForm(form ?? { form: 'ellipse' })
     const said = alt ? ` role="img" aria-label="${htmlAttribute(alt)}"` : ' aria-hidden="true"'
     const { tag } = this.elements.get(node.id)!
+    const open = `${pad}<${tag}${this.attributes(node)}>`
+    const close = [`${pad}  </svg>`, `${pad}</${tag}>`]
+    if (isTipped(form)) {
+      const drawn = tippedLine(form, `line-${++this.tipped}`).map((each) => `${pad}    ${each}`)
+      return void this.lines.push(open, `${pad}  <svg${said}>`, ...drawn, ...close)
+    }
     this.lines.push(
-      `${pad}<${tag}${this.attributes(node)}>`,
+      open,
       `${pad}  <svg${said} viewBox="0 0 100 100" preserveAspectRatio="none">`,
       `${pad}    <path d="${data}" fill-rule="evenodd" vector-effect="non-scaling-stroke"/>`,
-      `${pad}  </svg>`,
-      `${pad}</${tag}>`,
+      ...close,
     )
   }
 

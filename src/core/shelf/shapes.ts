@@ -34,12 +34,5 @@ export const SHAPES: ShelfItem[] = [
   shape('blob', 'Blob', 'soft organic', { form: 'blob', seed: 7, points: 6, swing: 35 }),
   shape('wave', 'Wave', 'edge divider', { form: 'wave', crests: 3, depth: 20 }, [480, 120]),
   shape('line', 'Line', 'rule stroke', { form: 'line', slope: 'level' }, [240, 16], LINE),
-  shape(
-    'arrow',
-    'Arrow',
-    'pointer line',
-    { form: 'path', data: 'M0 50L100 50M88 10L100 50L88 90' },
-    [120, 20],
-    LINE,
-  ),
+  shape('arrow', 'Arrow', 'pointer line', { form: 'line', slope: 'level', end: 'arrow' }, [120, 16], LINE),
 ]

@@ -7,6 +7,7 @@ import type { Document } from '../../core/document/document'
 import { DEFAULT_LANG } from '../../core/document/language'
 import { cascaded } from '../../core/document/resolve'
 import { dataOfForm } from '../../core/forms/form'
+import { isTipped, tippedLine } from '../../core/forms/tips'
 import { fontStack } from '../../core/handoff/css'
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET } from '../../core/handoff/stylesheet'
@@ -249,7 +250,8 @@ const hasInks = (typeset: Typeset | null): boolean =>
 
 /** What is drawn in a shape or a picture. */
 function contentOf(doc: Document, box: LayoutBox): unknown[] {
-  if (box.node.kind === 'shape') return [dataOfForm(box.resolved.form!)]
+  if (box.node.kind === 'shape')
+    return [JSON.stringify(isTipped(box.resolved.form) && box.resolved.form), dataOfForm(box.resolved.form!)]
   if (box.flow !== Flow.Picture) return []
   return [sourceOf(doc, box), box.padT, box.padR, box.padB, box.padL]
 }
@@ -284,8 +286,21 @@ function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
 const SVG = 'http://www.w3.org/2000/svg'
 
 /** A shape's drawing, as it is handed off; its colours are the element's. */
+let tipped = 0
+
 function drawForm(element: HTMLElement, { form }: Resolved) {
   let svg = element.firstElementChild
+  // A line with tips is drawn otherwise than what is stretched with its box.
+  if (svg && isTipped(form) !== !svg.hasAttribute('viewBox')) {
+    svg.remove()
+    svg = null
+  }
+  if (isTipped(form)) {
+    element.className = 'shape'
+    svg ??= element.appendChild(document.createElementNS(SVG, 'svg'))
+    svg.innerHTML = tippedLine(form, `line-${++tipped}`).join('')
+    return
+  }
   if (!svg) {
     element.className = 'shape'
     svg = element.appendChild(document.createElementNS(SVG, 'svg'))

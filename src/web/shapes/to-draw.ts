@@ -10,6 +10,7 @@ const TO_DRAW: readonly ShapeToDraw[] = [
   { words: 'a box', what: 'box' },
   form('an ellipse', { form: 'ellipse' }),
   form('a line', { form: 'line', slope: 'level' }),
+  form('an arrow', { form: 'line', slope: 'level', end: 'arrow' }),
   form('a triangle', { form: 'polygon', sides: 3 }),
   form('a polygon', { form: 'polygon', sides: 6 }),
   form('a star', { form: 'star', points: 5, depth: 50 }),

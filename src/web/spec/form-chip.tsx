@@ -1,6 +1,7 @@
 /** A form as a chip: chosen by its picture, and what there is to say of it in numbers. */
 import { type Form, pathOfForm } from '../../core/forms/form'
 import { pathData } from '../../core/forms/path'
+import { isTipped, tipPath, tipsIn } from '../../core/forms/tips'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 
@@ -19,6 +20,7 @@ const FORMS: { words: string; form: Form }[] = [
 const LINES: { words: string; form: Form }[] = [
   { words: 'line', form: { form: 'line', slope: 'level' } },
   { words: 'slanted line', form: { form: 'line', slope: 'rising' } },
+  { words: 'arrow', form: { form: 'line', slope: 'level', end: 'arrow' } },
 ]
 
 /** What of a form is a number: its key, words, unit, bounds. */
@@ -52,6 +54,7 @@ const NUMBERS: {
 
 export const formWords = (form: Form): string => {
   if (form.form === 'polygon' && form.sides === 3) return 'triangle'
+  if (isTipped(form)) return 'arrow'
   if (form.form === 'arc') return form.sweep === 360 ? 'ring' : 'arc'
   return form.form
 }
@@ -68,6 +71,16 @@ export function FormPicture({ form, size = 16 }: { form: Form; size?: number }) 
         stroke={isLine ? 'currentColor' : 'none'}
         strokeWidth={10}
       />
+      {isTipped(form) &&
+        tipsIn(form, 100, 100).map(({ tip, x, y, turn }) => (
+          <g
+            key={`${x} ${y}`}
+            stroke="currentColor"
+            transform={`translate(${x} ${y}) rotate(${turn}) scale(10)`}
+            // biome-ignore lint/security/noDangerouslySetInnerHtml: drawn by ourselves, of nothing that anybody said
+            dangerouslySetInnerHTML={{ __html: tipPath(tip) }}
+          />
+        ))}
     </svg>
   )
 }

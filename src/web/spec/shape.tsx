@@ -12,6 +12,7 @@ import { PointsButton } from '../shapes/points-lines'
 import { ColorChip } from './color-chip'
 import { FormChip } from './form-chip'
 import { Line } from './line'
+import { TipChoices } from './tips'
 
 const CAPS = [
   { value: 'butt', label: 'cut ends' },
@@ -45,6 +46,7 @@ export function ShapeLines({ node }: { node: Node }) {
         <span>Form</span>
         <FormChip label="Form" form={resolved.form} lines onChange={(form) => set({ form }, 'Form')} />
         <PointsButton node={node} />
+        <TipChoices form={resolved.form} onChange={(form, label) => set({ form }, label)} />
       </Line>
       <MadeOf node={node} />
       <Line node={node} keys={['paint']}>

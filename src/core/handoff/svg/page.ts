@@ -3,6 +3,7 @@ import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
 import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
+import { isTipped, tipPath, tipsIn } from '../../forms/tips'
 import { Flow, type LayoutBox } from '../../layout/box'
 import type { PageLayout } from '../../layout/page'
 import type { Rect } from '../../layout/rect'
@@ -204,7 +205,13 @@ class PageWriter {
     const named = alt ? `role="img" aria-label="${htmlAttribute(alt)}"` : 'aria-hidden="true"'
     const line = stroke && stroke.width > 0 ? strokeOf(stroke) : ''
     const fill = paint === undefined ? 'fill="none"' : painted('fill', paint)
-    this.svg.draw(`<path ${named} d="${data}" fill-rule="evenodd" ${fill}${line}/>`)
+    const path = (named: string) => `<path ${named} d="${data}" fill-rule="evenodd" ${fill}${line}/>`
+    if (!isTipped(form) || !stroke) return this.svg.draw(path(named))
+    const tips = tipsIn(form, box.width, box.height).map(({ tip, x, y, turn }) => {
+      const place = `translate(${num(left + x)} ${num(top + y)}) rotate(${num(turn)}) scale(${num(stroke.width)})`
+      return tipPath(tip, ` ${painted('stroke', stroke.color)} transform="${place}"`)
+    })
+    this.svg.draw(`<g ${named}>${path('')}${tips.join('')}</g>`)
   }
 
   private words(box: LayoutBox) {

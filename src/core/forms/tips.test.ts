@@ -1,0 +1,53 @@
+import { describe, expect, test } from 'vitest'
+import { Document } from '../document/document'
+import { buildSite } from '../handoff/site'
+import { starterProject } from '../shelf/starter'
+import type { Form } from './form'
+import { isTipped, tippedLine, tipsIn } from './tips'
+
+type Line = Extract<Form, { form: 'line' }>
+const line = (slope: Line['slope'], tips: Partial<Line> = {}): Line => ({ form: 'line', slope, ...tips })
+
+describe('tips of a line', () => {
+  test.each([
+    ['level', { x: 200, y: 25, turn: 0 }],
+    ['upright', { x: 100, y: 50, turn: 90 }],
+    ['rising', { x: 200, y: 0, turn: (Math.atan2(-50, 200) * 180) / Math.PI }],
+    ['falling', { x: 200, y: 50, turn: (Math.atan2(50, 200) * 180) / Math.PI }],
+  ] as const)('%s: where it ends, looking the way it runs in its box', (slope, place) => {
+    expect(tipsIn(line(slope, { end: 'arrow' }), 200, 50)).toEqual([{ tip: 'arrow', ...place }])
+    const [start] = tipsIn(line(slope, { start: 'dot' }), 200, 50)
+    expect(start!.turn).toBeCloseTo(place.turn + 180)
+  })
+  test('only what has one is drawn so', () => {
+    expect(isTipped(line('level'))).toBe(false)
+    expect(isTipped(line('level', { start: 'dot' }))).toBe(true)
+    expect(isTipped({ form: 'ellipse' })).toBe(false)
+  })
+  test('is no part of what is stretched: a line in percent of its box, marked in widths of the line', () => {
+    const drawn = tippedLine(line('rising', { end: 'head' }), 'line-1').join('')
+    expect(drawn).toContain('<line x1="0" y1="100%" x2="100%" y2="0" marker-end="url(#line-1-end)"/>')
+    expect(drawn).not.toContain('marker-start')
+  })
+})
+
+test('two lines on a page have markers of their own', () => {
+  const file = starterProject('Site', 'home')
+  const shape = (id: string) => ({
+    id,
+    kind: 'shape' as const,
+    name: 'Arrow',
+    order: id,
+    props: {
+      form: line('level', { start: 'dot', end: 'arrow' }),
+      stroke: { width: 3, color: '#1d5c45' },
+    },
+  })
+  file.pages[0]!.sections = [
+    { id: 's', kind: 'section', name: 'Opening', order: 'a0', props: {}, children: [shape('a1'), shape('a2')] },
+  ]
+  const html = buildSite(Document.fromFile(file), new Map()).text.get('index.html')!
+  const ids = [...html.matchAll(/<marker id="([^"]+)"/g)].map(([, id]) => id)
+  expect(new Set(ids).size).toBe(4)
+  for (const id of ids) expect(html).toContain(`url(#${id})`)
+})

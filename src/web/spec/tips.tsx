@@ -1,0 +1,39 @@
+/** What a straight line begins and ends with. */
+import { type Form, TIPS, type Tip } from '../../core/forms/form'
+import { Choice } from '../parts/choice'
+
+const WORDS: Record<Tip, string> = { arrow: 'an arrow', head: 'a head', dot: 'a dot' }
+const OPTIONS = [
+  { value: undefined, label: 'nothing' },
+  ...TIPS.map((value) => ({ value, label: WORDS[value] })),
+]
+
+/** Of other forms nothing is said. */
+export function TipChoices({
+  form,
+  onChange,
+}: {
+  form: Form | undefined
+  onChange: (form: Form, label: string) => void
+}) {
+  if (form?.form !== 'line') return null
+  const choice = (at: 'start' | 'end', label: string) => (
+    <Choice
+      label={label}
+      options={OPTIONS}
+      value={form[at]}
+      onChoose={(tip) => {
+        const { [at]: _, ...rest } = form
+        onChange(tip ? { ...rest, [at]: tip } : rest, label)
+      }}
+    />
+  )
+  return (
+    <>
+      <span>from</span>
+      {choice('start', 'Beginning of the line')}
+      <span>to</span>
+      {choice('end', 'End of the line')}
+    </>
+  )
+}
