@@ -37,6 +37,41 @@ test('a picture, lines and noise behind a section, mixed; taken away one by one'
   await expect(desk.getByText(/glasshouse/).first()).toBeVisible()
 })
 
+test('a gradient is seen in a border alone, which comes with it; taken back in one step', async ({
+  desk,
+}) => {
+  await picture(desk).click()
+  await another(desk, 'A gradient')
+  await choose(desk, 'Where fill 1 is seen', 'in its border alone')
+  await saved(desk)
+  const node = findNode((await stored(desk)).pages[0]!.sections, 'Picture')!
+  expect(node.props.borderLeft).toMatchObject({ width: 2 })
+  expect(Object.values(node.props.fills!)[0]).toMatchObject({ kind: 'gradient', in: 'border' })
+  expect((await styleOf(desk, node.id)).backgroundClip).toBe('border-area')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(async () => (await styleOf(desk, node.id)).backgroundClip).toBe('border-box')
+  await saved(desk)
+  expect(findNode((await stored(desk)).pages[0]!.sections, 'Picture')!.props.borderLeft).toBeUndefined()
+})
+
+test('a line begins and ends with tips that are as thick as it', async ({ desk }) => {
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('ControlOrMeta+k')
+  await desk.keyboard.type('Line shape')
+  await desk.getByRole('option', { name: /^Line/ }).first().click()
+  await choose(desk, /^End of the line/, 'a head')
+  await choose(desk, /^Beginning of the line/, 'a dot')
+  await saved(desk)
+  const node = findNode((await stored(desk)).pages[0]!.sections, 'Line')!
+  expect(node.props.form).toEqual({ form: 'line', slope: 'level', start: 'dot', end: 'head' })
+  const drawn = desk.locator(`[data-sheet="desktop"] [data-node="${node.id}"]`)
+  await expect(drawn.locator('marker')).toHaveCount(2)
+  await choose(desk, /^End of the line/, 'nothing')
+  await choose(desk, /^Beginning of the line/, 'nothing')
+  await expect(drawn.locator('marker')).toHaveCount(0)
+  await expect(drawn.locator('path')).toHaveCount(1)
+})
+
 test('a picture is cut to a form and toned down; what is put back is whole', async ({ desk }) => {
   await picture(desk).click()
   await desk.getByRole('button', { name: 'Cut to: not cut' }).click()

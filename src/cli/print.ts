@@ -11,7 +11,7 @@ import { buildSite, type SiteFiles } from '../core/handoff/site'
 import { fillsSvg, pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
-import { shownItems } from '../core/properties/items'
+import { isInBorder, shownItems } from '../core/properties/items'
 import type { SiteViewer } from './browser'
 import { CHROMIUM } from './chromium'
 
@@ -51,7 +51,9 @@ function tilesDrawn({ doc, blobs, layout }: Printed): string {
     const isTiled = fills.some(
       (fill) => fill.kind === 'pattern' || (fill.kind === 'picture' && fill.fit === 'tile'),
     )
-    if (!isTiled || box.node.kind === 'shape' || box.width < 1 || box.height < 1) continue
+    // What is in the border is another layer.
+    if (!isTiled || fills.some(isInBorder) || box.node.kind === 'shape' || box.width < 1 || box.height < 1)
+      continue
     const png = new Resvg(fillsSvg(doc, layout, blobs, box), { fitTo: { mode: 'zoom', value: FINE } })
       .render()
       .asPng()

@@ -293,11 +293,44 @@ const leftward = (): NodeTree[] =>
     node('text', { fontFamily: 'Fraunces', fontSize: 20, width: { kind: 'exact', px: 220 }, ...props }),
   )
 
+const RAINBOW: Bare = {
+  kind: 'gradient',
+  angle: 60,
+  stops: [
+    { color: '#a8481f', at: 0 },
+    { color: '#d9812b', at: 40 },
+    { color: '#1d5c4580', at: 100 },
+  ],
+}
+/** What is seen in the border alone: round, dashed, over a ground, over pictures, uneven. */
+const bordered = (asset: string): Props[] => {
+  const sides = (width: number, more: object = {}) => {
+    const side = { width, color: '#1c2b24', ...more }
+    return { borderTop: side, borderRight: side, borderBottom: side, borderLeft: side }
+  }
+  const corners = { radiusTopLeft: 24, radiusTopRight: 24, radiusBottomRight: 8, radiusBottomLeft: 0 }
+  const inBorder = (fill: Bare) => ({ ...fill, in: 'border' }) as Bare
+  return [
+    { ...sides(6), ...corners, fills: over(inBorder(RAINBOW)) },
+    { ...sides(8, { style: 'dashed' }), fills: over(inBorder(RAINBOW)) },
+    { ...sides(10), ...corners, fills: over(inBorder(RAINBOW), ground) },
+    { ...sides(6), fills: over(inBorder(RAINBOW), { kind: 'picture', asset, fit: 'cover' }, ground) },
+    {
+      borderTop: { width: 12 },
+      borderLeft: { width: 3 },
+      ...corners,
+      fills: over(inBorder({ ...RAINBOW, shape: 'radial' } as Bare)),
+    },
+  ]
+}
+
 /** @param assets pictures that it may show */
 export function paintsPage(assets: readonly Asset[]): ProjectFile {
   count = 0
   const { id } = assets[0]!
-  const boxes = [...filled(id), ...mixed(id)].map((props) => node('box', { ...size, ...props }))
+  const boxes = [...filled(id), ...mixed(id), ...bordered(id)].map((props) =>
+    node('box', { ...size, ...props }),
+  )
   const framed = filled(id)
     .slice(0, 9)
     .map((props) =>

@@ -44,7 +44,14 @@ test('two lines on a page have markers of their own', () => {
     },
   })
   file.pages[0]!.sections = [
-    { id: 's', kind: 'section', name: 'Opening', order: 'a0', props: {}, children: [shape('a1'), shape('a2')] },
+    {
+      id: 's',
+      kind: 'section',
+      name: 'Opening',
+      order: 'a0',
+      props: {},
+      children: [shape('a1'), shape('a2')],
+    },
   ]
   const html = buildSite(Document.fromFile(file), new Map()).text.get('index.html')!
   const ids = [...html.matchAll(/<marker id="([^"]+)"/g)].map(([, id]) => id)

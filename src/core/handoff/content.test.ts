@@ -80,6 +80,50 @@ describe('content that differs per view', () => {
   })
 })
 
+describe('fills in the border', () => {
+  const gradient = (more: object = {}) =>
+    ({ kind: 'gradient', angle: 90, stops: [{ color: '#aa0000', at: 0 }, { color: '#0000aa', at: 100 }], ...more }) as const // biome-ignore format: one fill
+  const boxed = (fills: Props['fills']): Partial<NodeTree> => ({
+    kind: 'box',
+    name: 'Card',
+    props: { borderTop: { width: 4, color: '#00aa00' }, fills },
+  })
+  const LINE = 'linear-gradient(90deg, #aa0000 0%, #0000aa 100%)'
+
+  test('take the place of its colours; where a browser cannot, it is in the colour of the words', () => {
+    const { css } = handedOff(
+      boxed({
+        ground: { order: 'a1', kind: 'color', color: '#ffffff' },
+        line: { order: 'a2', ...gradient({ in: 'border' }) },
+        shade: { order: 'a0', ...gradient() },
+      }),
+    )
+    const card = rules(css, 'card')[0]
+    expect(card).toContain(`background-image: ${LINE}, ${LINE}`)
+    expect(card).toContain('background-clip: border-area, border-box')
+    expect(card).toContain('background-origin: border-box, padding-box')
+    expect(card).toContain('background-color: #ffffff')
+    expect(card).toContain('border-color: transparent')
+    const plain = css.slice(css.indexOf('@supports not (background-clip: border-area)'))
+    expect(plain).toContain(`background-image: none, ${LINE}`)
+    expect(plain).toContain('background-clip: border-box, border-box')
+    expect(plain).toContain('border-color: currentcolor')
+  })
+  test('over a colour alone, that is an image: it would be cut like the border', () => {
+    const { css } = handedOff(
+      boxed({
+        ground: { order: 'a1', kind: 'color', color: '#ffffff' },
+        line: { order: 'a0', ...gradient({ in: 'border' }) },
+      }),
+    )
+    expect(rules(css, 'card')[0]).toContain(`${LINE}, linear-gradient(#ffffff, #ffffff)`)
+    expect(rules(css, 'card')[0]).not.toContain('background-color')
+  })
+  test('of a page without any nothing is said', () => {
+    expect(handedOff(boxed({ shade: { order: 'a0', ...gradient() } })).css).not.toContain('@supports')
+  })
+})
+
 describe('words from right to left', () => {
   test('say so, and end where they end', () => {
     const { html, css } = handedOff({ props: { words: said('זרעים באביב'), textAlign: 'right' } })

@@ -50,6 +50,7 @@ export const INITIAL: Record<string, string> = {
   'background-repeat': 'repeat',
   'background-blend-mode': 'normal',
   'background-clip': 'border-box',
+  'background-origin': 'padding-box',
   '-webkit-text-fill-color': 'currentcolor',
   filter: 'none',
   'backdrop-filter': 'none',

@@ -191,6 +191,43 @@ class SiteStyler {
   }
 }
 
+/** The parts of a list; commas within functions part nothing. */
+function listOf(value: string): string[] {
+  const parts = ['']
+  let depth = 0
+  for (const char of value) {
+    if (char === '(') depth++
+    if (char === ')') depth--
+    if (char === ',' && depth === 0) parts.push('')
+    else parts[parts.length - 1] += char
+  }
+  return parts.map((part) => part.trim())
+}
+
+/** Where a browser does not fill borders, they are in the colour of the words, and what would fill them is not drawn. */
+function plainBorders(rules: readonly Rule[]): string {
+  const plain = rules.flatMap(({ className, base }): [string, Declarations][] => {
+    const clips = listOf(base.get('background-clip') ?? '')
+    const images = listOf(base.get('background-image') ?? '')
+    if (!clips.includes('border-area')) return []
+    const of = (i: number) => clips[i] ?? clips[0]
+    const left = images.map((image, i) => (of(i) === 'border-area' ? 'none' : image))
+    const clip = images.map((_, i) => (of(i) === 'border-area' ? 'border-box' : of(i)!))
+    return [
+      [
+        `.${className}`,
+        new Map([
+          ['border-color', 'currentcolor'],
+          ['background-image', left.join(', ')],
+          ['background-clip', clip.join(', ')],
+        ]),
+      ],
+    ]
+  })
+  if (plain.length === 0) return ''
+  return `@supports not (background-clip: border-area) {\n${rulesText(plain, '  ')}\n}`
+}
+
 /** @param addresses where the style sheet finds pictures */
 export function styleSite(doc: Document, pages: Page[], addresses: Addresses): StyledSite {
   const styler = new SiteStyler(doc, addresses)
@@ -208,6 +245,7 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
     ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i]!, view, rules)),
+    plainBorders(rules),
   ]
   if (shown.some(isReordered))
     parts.push(

@@ -1,5 +1,6 @@
 /** The look of a block as CSS: what the board draws with and what is handed off, from one function. */
 import { px, shorthand } from './css-text'
+import { type Items, isInBorder, type SaidFill, shownItems } from './items'
 import type { Kind } from './kinds'
 import type { Border } from './look'
 import type { CssRule, Written } from './property'
@@ -69,4 +70,7 @@ function writeBorders(out: Declarations, raw: Props, write: Written) {
       'border-color',
       all(({ color }) => color ?? 'currentcolor'),
     )
+  // What is seen in its place.
+  if (shownItems(raw.fills as Items<SaidFill> | undefined).some(isInBorder))
+    out.set('border-color', 'transparent')
 }

@@ -38,8 +38,8 @@ export const BLENDS = [
 
 /** `hidden`: kept, and not drawn. */
 const item = { order: OrderSchema, hidden: v.optional(v.boolean()) }
-/** `blend`: with the fills below it. */
-const fill = { ...item, blend: v.optional(v.picklist(BLENDS)) }
+/** `blend`: with the fills below it. `in`: seen in the border alone, in place of its colours. */
+const fill = { ...item, blend: v.optional(v.picklist(BLENDS)), in: v.optional(v.literal('border')) }
 
 const StopsSchema = v.pipe(
   v.array(v.strictObject({ color: ColorSchema, at: share })),
@@ -129,6 +129,8 @@ export type SaidShadow = Shadow | v.InferOutput<typeof ShadowOfTokenSchema>
 export type Items<T> = Readonly<Record<string, T>>
 
 type Ordered = { order: string; hidden?: boolean }
+
+export const isInBorder = (fill: { in?: 'border' }) => fill.in === 'border'
 
 /** The items with their ids, the topmost first; equal keys by id. */
 export function itemsOf<T extends Ordered>(items: Items<T> | undefined): [id: string, item: T][] {

@@ -17,6 +17,7 @@ import {
   BLENDS,
   FillsSchema,
   type Items,
+  isInBorder,
   type SaidFill,
   type SaidShadow,
   ShadowsSchema,
@@ -28,20 +29,40 @@ import { ColorSchema, finite, LengthSchema, positivePx, px, TokenRefSchema } fro
 const paint = { perView: 'style', changes: 'paint', kinds: BOXED } as const
 const any = { ...paint, kinds: ALL } as const
 
-const fillsIn = ({ raw }: Values) => shownItems(raw.fills as Items<SaidFill> | undefined)
+/** Those in the border first: what lies below them is not seen there either way, and a ground is cut like the lowest image. */
+function fillsIn({ raw }: Values): SaidFill[] {
+  const shown = shownItems(raw.fills as Items<SaidFill> | undefined)
+  return [...shown.filter(isInBorder), ...shown.filter((fill) => !isInBorder(fill))]
+}
 
-/** The lowest fill, where it is a colour: CSS has one, below all images (CSS Backgrounds 3 §2.2). */
+/**
+ * The lowest fill, where it is a colour: CSS has one, below all images and cut like the lowest of them (CSS Backgrounds 3 §2.2, §2.10).
+ */
+function groundIn(values: Values): Extract<SaidFill, { kind: 'color' }> | undefined {
+  const fills = fillsIn(values)
+  const last = fills.at(-1)
+  const above = fills.at(-2)
+  return last?.kind === 'color' && !isInBorder(last) && !(above && isInBorder(above)) ? last : undefined
+}
+
 function groundOf(values: Values): string | undefined {
-  const last = fillsIn(values).at(-1)
-  return last?.kind === 'color' ? values.write.color(last.color) : undefined
+  const ground = groundIn(values)
+  return ground && values.write.color(ground.color)
 }
 
 /** The layers over the ground, each with how it mixes with what is below. */
 const layersIn = (values: Values) => {
   const fills = fillsIn(values)
-  const images = fills.at(-1)?.kind === 'color' ? fills.slice(0, -1) : fills
+  const images = groundIn(values) ? fills.slice(0, -1) : fills
+  const clip = areInWords(values) ? 'text' : 'border-box'
   return images.flatMap((fill) =>
-    layersOf(fill, values).map((layer) => ({ ...layer, blend: fill.blend ?? 'normal' })),
+    layersOf(fill, values).map((layer) => ({
+      ...layer,
+      blend: fill.blend ?? 'normal',
+      // Backgrounds 4 §2.4
+      clip: isInBorder(fill) ? 'border-area' : clip,
+      origin: isInBorder(fill) ? 'border-box' : 'padding-box',
+    })),
   )
 }
 
@@ -54,13 +75,20 @@ const listed =
     return all.every((each) => each === all[0]) ? all[0] : all.join(', ')
   }
 
+/** A ground without images is seen in the words, too. */
+const clipsOf = (values: Values) =>
+  layersIn(values).length === 0 && areInWords(values)
+    ? 'text'
+    : listed(({ clip }) => clip, 'border-box')(values)
+
 function imagesOf(values: Values): string | undefined {
   const layers = layersIn(values)
   return layers.length > 0 ? layers.map(({ image }) => image).join(', ') : undefined
 }
 
 /** Whether fills are seen through the words alone. */
-const areInWords = (values: Values) => values.raw.fillsIn === 'words' && fillsIn(values).length > 0
+const areInWords = (values: Values) =>
+  values.raw.fillsIn === 'words' && fillsIn(values).some((fill) => !isInBorder(fill))
 
 function shadowsOf({ raw, write }: Values): string | undefined {
   const shadows = shownItems(raw.shadows as Items<SaidShadow> | undefined)
@@ -132,6 +160,8 @@ export const LOOK = {
       { name: 'background-position', of: listed(({ position }) => position, '0 0') },
       { name: 'background-size', of: listed(({ size }) => size, 'auto') },
       { name: 'background-repeat', of: listed(({ repeat }) => repeat, 'repeat') },
+      { name: 'background-origin', of: listed(({ origin }) => origin, 'padding-box') },
+      { name: 'background-clip', of: clipsOf },
       { name: 'background-blend-mode', of: listed(({ blend }) => blend, 'normal') },
     ],
   }),
@@ -143,7 +173,6 @@ export const LOOK = {
     initial: 'box',
     part: 'fill',
     css: [
-      { name: 'background-clip', of: (values) => (areInWords(values) ? 'text' : undefined) },
       { name: '-webkit-text-fill-color', of: (values) => (areInWords(values) ? 'transparent' : undefined) },
     ],
   }),

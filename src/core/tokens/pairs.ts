@@ -2,7 +2,7 @@
 import { contrastOf, laidOver, neededFor } from '../color/contrast'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
-import { type Fill, type Items, shownItems } from '../properties/items'
+import { type Fill, type Items, isInBorder, shownItems } from '../properties/items'
 
 /** A page without any fill. */
 const WHITE = '#ffffff'
@@ -14,7 +14,7 @@ const WHITE = '#ffffff'
 export type Ground = { colors: string[]; isSure: boolean }
 
 function fillsOf(box: LayoutBox): Fill[] {
-  return shownItems(box.resolved.fills as Items<Fill> | undefined)
+  return shownItems(box.resolved.fills as Items<Fill> | undefined).filter((fill) => !isInBorder(fill))
 }
 
 /** Of a pattern both what is drawn and what is not; of a picture and of noise none are known. */

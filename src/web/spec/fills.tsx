@@ -1,6 +1,7 @@
 /** What a block is filled with: colours, gradients, pictures, patterns, noise; the first on top. */
-import { Blend, Plus } from 'lucide-react'
+import { Blend, Plus, SquareDashed } from 'lucide-react'
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
 import type { Edit } from '../../core/edits/edit'
 import { BLENDS, type SaidFill } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
@@ -80,6 +81,7 @@ export function FillLines({ node }: { node: Node }) {
             onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
           />
           {i === 0 && <AnotherFill node={node} onAdd={add} />}
+          {fill.kind !== 'color' && <FillPlace node={node} id={id} fill={fill} number={i} />}
           {i < list.length - 1 && (
             <Choice
               label={`How fill ${i + 1} mixes with those below`}
@@ -116,6 +118,40 @@ export function FillLines({ node }: { node: Node }) {
         />
       )}
     </Line>
+  )
+}
+
+const SIDES = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
+
+/** Behind all of the block, or in its border alone: one that has none gets one with it. */
+function FillPlace({ node, id, fill, number }: { node: Node; id: string; fill: SaidFill; number: number }) {
+  const editor = useEditor()
+  const own = cascaded(editor.doc, node, editor.view.id)
+  const choose = (where: 'box' | 'border') => {
+    const { in: _, ...rest } = fill
+    const hasBorder = SIDES.some((side) => typeof own[side] === 'string' || own[side]?.width)
+    const border = Object.fromEntries(SIDES.map((side) => [side, { width: 2, color: '{color.ink}' }]))
+    editor.setProps(
+      {
+        fills: { [id]: where === 'border' ? { ...fill, in: 'border' } : rest },
+        ...(where === 'border' && !hasBorder ? border : {}),
+      },
+      `Fill of ${node.name}`,
+    )
+  }
+  return (
+    <Choice
+      label={`Where fill ${number + 1} is seen`}
+      className={`icon-button size-6 ${fill.in === 'border' ? 'text-primary' : ''}`}
+      shown={<SquareDashed size={14} strokeWidth={1.75} aria-hidden />}
+      width={160}
+      options={[
+        { value: 'box' as const, label: 'in the box' },
+        { value: 'border' as const, label: 'in its border alone' },
+      ]}
+      value={fill.in ?? 'box'}
+      onChoose={choose}
+    />
   )
 }
 

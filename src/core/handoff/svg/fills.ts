@@ -4,7 +4,7 @@ import type { Document } from '../../document/document'
 import { beginningOf, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import { waveRadius } from '../../properties/fill-layers'
-import { type Fill, type Items, shownItems } from '../../properties/items'
+import type { Fill } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
 import { drawGradient, linearGradient } from './gradients'
 import { fitPicture, imageOf } from './pictures'
@@ -16,15 +16,9 @@ type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>
 export type Shown = { doc: Document; blobs: Blobs; isSmall: boolean }
 
 /** @param outer the border box, which fills reach to @param inner the padding box, which they are measured from */
-export function drawFills(
-  svg: SvgWriter,
-  shown: Shown,
-  outer: Shape,
-  inner: Shape,
-  fills: Items<Fill> | undefined,
-) {
+export function drawFills(svg: SvgWriter, shown: Shown, outer: Shape, inner: Shape, fills: readonly Fill[]) {
   // The first of a list lies on top.
-  const list = shownItems(fills).reverse()
+  const list = [...fills].reverse()
   const mixes = list.some(({ blend = 'normal' }) => blend !== 'normal')
   // They mix with one another, and with nothing below the block (Compositing 1 §5.7).
   if (mixes) svg.draw('<g style="isolation:isolate">')

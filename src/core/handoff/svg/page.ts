@@ -9,11 +9,11 @@ import type { PageLayout } from '../../layout/page'
 import type { Rect } from '../../layout/rect'
 import { type Layer, layersOf } from '../../paint/layers'
 import { num } from '../../properties/css-text'
-import { shownItems } from '../../properties/items'
+import { isInBorder, shownItems } from '../../properties/items'
 import type { Outline } from '../../properties/look'
 import type { Stroke } from '../../properties/shape'
 import { htmlAttribute, isCssValue } from '../escape'
-import { drawBorder } from './borders'
+import { drawBorder, type Side } from './borders'
 import { cutOf, filterOf } from './effects'
 import { drawFills } from './fills'
 import { drawPicture } from './pictures'
@@ -135,18 +135,19 @@ class PageWriter {
     for (const shadow of shadows) if (!shadow.inset) drawShadow(svg, outer, shadow)
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
     if (box.node.kind === 'shape') return this.shape(box)
-    const inWords = resolved.fillsIn === 'words' && shownItems(resolved.fills).length > 0
+    const fills = fillsOf(box)
+    const inWords = resolved.fillsIn === 'words' && fills.length > 0
     if (inWords && (box === this.last || this.isOff(outer))) return
     if (inWords)
       svg.draw(
         `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
       )
-    if (!this.isOff(outer)) drawFills(svg, this, outer, inner, resolved.fills)
+    if (!this.isOff(outer)) drawFills(svg, this, outer, inner, fills)
     if (inWords) svg.draw('</g>')
     for (const shadow of shadows) if (shadow.inset) drawInnerShadow(svg, inner, shadow)
     const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
-    drawBorder(
-      svg,
+    this.border(
+      box,
       outer,
       sides.map((side) => ({
         width: side?.width ?? 0,
@@ -158,12 +159,38 @@ class PageWriter {
     else if (box.typeset && !inWords && box !== this.last) this.words(box)
   }
 
+  /** In its colours, or what is filled in its place. */
+  private border({ resolved }: LayoutBox, outer: Shape, sides: readonly Side[]) {
+    const { svg } = this
+    const fills = shownItems(resolved.fills).filter(isInBorder)
+    if (fills.length === 0) return drawBorder(svg, outer, sides)
+    if (this.isOff(outer) || sides.every(({ width }) => width === 0)) return
+    const drawn = svg.aside(() =>
+      drawBorder(
+        svg,
+        outer,
+        sides.map((side) => ({ ...side, color: '#ffffff' })),
+      ),
+    )
+    svg.draw(`<g mask="url(#${this.mask(outer, drawn)})">`)
+    drawFills(svg, this, outer, outer, fills)
+    svg.draw('</g>')
+  }
+
+  private mask({ left, top, right, bottom }: Shape, drawn: string): string {
+    const area = `x="${num(left)}" y="${num(top)}" width="${num(right - left)}" height="${num(bottom - top)}"`
+    return this.svg.define(
+      'm',
+      (id) => `<mask id="${id}" maskUnits="userSpaceOnUse" mask-type="alpha" ${area}>${drawn}</mask>`,
+    )
+  }
+
   /** Drawn from the document's top left on. @returns the border box */
   fills(box: LayoutBox): Shape {
     const { left, top, ...own } = this.outline(box)
     const outer = { ...own, left: 0, top: 0, right: own.right - left, bottom: own.bottom - top }
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
-    drawFills(this.svg, this, outer, inner, box.resolved.fills)
+    drawFills(this.svg, this, outer, inner, fillsOf(box))
     return outer
   }
 
@@ -189,12 +216,10 @@ class PageWriter {
   }
 
   /** Fills are seen as far as the words are drawn, in whatever colour. */
-  private wordsMask(box: LayoutBox, { left, top, right, bottom }: Shape): string {
-    const drawn = this.svg.aside(() => drawWords(this.svg, box, this.spot(box)))
-    const area = `x="${num(left)}" y="${num(top)}" width="${num(right - left)}" height="${num(bottom - top)}"`
-    return this.svg.define(
-      'm',
-      (id) => `<mask id="${id}" maskUnits="userSpaceOnUse" mask-type="alpha" ${area}>${drawn}</mask>`,
+  private wordsMask(box: LayoutBox, outer: Shape): string {
+    return this.mask(
+      outer,
+      this.svg.aside(() => drawWords(this.svg, box, this.spot(box))),
     )
   }
 
@@ -226,6 +251,9 @@ function strokeOf({ width, color, cap = 'butt', join = 'miter', dash }: Stroke):
   const dashes = dash ? ` stroke-dasharray="${dash.map(num).join(' ')}"` : ''
   return ` ${painted('stroke', color)} stroke-width="${num(width)}" stroke-linecap="${cap}" stroke-linejoin="${join}"${dashes}`
 }
+
+/** But for those in its border. */
+const fillsOf = ({ resolved }: LayoutBox) => shownItems(resolved.fills).filter((fill) => !isInBorder(fill))
 
 const sameList = (a: readonly LayoutBox[], b: readonly LayoutBox[]) =>
   a.length === b.length && a.every((each, i) => each === b[i])
