@@ -81,8 +81,15 @@ describe('content that differs per view', () => {
 })
 
 describe('fills in the border', () => {
-  const gradient = (more: object = {}) =>
-    ({ kind: 'gradient', angle: 90, stops: [{ color: '#aa0000', at: 0 }, { color: '#0000aa', at: 100 }], ...more }) as const // biome-ignore format: one fill
+  const gradient = (more: { in?: 'border' } = {}) => ({
+    kind: 'gradient' as const,
+    angle: 90,
+    stops: [
+      { color: '#aa0000', at: 0 },
+      { color: '#0000aa', at: 100 },
+    ],
+    ...more,
+  })
   const boxed = (fills: Props['fills']): Partial<NodeTree> => ({
     kind: 'box',
     name: 'Card',
