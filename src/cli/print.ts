@@ -7,11 +7,13 @@ import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { cssString } from '../core/handoff/escape'
 import { pageFileName } from '../core/handoff/names'
+import { pictureFiles } from '../core/handoff/pictures'
 import { buildSite, type SiteFiles } from '../core/handoff/site'
 import { fillsSvg, pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
 import { isInBorder, shownItems } from '../core/properties/items'
+import { fineNoiseTile, noiseNamed } from '../core/properties/noise'
 import type { SiteViewer } from './browser'
 import { CHROMIUM } from './chromium'
 
@@ -34,7 +36,20 @@ function forPaper(site: SiteFiles, page: Printed): SiteFiles {
   const css = site.text
     .get('styles.css')!
     .replace(/([\d.]+)svh/g, (_, share: string) => px((Number(share) * fold) / 100))
-  return { ...site, text: new Map(site.text).set('styles.css', `${css}${CUT}${tilesDrawn(page)}`) }
+  const fine = css.replace(/url\("(pictures\/noise-[^"]+)"\)/g, `image-set(url("$1") ${FINE}x)`)
+  return {
+    ...site,
+    text: new Map(site.text).set('styles.css', `${fine}${CUT}${tilesDrawn(page)}`),
+    pictures: new Map([...site.pictures, ...fineNoises(page)]),
+  }
+}
+
+/** Grain as fine as paper is looked at: programs that show a PDF each make something else of a coarse one. */
+function fineNoises({ doc }: Printed): [string, Uint8Array][] {
+  return [...pictureFiles(doc, doc.pagesInOrder())].flatMap(([name, path]): [string, Uint8Array][] => {
+    const noise = noiseNamed(name)
+    return noise ? [[path, fineNoiseTile(noise, FINE)]] : []
+  })
 }
 
 /** Device pixels for one CSS px in what is drawn for paper. */

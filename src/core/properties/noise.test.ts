@@ -1,6 +1,6 @@
 import { PNG } from 'pngjs'
 import { expect, test } from 'vitest'
-import { NOISE_TILE, noiseName, noiseNamed, noiseTile } from './noise'
+import { fineNoiseTile, NOISE_TILE, noiseName, noiseNamed, noiseTile } from './noise'
 
 const pixels = (noise: { amount: number; grain: number }) => PNG.sync.read(Buffer.from(noiseTile(noise)))
 
@@ -26,6 +26,22 @@ test('it goes on into itself: its seam is no rougher than its middle', () => {
   }
   const inside = Math.max(...Array.from({ length: NOISE_TILE - 1 }, (_, x) => step(x)))
   expect(step(NOISE_TILE - 1)).toBeLessThanOrEqual(inside)
+})
+
+test('a finer one is the same grain, smooth between its points, as opaque', () => {
+  const noise = { amount: 40, grain: 1 }
+  const coarse = pixels(noise).data
+  const { width, data } = PNG.sync.read(Buffer.from(fineNoiseTile(noise, 3)))
+  expect(width).toBe(NOISE_TILE * 3)
+  for (let y = 0; y < NOISE_TILE; y += 7)
+    for (let x = 0; x < NOISE_TILE; x++) {
+      const at = ((y * 3 + 1) * width + x * 3 + 1) * 4
+      expect(data[at]).toBe(coarse[(y * NOISE_TILE + x) * 4])
+      expect(data[at + 3]).toBe(102)
+      // A third of the way to the next point, over the seam, too.
+      const next = coarse[(y * NOISE_TILE + ((x + 1) % NOISE_TILE)) * 4]!
+      expect(data[at + 4]! - (data[at]! * 2 + next) / 3).toBeCloseTo(0, -1)
+    }
 })
 
 test('its name says what it is', () => {
