@@ -296,10 +296,10 @@ test('with “Only Mobile” on, what is typed there is Mobile’s alone', async
 
 test('an arrow is drawn as it ships; what no font has is marked with its name', async ({ desk }) => {
   await open(desk, LEAD)
-  await write(desk, 'Read more → 漢')
+  await write(desk, 'Read more → ก')
   await desk.keyboard.press('Escape')
-  await expect(desk.locator('[data-missing]').first()).toContainText('no font has 漢 (U+6F22)')
-  await expect(desk.getByRole('note')).toContainText('漢 (U+6F22)')
+  await expect(desk.locator('[data-missing]').first()).toContainText('no font has ก (U+0E01)')
+  await expect(desk.getByRole('note')).toContainText('ก (U+0E01)')
   await expect(desk.getByRole('note')).not.toContainText('→')
 })
 
@@ -474,6 +474,31 @@ test('words from right to left run that way as they are written, or as is said',
   await desk.getByRole('combobox', { name: /^Text alignment: set right/ }).click()
   await desk.getByRole('option', { name: 'set left' }).click()
   await expect.poll(async () => Math.abs(Math.round((await placed()).left))).toBe(0)
+})
+
+test('Japanese is drawn in a font that comes when it is written, and breaks between characters', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, '図書館から借りた種子は、秋に返す。')
+  await desk.keyboard.press('Escape')
+  const text = onSheet(desk, 'desktop', '図書館')
+  await text.click()
+  await setValue(desk, /^Largest width/, '120')
+  await expect.poll(async () => text.locator('.line').count()).toBeGreaterThan(1)
+  await expect(desk.getByRole('note')).toHaveCount(0)
+  const files = () =>
+    desk.evaluate(
+      () =>
+        [...document.fonts].filter(
+          ({ family, status }) => /Lattice Scripts/.test(family) && status === 'loaded',
+        ).length,
+    )
+  await expect.poll(files).toBeGreaterThan(0)
+  const lines = await text.locator('.line').allTextContents()
+  expect(lines.join('')).toBe('図書館から借りた種子は、秋に返す。')
+  // A line begins with no comma and no full stop.
+  for (const line of lines) expect(line).not.toMatch(/^[、。]/)
 })
 
 test('words are parted at line ends by the rules of their language, while they are written, too', async ({

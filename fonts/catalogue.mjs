@@ -136,5 +136,21 @@ families.push({
   italic: false,
   subsets: scripts,
 })
+// East Asian families are cut into a hundred files each: a table of its own, read when such characters are met.
+const east = []
+for (const slug of ['noto-sans-jp', 'noto-sans-sc', 'noto-sans-kr']) {
+  const root = new URL(`../node_modules/@fontsource-variable/${slug}/`, import.meta.url)
+  const unicode = JSON.parse(readFileSync(new URL('unicode.json', root), 'utf8'))
+  for (const [key, ranges] of Object.entries(unicode)) {
+    if (!/^\[\d+\]$/.test(key)) continue
+    const name = key.slice(1, -1)
+    const file = new URL(`files/${slug}-${name}-wght-normal.woff2`, root)
+    east.push({ slug, name, ranges, holes: await holes(file, ranges) })
+  }
+}
+writeFileSync(
+  new URL('../src/core/text/catalogue-east.ts', import.meta.url),
+  `/** Files of East Asian characters: written by fonts/catalogue.mjs, not by hand. */\nexport const EAST_ASIAN = ${JSON.stringify(east, null, 1)}\n`,
+)
 const text = `/** The installed font families: written by fonts/catalogue.mjs, not by hand. */\nexport const CATALOGUE = ${JSON.stringify(families, null, 2)}\n`
 writeFileSync(new URL('../src/core/text/catalogue.ts', import.meta.url), text)

@@ -6,6 +6,7 @@ import { newMisfits } from '../core/lattice/fit'
 import type { WidthRange } from '../core/lattice/shown-width'
 import { PageLayout } from '../core/layout/page'
 import type { Rect } from '../core/layout/rect'
+import { learnEastAsian } from '../core/text/east-asian'
 import { fontFile } from '../core/text/families'
 import { FontLibrary } from '../core/text/fonts'
 import { learnHyphenation } from '../core/text/hyphenation'
@@ -25,6 +26,7 @@ const paragraphs = new ParagraphCache(fonts)
 
 async function loadFonts(file: ProjectFile) {
   const doc = Document.fromFile(structuredClone(file))
+  await learnEastAsian(doc)
   const missing = [...fontsOf(doc)].filter((id) => !fonts.has(id))
   await learnHyphenation(doc)
   await Promise.all(

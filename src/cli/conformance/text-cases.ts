@@ -67,6 +67,19 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: East Asian characters break between one another, small kana too, and wide spaces hang (UAX #14, CSS Text 3 §4.1.3)':
+    project(
+      text('図書館から借りた種子は、秋に返す。「温室」のキャベツ12袋（予約）100％￥450です。', {
+        width: px(150),
+      }),
+      text('借出的种子（豆）和图书馆的目录，秋天归还。2026年11月。', {
+        width: px(130),
+        letterSpacing: 1,
+        lang: 'zh',
+      }),
+      text('도서관에서 빌린 씨앗은 가을에 돌려줍니다. 豆と　トマト！', { width: px(120) }),
+      text('豆　と　ト　マ　ト　と　ニンジン', { width: snug, maxWidth: 90 }),
+    ),
   'text: words from right to left, both ways in a line, lists of them, joined letters that are not set apart (UAX #9, CSS Text 4 §9.2.1)':
     project(
       text('זרעים שנשאלו באביב (12 חבילות) חוזרים בסתיו: seed library, בית־ספר לגינון.', { width: px(180) }),

@@ -11,7 +11,7 @@ import { px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
-import { declaredOrder, type FontFile, fontFile } from '../text/families'
+import { declaredOrder, drawsEastAsian, type FontFile, fontFile } from '../text/families'
 import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
@@ -241,6 +241,7 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     rootRule(doc),
     ...themeRules(doc),
     RESET,
+    ...(fonts.some(drawsEastAsian) ? [WHOLE_SIGNS] : []),
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
@@ -288,6 +289,9 @@ function rootRule(doc: Document): string {
   for (const [property, value] of viewProperties(doc.views[0]!)) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
+
+/** East Asian signs are as wide as they are drawn, at the ends of lines and beside one another, too (CSS Text 4 §8.4). */
+const WHOLE_SIGNS = 'html {\n  text-spacing-trim: space-all;\n}'
 
 export const RESET = `*,
 *::before,

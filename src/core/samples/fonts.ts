@@ -1,5 +1,6 @@
 /** Fonts for who lays samples out: whoever has files says how they are read. */
 import type { Document } from '../document/document'
+import { learnEastAsian } from '../text/east-asian'
 import { FontLibrary } from '../text/fonts'
 import { learnHyphenation } from '../text/hyphenation'
 import { fontsOf } from '../text/needed'
@@ -20,6 +21,7 @@ const library = new FontLibrary()
 /** Loads what a document needs. */
 export async function loadFonts(doc: Document): Promise<FontLibrary> {
   await learnHyphenation(doc)
+  await learnEastAsian(doc)
   for (const id of fontsOf(doc)) if (!library.has(id)) library.add(id, await read(id))
   return library
 }

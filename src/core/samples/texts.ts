@@ -32,6 +32,11 @@ const LEFTWARD = (
   'זרעים וגבעולים, אוסף הגן (הישן) אביב 12 1,250 שָׁלוֹם: בית־ספר! ' +
   'بذور وأوراق، حصاد الحديقة في الربيع ٣٫٥ ١٢ مَكْتَبَة؟ كتاب «قديم» می\u200cخواهم'
 ).split(' ')
+/** Words without spaces, with small kana, wide signs and spaces. */
+const EAST_ASIAN = (
+  '種子 図書館から 借りた、秋に返す。 「温室」 カタログ キャベツ、12袋 豆と　トマト！ 图书馆 借出的种子 씨앗 도서관에서 （予約） ' +
+  '2026年11月 100％ ￥450'
+).split(' ')
 const LONG = [
   'Donaudampfschifffahrtsgesellschaft',
   'seedlibraryborrowingregulations',
@@ -57,6 +62,7 @@ function word(features: ReadonlySet<Feature>): fc.Arbitrary<string> {
     options.push(
       { weight: 3, arbitrary: fc.constantFrom(...LANGUAGES) },
       { weight: 1, arbitrary: fc.constantFrom(...LEFTWARD) },
+      { weight: 1, arbitrary: fc.constantFrom(...EAST_ASIAN) },
     )
   return fc.oneof(...options)
 }

@@ -30,9 +30,18 @@ function breaksInAscii(earlier: string, before: string, after: string): boolean 
   return BEFORE_OPENING.has(before) && OPENING.includes(after)
 }
 
-const PREFIX = /[%$£€°¥₽₴₫]/
+const PREFIX = /[%$£€°¥₽₴₫℃\uff04\uff05\uffe0\uffe1\uffe5]/
 const OPENS = /[([{¿¡„‚]/
-const CLOSES = /[)\]}]/
+const CLOSES =
+  /[)\]}\u3001\u3002\u3009\u300b\u300d\u300f\u3011\u3015\u3017\u3019\u301b\uff09\uff0c\uff0e\uff3d\uff5d\uff60\uff61\uff63\uff64]/
+/** As wide as an East Asian character. */
+const OPENS_WIDE =
+  /[\u3008\u300a\u300c\u300e\u3010\u3014\u3016\u3018\u301a\u301d\uff08\uff3b\uff5b\uff5f\uff62]/
+/** Class CJ. */
+const SMALL_KANA =
+  /[\u3041\u3043\u3045\u3047\u3049\u3063\u3083\u3085\u3087\u308e\u3095\u3096\u30a1\u30a3\u30a5\u30a7\u30a9\u30c3\u30e3\u30e5\u30e7\u30ee\u30f5\u30f6\u30fc\u31f0-\u31ff\uff67-\uff70]/
+/** What holds on to whatever comes behind it. */
+const KEEPS = /[\p{Ps}\p{Pi}\u00a0\u2011\u202f\u2060\ufeff]/u
 const HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f]/
 const HEBREW_HYPHENS = /[-\u05be\u2010]/
 const HYPHENS = /[-\u2010\u2012\u2013]/
@@ -45,8 +54,12 @@ function breaksSinceLibrary(text: string, at: number): boolean | undefined {
   // LB20a: not after a hyphen that begins a word.
   if (HYPHENS.test(before!) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after!))
     return false
+  // LB1: small kana begin lines as others do where a language does not say otherwise.
+  if (SMALL_KANA.test(after!)) return !KEEPS.test(before!)
   // LB21a: behind a hyphen in a Hebrew word before anything but a Hebrew letter it does not.
   if (HEBREW_HYPHENS.test(before!) && HEBREW.test(earlier)) return HEBREW.test(after!)
+  // LB30: wide brackets hold on to no letters, numbers and signs of these before them.
+  if (OPENS_WIDE.test(after!) && (/[\p{L}\p{N}]/u.test(before!) || PREFIX.test(before!))) return true
   // LB25: a sign holds on to a bracket only when a number is in it.
   if (PREFIX.test(before!) && OPENS.test(after!)) return !DIGIT.test(text[at + 1] ?? '')
   if (CLOSES.test(before!) && PREFIX.test(after!)) return !DIGIT.test(earlier)

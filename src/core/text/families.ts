@@ -36,6 +36,10 @@ export type Family = {
 
 type Interval = [number, number]
 
+/** Rises whenever families come, or are others than before. */
+let version = 0
+export const familiesVersion = () => version
+
 const files = new Map<string, FontFile>()
 const claimed = new Map<string, Interval[]>()
 const holes = new Map<string, Interval[]>()
@@ -70,6 +74,30 @@ const ALL: Family[] = CATALOGUE.map((entry) => {
     })
   return { ...entry, weights, upright: make('normal'), slanted: entry.italic ? make('italic') : [] }
 })
+
+/** Files of a script, as the catalogue of them has them. */
+export type ScriptFile = { slug: string; name: string; ranges: string; holes: string }
+
+const SCRIPTS = ALL.find(({ slug }) => slug === 'lattice-scripts')!
+
+/** Makes files known that draw scripts, behind those that do already. Those that are known stay as they are. */
+export function learnScripts(list: readonly ScriptFile[]) {
+  for (const { slug, name, ranges, holes: missing } of list) {
+    const id = `${slug}-${name}-wght-normal`
+    if (files.has(id)) continue
+    const { family, weights, upright } = SCRIPTS
+    const file: FontFile = { id, family, slug, italic: false, weights, ranges, rank: upright.length }
+    files.set(id, file)
+    claimed.set(id, parseRanges(ranges))
+    holes.set(id, parseRanges(missing))
+    upright.push(file)
+  }
+  found.clear()
+  version++
+}
+
+/** Whether a file is one of those that draw Chinese, Japanese and Korean. */
+export const drawsEastAsian = ({ slug }: FontFile) => /^noto-sans-(jp|sc|kr)$/.test(slug)
 
 /** Families to set text in: not those that only stand in for missing characters. */
 export const FAMILIES = ALL.filter(({ category }) => category !== 'symbols')
@@ -199,10 +227,6 @@ export function filesNeeded(wanted: FaceWanted, text: string, into: Set<string>)
     if (file) into.add(file.id)
   }
 }
-
-/** Rises whenever families come, or are others than before. */
-let version = 0
-export const familiesVersion = () => version
 
 /** What families were learnt from, by id. */
 const learnt = new Map<string, OwnFamily>()

@@ -45,6 +45,9 @@ const ELLIPSIS = '\u2026'
 const breaksIn = (text: string, kept: boolean) =>
   kept ? lineBreaks(text).filter(({ at, required }) => required || at === text.length) : lineBreaks(text)
 
+/** What is not seen of a line where it ends (CSS Text 3 §4.1.3). */
+const HANGS = new Set([' ', '\n', '\u3000'])
+
 /** Of the paragraph that was broken last. */
 const found = new FoundLines()
 
@@ -147,7 +150,7 @@ export class Paragraph extends FittingText {
     let from = 0
     this.nexts.forEach((next, i) => {
       let end = next
-      while (end > from && (text[end - 1] === ' ' || text[end - 1] === '\n')) end--
+      while (end > from && HANGS.has(text[end - 1]!)) end--
       this.visible[i] = end
       if (text[next - 1] === SOFT_HYPHEN && next < text.length)
         this.hyphens[i] = this.hyphenAt(next - 1).width

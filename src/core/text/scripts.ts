@@ -6,9 +6,13 @@ const GREEK = 2
 const CYRILLIC = 3
 const HEBREW = 4
 export const ARABIC = 5
+const HAN = 6
+const HIRAGANA = 7
+const KATAKANA = 8
+const HANGUL = 9
 
 /** ISO 15924 codes, by the numbers `scriptsOf` gives. */
-export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl', 'Hebr', 'Arab']
+export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl', 'Hebr', 'Arab', 'Hani', 'Hira', 'Kana', 'Hang']
 
 const PAIRS = new Map([
   ['(', ')'],
@@ -29,7 +33,26 @@ function scriptOf(code: number): number {
   )
     return GREEK
   if (code >= 0x400 && code < 0x530) return CYRILLIC
+  if ((code >= 0x1100 && code < 0xfb00) || code >= 0xff00) return eastAsianScriptOf(code)
   return code >= 0x590 ? leftwardScriptOf(code) : COMMON
+}
+
+/** What Hiragana and Katakana have in common goes with what stands before it. */
+function eastAsianScriptOf(code: number): number {
+  if (code >= 0x3041 && code <= 0x309f) return code >= 0x3099 && code <= 0x309c ? COMMON : HIRAGANA
+  if (code >= 0x30a1 && code <= 0x30ff) return code === 0x30fb || code === 0x30fc ? COMMON : KATAKANA
+  if ((code >= 0x31f0 && code < 0x3200) || (code >= 0xff66 && code <= 0xff9f)) return KATAKANA
+  if (
+    (code >= 0x1100 && code < 0x1200) ||
+    (code >= 0xac00 && code < 0xd7b0) ||
+    (code >= 0x3131 && code <= 0x318e)
+  )
+    return HANGUL
+  const isHan =
+    (code >= 0x2e80 && code < 0x2fe0) ||
+    (code >= 0x3400 && code < 0xa000) ||
+    (code >= 0xf900 && code < 0xfb00)
+  return isHan || code === 0x3005 || code === 0x3007 ? HAN : COMMON
 }
 
 /** Points and signs over letters go with what stands before them. */

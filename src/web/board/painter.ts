@@ -56,6 +56,7 @@ const BOARD = `
   text-rendering: geometricPrecision;
   font-synthesis-weight: none;
   font-optical-sizing: none;
+  text-spacing-trim: space-all;
 }
 .page.ordered { display: flex; flex-direction: column; }
 .page > div { flex: none; }

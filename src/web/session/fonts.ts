@@ -1,5 +1,6 @@
 /** Fonts in the browser: the same files for shaping (core) and for drawing (CSS). */
 import type { Document } from '../../core/document/document'
+import { learnEastAsian } from '../../core/text/east-asian'
 import { declaredOrder, type FontFile, familyNamed, fontFile, learnFamilies } from '../../core/text/families'
 import { FontLibrary } from '../../core/text/fonts'
 import { learnHyphenation } from '../../core/text/hyphenation'
@@ -49,12 +50,16 @@ export async function ensureFonts(doc: Document): Promise<boolean> {
   // Other views bring other overrides to bear on every text.
   const since = before && before.views === doc.views ? before.tick : undefined
   seen.set(doc, { tick: doc.tick, views: doc.views })
-  const missing = [...fontsOf(doc, since)].filter((id) => !library.has(id))
+  // What failed is looked for again with the next change.
+  const areNew = await learnEastAsian(doc, since).catch(() => {
+    seen.delete(doc)
+    return false
+  })
+  const missing = [...fontsOf(doc, areNew ? undefined : since)].filter((id) => !library.has(id))
   const isOther = shown !== doc
   shown = doc
   const parting = learnHyphenation(doc, since)
   const loads = await Promise.allSettled([parting, ...missing.map(load)])
-  // What failed is looked for again with the next change.
   if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
   if (missing.length > 0 || areOthers || isOther) declare()
   return missing.length > 0 || areOthers || (await parting.catch(() => false))

@@ -8,7 +8,7 @@ import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 
 const OFFERED =
-  'ar az bg ca cs cy da de el en es et eu fa fi fr ga gl he hr hu is it lt lv nb nl pl pt ro ru sk sl sr sv tr uk ur vi yi'.split(
+  'ar az bg ca cs cy da de el en es et eu fa fi fr ga gl he hr hu is it ja ko lt lv nb nl pl pt ro ru sk sl sr sv tr uk ur vi yi zh'.split(
     ' ',
   )
 

@@ -1,0 +1,46 @@
+/** Chinese, Japanese and Korean characters: their files are looked up in a table that is read when one of them is met. */
+import type { Document } from '../document/document'
+import { plainText } from '../words/words'
+import { learnScripts } from './families'
+
+const EAST_ASIAN =
+  /[\u1100-\u11ff\u2e80-\ua4cf\ua960-\ua97f\uac00-\ud7ff\uf900-\ufaff\ufe30-\ufe4f\uff00-\uffef]|[\ud840-\ud87f]/
+
+let learning: Promise<void> | undefined
+
+/** Makes all of these files known. @throws when the table cannot be had */
+export function learnEastAsianFiles(): Promise<void> {
+  learning ??= import('./catalogue-east').then(
+    ({ EAST_ASIAN: files }) => learnScripts(files),
+    (error) => {
+      learning = undefined
+      throw error
+    },
+  )
+  return learning
+}
+
+/**
+ * Makes the files known that a document's East Asian characters are drawn with; until then none has them.
+ * @param since a `tick` of the document: only what changed after it is looked at; left out: everything
+ * @returns whether they are new
+ * @throws when they cannot be had
+ */
+export async function learnEastAsian(doc: Document, since?: number): Promise<boolean> {
+  const areNew = !learning
+  if (areNew && !holdsEastAsian(doc, since)) return false
+  await learnEastAsianFiles()
+  return areNew
+}
+
+function holdsEastAsian(doc: Document, since: number | undefined): boolean {
+  const touched = since === undefined ? undefined : doc.touchedSince(since)
+  const nodes = touched ? [...touched].flatMap((id) => doc.nodes.get(id) ?? []) : doc.nodes.values()
+  for (const node of nodes) {
+    const changes = node.kind === 'page' ? Object.values(doc.pages.get(node.id)?.changes ?? {}) : []
+    for (const { props, overrides = {} } of [node, ...changes])
+      for (const { words } of [props, ...Object.values(overrides)])
+        if (words && EAST_ASIAN.test(plainText(words))) return true
+  }
+  return false
+}
