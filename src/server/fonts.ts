@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises'
 import decompress from 'woff2-encoder/decompress'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
+import { learnEastAsian, learnEastAsianFiles } from '../core/text/east-asian'
 import { type FontFile, fontFile } from '../core/text/families'
 import { unpackedSize } from '../core/text/font-file'
 import { FontLibrary } from '../core/text/fonts'
@@ -15,6 +16,8 @@ const uncompressed = new Map<string, Promise<Uint8Array>>()
 
 /** @throws when no such font file is shipped */
 export async function woff2(id: string): Promise<Buffer> {
+  // Whoever asks for one of these has met its characters.
+  if (!fontFile(id)) await learnEastAsianFiles()
   const file = fontFile(id)
   if (!file || file.hash) throw new Error(`there is no font file ${id}`)
   return readFile(
@@ -64,6 +67,7 @@ function libraryFor(doc: Document): FontLibrary {
 export async function loadFonts(doc: Document, blobs: Blobs = NO_BLOBS): Promise<FontLibrary> {
   const fonts = libraryFor(doc)
   await learnHyphenation(doc)
+  await learnEastAsian(doc)
   for (const id of fontsOf(doc)) {
     if (fonts.has(id)) continue
     const file = fontFile(id)!

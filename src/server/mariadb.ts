@@ -9,6 +9,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import mysql from 'mysql2/promise'
 import type { DatabaseAddress } from './db/pool'
+import { ended, keepWords } from './last-words'
 
 const run = promisify(execFile)
 const DATABASE = 'just_lattice'
@@ -124,7 +125,6 @@ const LONGEST_WAIT = 10_000
 class WatchedServer {
   private child: ChildProcess | undefined
   private stopping = false
-  private tail = ''
 
   constructor(
     private readonly args: readonly string[],
@@ -137,11 +137,7 @@ class WatchedServer {
   async start() {
     const child = spawn('mariadbd', [...this.args], { stdio: ['ignore', 'ignore', 'pipe'], detached: true })
     this.child = child
-    child.stderr.on('data', (chunk: Buffer) => {
-      this.tail = (this.tail + chunk.toString()).slice(-4000)
-      this.log.write(chunk)
-    })
-    await whenUp(child, this.address, () => this.tail)
+    await whenUp(child, this.address, keepWords(child, this.log))
     child.once('exit', () => void this.again())
     // It may have ended while it was asked whether it is up.
     if (child.exitCode !== null || child.signalCode !== null) void this.again()
@@ -230,16 +226,4 @@ async function whenUp(child: ChildProcess, address: DatabaseAddress, log: () => 
       await new Promise((resolve) => setTimeout(resolve, 60))
     }
   }
-}
-
-function ended(child: ChildProcess, ask: () => void): Promise<void> {
-  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve()
-  return new Promise((resolve) => {
-    const force = setTimeout(() => child.kill('SIGKILL'), 20_000)
-    child.once('exit', () => {
-      clearTimeout(force)
-      resolve()
-    })
-    ask()
-  })
 }
