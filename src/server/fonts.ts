@@ -14,12 +14,17 @@ const packages = new URL('../../node_modules/@fontsource-variable/', import.meta
 const shipped = new URL('../../fonts/shipped/', import.meta.url)
 const uncompressed = new Map<string, Promise<Uint8Array>>()
 
-/** @throws when no such font file is shipped */
-export async function woff2(id: string): Promise<Buffer> {
-  // Whoever asks for one of these has met its characters.
+/** A file that ships, by its id; whoever asks for an East Asian one has met its characters. */
+export async function shippedFile(id: string): Promise<FontFile | undefined> {
   if (!fontFile(id)) await learnEastAsianFiles()
   const file = fontFile(id)
-  if (!file || file.hash) throw new Error(`there is no font file ${id}`)
+  return file?.hash ? undefined : file
+}
+
+/** @throws when no such font file is shipped */
+export async function woff2(id: string): Promise<Buffer> {
+  const file = await shippedFile(id)
+  if (!file) throw new Error(`there is no font file ${id}`)
   return readFile(
     file.isShipped ? new URL(`${id}.woff2`, shipped) : new URL(`${file.slug}/files/${id}.woff2`, packages),
   )

@@ -11,13 +11,12 @@ import type { ProjectFile } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { IdSchema } from '../core/properties/values'
 import { starterProject } from '../core/shelf/starter'
-import { fontFile } from '../core/text/families'
 import { harmless } from './clean-svg'
 import type { Covers } from './covers'
 import { noteUses } from './db/blobs.sql'
 import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
 import type { ProjectRow } from './db/projects.sql'
-import { woff2 } from './fonts'
+import { shippedFile, woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
 import type { Prints } from './prints'
@@ -242,7 +241,7 @@ export function fontRoutes(): Router {
   const router = Router()
   router.get('/:name', async (request, response, next) => {
     const match = /^([a-z0-9-]+)\.woff2$/.exec(request.params.name)
-    if (!match || !fontFile(match[1]!)) return next()
+    if (!match || !(await shippedFile(match[1]!))) return next()
     response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')
     response.type('font/woff2').send(await woff2(match[1]!))
   })
