@@ -58,6 +58,27 @@ describe('sending', () => {
     expect(rows).toEqual([{ most: PART, count: 3 }])
   })
 
+  test('completed when it is asked for again, where a server died behind its last part', async () => {
+    const send = async (bytes: Uint8Array, kept: Uint8Array) => {
+      const hash = hashOf(bytes)
+      const begin = () => running.ask(`/blobs/${hash}`, 'POST', { type: 'image/png', size: bytes.length })
+      expect((await begin()).body).toMatchObject({ complete: false, parts: [] })
+      await running.pool.query('INSERT INTO blob_parts (hash, part, bytes) VALUES (?, 0, ?)', [
+        hash,
+        Buffer.from(kept),
+      ])
+      return { hash, again: await begin(), once: begin }
+    }
+    const whole = png(700, 31)
+    const { hash, again } = await send(whole, whole)
+    expect(again.body).toMatchObject({ complete: true })
+    expect((await get(hash)).status).toBe(200)
+    // What is not what was said goes, and can be sent anew.
+    const damaged = await send(png(700, 32), png(700, 33))
+    expect(damaged.again).toMatchObject({ status: 422, body: { title: 'Not what was said' } })
+    expect((await damaged.once()).body).toMatchObject({ complete: false, parts: [] })
+  })
+
   test('served as what it is, for ever, and as a document that does nothing', async () => {
     const { hash } = await running.sendBlob(svg('#123456'), 'image/svg+xml')
     const answer = await get(hash)

@@ -25,22 +25,27 @@ export class BlobStore {
     if (size > MOST_BLOB)
       throw new Problem(422, 'Too large', `a picture may be ${MOST_BLOB / 1_000_000} MB, this one is larger`)
     await sql.touchBlob(this.pool, hash, type, size)
-    return (await this.state(hash))!
+    return this.settled((await sql.findBlob(this.pool, hash))!)
   }
 
   async state(hash: string): Promise<BlobState | undefined> {
     const row = await sql.findBlob(this.pool, hash)
-    if (!row) return undefined
-    const complete = row.complete === 1
-    const parts = complete ? [] : await sql.listParts(this.pool, hash)
-    return { type: row.type, size: row.size, complete, parts }
+    return row && stateOf(row, row.complete === 1 ? [] : await sql.listParts(this.pool, hash))
+  }
+
+  /** Completed where all parts are there: also when a server ended before it had done so. @throws Problem 422 */
+  private async settled(row: sql.BlobRow): Promise<BlobState> {
+    const parts = row.complete === 1 ? [] : await sql.listParts(this.pool, row.hash)
+    if (row.complete === 1 || parts.length < partsOf(row.size)) return stateOf(row, parts)
+    await this.complete(row)
+    return stateOf({ ...row, complete: 1 }, [])
   }
 
   /** Takes one part; the last one that was missing completes the blob. @throws Problem 404, 422 */
   async put(hash: string, part: number, bytes: Uint8Array): Promise<BlobState> {
     const row = await sql.findBlob(this.pool, hash)
     if (!row) throw new Problem(404, 'Not begun', 'say first what is to be sent')
-    if (row.complete === 1) return { type: row.type, size: row.size, complete: true, parts: [] }
+    if (row.complete === 1) return stateOf(row, [])
     const count = partsOf(row.size)
     const expected = part < count - 1 ? PART : row.size - PART * (count - 1)
     if (part >= count || bytes.length !== expected)
@@ -50,10 +55,7 @@ export class BlobStore {
         `part ${part} of ${count} has ${expected} bytes, not ${bytes.length}`,
       )
     await sql.insertPart(this.pool, hash, part, bytes)
-    const parts = await sql.listParts(this.pool, hash)
-    if (parts.length < count) return { type: row.type, size: row.size, complete: false, parts }
-    await this.complete(row)
-    return { type: row.type, size: row.size, complete: true, parts: [] }
+    return this.settled(row)
   }
 
   /** @throws Problem 422 when the bytes are not what they were said to be: then they go */
@@ -105,6 +107,13 @@ export class BlobStore {
     return hashes.filter((hash) => !there.has(hash))
   }
 }
+
+const stateOf = ({ type, size, complete }: sql.BlobRow, parts: number[]): BlobState => ({
+  type,
+  size,
+  complete: complete === 1,
+  parts,
+})
 
 function fontRefusal(bytes: Buffer): string | undefined {
   if (bytes.length > MOST_FONT) return `a font may be ${MOST_FONT / 1_000_000} MB, this one is larger`
