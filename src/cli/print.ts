@@ -36,20 +36,25 @@ function forPaper(site: SiteFiles, page: Printed): SiteFiles {
   const css = site.text
     .get('styles.css')!
     .replace(/([\d.]+)svh/g, (_, share: string) => px((Number(share) * fold) / 100))
-  const fine = css.replace(/url\("(pictures\/noise-[^"]+)"\)/g, `image-set(url("$1") ${FINE}x)`)
+  const noises = fineNoises(page)
+  const fine = css.replace(/url\("([^"]+)"\)/g, (address, path: string) =>
+    noises.has(path) ? `image-set(${address} ${FINE}x)` : address,
+  )
   return {
     ...site,
     text: new Map(site.text).set('styles.css', `${fine}${CUT}${tilesDrawn(page)}`),
-    pictures: new Map([...site.pictures, ...fineNoises(page)]),
+    pictures: new Map([...site.pictures, ...noises]),
   }
 }
 
 /** Grain as fine as paper is looked at: programs that show a PDF each make something else of a coarse one. */
-function fineNoises({ doc }: Printed): [string, Uint8Array][] {
-  return [...pictureFiles(doc, doc.pagesInOrder())].flatMap(([name, path]): [string, Uint8Array][] => {
+function fineNoises({ doc }: Printed): Map<string, Uint8Array> {
+  const fine = new Map<string, Uint8Array>()
+  for (const [name, path] of pictureFiles(doc, doc.pagesInOrder())) {
     const noise = noiseNamed(name)
-    return noise ? [[path, fineNoiseTile(noise, FINE)]] : []
-  })
+    if (noise) fine.set(path, fineNoiseTile(noise, FINE))
+  }
+  return fine
 }
 
 /** Device pixels for one CSS px in what is drawn for paper. */

@@ -45,7 +45,8 @@ function noisesShown(doc: Document): Set<string> {
 /** The file of every picture that is shown, from its name; by id, and those of noise by theirs. */
 export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string, string> {
   const files = new Map<string, string>()
-  const taken = new Set<string>()
+  const noises = new Map([...noisesShown(doc)].map((name) => [name, slug(name)]))
+  const taken = new Set(noises.values())
   for (const id of [...picturesShown(doc, pages)].sort()) {
     const asset = doc.assets.get(id)
     if (!asset) continue
@@ -55,7 +56,7 @@ export function pictureFiles(doc: Document, pages: readonly Page[]): Map<string,
     taken.add(name)
     files.set(id, `pictures/${name}.${EXTENSION[asset.type]}`)
   }
-  for (const name of noisesShown(doc)) files.set(name, `pictures/${slug(name)}.png`)
+  for (const [name, own] of noises) files.set(name, `pictures/${own}.png`)
   return files
 }
 
