@@ -47,6 +47,27 @@ describe('content that differs per view', () => {
     expect(narrow).toContain('font-size: 14px')
   })
 
+  test('a picture that is called as a tile of noise is another file', () => {
+    const { css, html } = handedOff(
+      {
+        kind: 'picture',
+        props: {
+          asset: 'own',
+          alt: 'Grain',
+          fills: { a: { order: 'a0', kind: 'noise', amount: 40, grain: 2 } },
+        },
+      },
+      (file) => {
+        const hash = 'a'.repeat(64)
+        file.assets = [
+          { id: 'own', name: 'Noise 40 2.png', type: 'image/png', width: 4, height: 4, size: 1, hash },
+        ]
+      },
+    )
+    expect(css).toContain('url("pictures/noise-40-2.png")')
+    expect(html).toContain('pictures/noise-40-2-2.png')
+  })
+
   test('another picture is a source with its media query', () => {
     const { html } = handedOff(
       { kind: 'picture', props: { asset: 'wide', alt: 'Pods' }, overrides: { mobile: { asset: 'tall' } } },
@@ -97,7 +118,7 @@ describe('fills in the border', () => {
   })
   const LINE = 'linear-gradient(90deg, #aa0000 0%, #0000aa 100%)'
 
-  test('take the place of its colours; where a browser cannot, it is in the colour of the words', () => {
+  test('take the place of its colours; where a browser cannot, it is in those', () => {
     const { css } = handedOff(
       boxed({
         ground: { order: 'a1', kind: 'color', color: '#ffffff' },
@@ -112,9 +133,19 @@ describe('fills in the border', () => {
     expect(card).toContain('background-color: #ffffff')
     expect(card).toContain('border-color: transparent')
     const plain = css.slice(css.indexOf('@supports not (background-clip: border-area)'))
-    expect(plain).toContain(`background-image: none, ${LINE}`)
-    expect(plain).toContain('background-clip: border-box, border-box')
-    expect(plain).toContain('border-color: currentcolor')
+    expect(plain).toContain(`background-image: ${LINE};`)
+    expect(plain).toContain('background-clip: border-box;')
+    expect(plain).toContain('border-color: #00aa00')
+  })
+  test('in a browser that cannot each view is as it is, but for that', () => {
+    const { css } = handedOff({
+      ...boxed({ shade: { order: 'a1', ...gradient() } }),
+      overrides: { mobile: { fills: { line: { order: 'a0', ...gradient({ in: 'border' }) } } } },
+    })
+    const plain = css.slice(css.indexOf('@supports not'))
+    expect(plain).toContain(`background-image: ${LINE};`)
+    expect(plain).not.toContain('transparent')
+    expect(plain).not.toContain('@media')
   })
   test('over a colour alone, that is an image: it would be cut like the border', () => {
     const { css } = handedOff(

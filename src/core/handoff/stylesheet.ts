@@ -11,7 +11,7 @@ import { px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
-import { declaredOrder, drawsEastAsian, type FontFile, fontFile } from '../text/families'
+import { declaredOrder, type FontFile, fontFile } from '../text/families'
 import { filesForWords } from '../text/needed'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
@@ -20,6 +20,7 @@ import { declarationsOf, type Place, resolvedIn } from './declarations'
 import { cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
+import { PLAIN_BORDERS, plainRule, withPlainBorders } from './plain-borders'
 import { rulesText } from './rules'
 import { changedInView, rootTokens, themeRules } from './token-rules'
 import { versionsOf } from './versions'
@@ -33,7 +34,9 @@ export type StyledSite = {
   fonts: FontFile[]
 }
 
-type Rule = { className: string; base: Declarations; changes: Map<string, Declarations> }
+/** `plain`: where a browser does not fill borders. */
+type Cascade = { base: Declarations; changes: Map<string, Declarations> }
+type Rule = Cascade & { className: string; plain?: Cascade | undefined }
 
 /** Declarations of everything that a page shows in a view, parents first. */
 function eachBlock(
@@ -41,11 +44,11 @@ function eachBlock(
   instances: Instances,
   view: string,
   addresses: Addresses,
-  visit: (node: Node, declarations: Declarations) => void,
+  visit: (node: Node, declarations: Declarations, place: Place) => void,
 ) {
   const carrying = new Carrying(doc, instances)
   const walk = (node: Node, place: Place) => {
-    visit(node, declarationsOf(place, node))
+    visit(node, declarationsOf(place, node), place)
     if (node.children.length === 0) return
     const resolved = resolvedIn(place, node)
     const parent = {
@@ -74,9 +77,10 @@ function difference(wide: Declarations, narrow: Declarations): Declarations {
 }
 
 const HIDDEN: Declarations = new Map([['display', 'none']])
+const NOT_SHOWN = { declared: HIDDEN, plain: HIDDEN }
 
 /** What a block is at the widest view, and what each narrower one changes. @param declared by view, widest first */
-function cascadeOf(views: readonly View[], declared: readonly Declarations[]): Omit<Rule, 'className'> {
+function cascadeOf(views: readonly View[], declared: readonly Declarations[]): Cascade {
   const changes = new Map<string, Declarations>()
   const base = declared[0]!
   let wide = base
@@ -152,9 +156,9 @@ class SiteStyler {
   page(instances: Instances) {
     const { doc } = this
     const byView = doc.views.map((view) => {
-      const own = new Map<string, Declarations>()
-      eachBlock(doc, instances, view.id, this.addresses, (node, declarations) => {
-        own.set(node.id, declarations)
+      const own = new Map<string, { declared: Declarations; plain: Declarations }>()
+      eachBlock(doc, instances, view.id, this.addresses, (node, declared, place) => {
+        own.set(node.id, { declared, plain: withPlainBorders(place, node, declared) })
         collect(doc, node, view, this.fontIds, this.marks, this.languages)
       })
       return own
@@ -162,18 +166,29 @@ class SiteStyler {
     for (const id of byView[0]!.keys()) {
       const node = instances.node(id)
       const own = versionsOf(doc, node).map((version) => {
-        const declared = doc.views.map((view, i) =>
-          version && !version.views.has(view.id) ? HIDDEN : byView[i]!.get(id)!,
+        const shown = doc.views.map((view, i) =>
+          version && !version.views.has(view.id) ? NOT_SHOWN : byView[i]!.get(id)!,
         )
-        return this.block(instances, node, declared)
+        return this.block(
+          instances,
+          node,
+          shown.map(({ declared }) => declared),
+          shown.map(({ plain }) => plain),
+        )
       })
       this.classes.set(id, own)
     }
   }
 
   /** @returns its classes, as an attribute has them */
-  private block(instances: Instances, node: Node, declared: readonly Declarations[]): string {
+  private block(
+    instances: Instances,
+    node: Node,
+    declared: readonly Declarations[],
+    plainly: readonly Declarations[],
+  ): string {
     const { base, changes } = cascadeOf(this.doc.views, declared)
+    const plain = plainRule(this.doc.views, declared, plainly)
     const { type } = cascaded(this.doc, node, this.doc.views[0]!.id)
     const style = type === undefined ? undefined : typeRule(type, writingFor(this.doc.tokenTable))
     const own = new Map([...base].filter(([name, value]) => style?.declarations.get(name) !== value))
@@ -182,50 +197,14 @@ class SiteStyler {
       isStyled ? style.className : '',
       [...own],
       [...changes].map(([view, change]) => [view, [...change]]),
+      plain && [...plain.base],
     ])
     const className = this.names.pick(namesOf(this.doc, instances, node), signature, node.kind)
-    if (!this.rules.has(className)) this.rules.set(className, { className, base: own, changes })
+    if (!this.rules.has(className)) this.rules.set(className, { className, base: own, changes, plain })
     if (!isStyled) return className
     this.types.set(style.className, style.declarations)
     return `${style.className} ${className}`
   }
-}
-
-/** The parts of a list; commas within functions part nothing. */
-function listOf(value: string): string[] {
-  const parts = ['']
-  let depth = 0
-  for (const char of value) {
-    if (char === '(') depth++
-    if (char === ')') depth--
-    if (char === ',' && depth === 0) parts.push('')
-    else parts[parts.length - 1] += char
-  }
-  return parts.map((part) => part.trim())
-}
-
-/** Where a browser does not fill borders, they are in the colour of the words, and what would fill them is not drawn. */
-function plainBorders(rules: readonly Rule[]): string {
-  const plain = rules.flatMap(({ className, base }): [string, Declarations][] => {
-    const clips = listOf(base.get('background-clip') ?? '')
-    const images = listOf(base.get('background-image') ?? '')
-    if (!clips.includes('border-area')) return []
-    const of = (i: number) => clips[i] ?? clips[0]
-    const left = images.map((image, i) => (of(i) === 'border-area' ? 'none' : image))
-    const clip = images.map((_, i) => (of(i) === 'border-area' ? 'border-box' : of(i)!))
-    return [
-      [
-        `.${className}`,
-        new Map([
-          ['border-color', 'currentcolor'],
-          ['background-image', left.join(', ')],
-          ['background-clip', clip.join(', ')],
-        ]),
-      ],
-    ]
-  })
-  if (plain.length === 0) return ''
-  return `@supports not (background-clip: border-area) {\n${rulesText(plain, '  ')}\n}`
 }
 
 /** @param addresses where the style sheet finds pictures */
@@ -241,12 +220,12 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     rootRule(doc),
     ...themeRules(doc),
     RESET,
-    ...(fonts.some(drawsEastAsian) ? [WHOLE_SIGNS] : []),
+    ...(fonts.some(({ isEastAsian }) => isEastAsian) ? [WHOLE_SIGNS] : []),
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
     ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i]!, view, rules)),
-    plainBorders(rules),
+    plainBordersText(doc, rules),
   ]
   if (shown.some(isReordered))
     parts.push(
@@ -364,10 +343,29 @@ cite {
 
 function mediaText(doc: Document, wider: View, view: View, rules: readonly Rule[]): string {
   const root: Declarations = new Map([...viewProperties(view), ...changedInView(doc, wider, view)])
-  const changed = rules.flatMap(({ className, changes }) => {
+  const inner = rulesText([[':root', root], ...changesIn(view, rules)], '  ')
+  return `/* ${cssComment(view.name)} */\n${mediaOf(view)} {\n${inner}\n}`
+}
+
+const mediaOf = (view: View) => `@media (max-width: ${px(view.breakpoint!)})`
+
+const changesIn = (view: View, rules: readonly (Cascade & { className: string })[]) =>
+  rules.flatMap(({ className, changes }) => {
     const change = changes.get(view.id)
     return change ? [[`.${className}`, change] as const] : []
   })
-  const inner = rulesText([[':root', root], ...changed], '  ')
-  return `/* ${cssComment(view.name)} */\n@media (max-width: ${px(view.breakpoint!)}) {\n${inner}\n}`
+
+/** For browsers that do not fill borders; it comes last, and says all views once more. */
+function plainBordersText({ views }: Document, rules: readonly Rule[]): string {
+  const plain = rules.flatMap(({ className, plain }) => (plain ? [{ className, ...plain }] : []))
+  if (plain.length === 0) return ''
+  const base = rulesText(
+    plain.map(({ className, base }) => [`.${className}`, base]),
+    '  ',
+  )
+  const narrower = views.slice(1).flatMap((view) => {
+    const changed = changesIn(view, plain)
+    return changed.length > 0 ? [`  ${mediaOf(view)} {\n${rulesText(changed, '    ')}\n  }`] : []
+  })
+  return `${PLAIN_BORDERS} {\n${[base, ...narrower].join('\n\n')}\n}`
 }
