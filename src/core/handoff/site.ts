@@ -4,8 +4,7 @@ import type { Document, Node, Page } from '../document/document'
 import { langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
-import { dataOfForm } from '../forms/form'
-import { isTipped, tippedLine } from '../forms/tips'
+import { formSvg, isTipped } from '../forms/form-svg'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { linkFrom, pageLinked } from '../properties/links'
@@ -16,7 +15,7 @@ import { filesNeeded, learnFamilies } from '../text/families'
 import { hyphenated } from '../text/hyphenation'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
-import { looksIn, plainText } from '../words/words'
+import { looksIn } from '../words/words'
 import { type Element, pageElements } from './elements'
 import { htmlAddress, htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
@@ -231,20 +230,17 @@ class PageWriter {
 
   /** Drawn in its box, whatever its size; the line along it is as wide everywhere. Its colours come from its class. */
   private shape(node: Node, { alt, form }: Props, pad: string) {
-    const data = dataOfForm(form ?? { form: 'ellipse' })
+    if (isTipped(form)) this.tipped++
+    const { attributes, content } = formSvg(form ?? { form: 'ellipse' }, `line-${this.tipped}`)
+    const own = attributes.map(([name, value]) => ` ${name}="${value}"`).join('')
     const said = alt ? ` role="img" aria-label="${htmlAttribute(alt)}"` : ' aria-hidden="true"'
     const { tag } = this.elements.get(node.id)!
-    const open = `${pad}<${tag}${this.attributes(node)}>`
-    const close = [`${pad}  </svg>`, `${pad}</${tag}>`]
-    if (isTipped(form)) {
-      const drawn = tippedLine(form, `line-${++this.tipped}`).map((each) => `${pad}    ${each}`)
-      return void this.lines.push(open, `${pad}  <svg${said}>`, ...drawn, ...close)
-    }
     this.lines.push(
-      open,
-      `${pad}  <svg${said} viewBox="0 0 100 100" preserveAspectRatio="none">`,
-      `${pad}    <path d="${data}" fill-rule="evenodd" vector-effect="non-scaling-stroke"/>`,
-      ...close,
+      `${pad}<${tag}${this.attributes(node)}>`,
+      `${pad}  <svg${said}${own}>`,
+      ...content.map((each) => `${pad}    ${each}`),
+      `${pad}  </svg>`,
+      `${pad}</${tag}>`,
     )
   }
 
@@ -283,7 +279,7 @@ class PageWriter {
       const isOne = !words || !flowing || isOneParagraph(words)
       // Paragraphs lie in no paragraph.
       const own = tag === 'p' && !isOne ? 'div' : tag
-      const isLeftward = (props.direction ?? directionOf(plainText(words))) === 'rtl'
+      const isLeftward = directionOf(props.direction, words) === 'rtl'
       const open = `<${own}${this.attributes(node, i)}${isLeftward ? ' dir="rtl"' : ''}${extra}>`
       if (isOne) this.lines.push(`${pad}${open}${lines[0]}</${own}>`)
       else this.lines.push(`${pad}${open}`, ...lines.map((line) => `${pad}  ${line}`), `${pad}</${own}>`)

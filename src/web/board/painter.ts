@@ -6,8 +6,7 @@
 import type { Document } from '../../core/document/document'
 import { DEFAULT_LANG } from '../../core/document/language'
 import { cascaded } from '../../core/document/resolve'
-import { dataOfForm } from '../../core/forms/form'
-import { isTipped, tippedLine } from '../../core/forms/tips'
+import { formSvg } from '../../core/forms/form-svg'
 import { fontStack } from '../../core/handoff/css'
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET } from '../../core/handoff/stylesheet'
@@ -200,7 +199,7 @@ export class SheetPainter {
     if (drawn.look === look) return false
     drawn.look = look
     element.style.cssText = css
-    if (node.kind === 'shape') drawForm(element, resolved)
+    if (node.kind === 'shape') drawForm(element, box)
     if (element instanceof HTMLImageElement) {
       const source = sourceOf(this.doc, box)
       if (element.getAttribute('src') !== source) element.src = source
@@ -251,8 +250,7 @@ const hasInks = (typeset: Typeset | null): boolean =>
 
 /** What is drawn in a shape or a picture. */
 function contentOf(doc: Document, box: LayoutBox): unknown[] {
-  if (box.node.kind === 'shape')
-    return [JSON.stringify(isTipped(box.resolved.form) && box.resolved.form), dataOfForm(box.resolved.form!)]
+  if (box.node.kind === 'shape') return [JSON.stringify(box.resolved.form)]
   if (box.flow !== Flow.Picture) return []
   return [sourceOf(doc, box), box.padT, box.padR, box.padB, box.padL]
 }
@@ -287,31 +285,13 @@ function place({ style }: HTMLElement, box: LayoutBox, x: number, y: number) {
 const SVG = 'http://www.w3.org/2000/svg'
 
 /** A shape's drawing, as it is handed off; its colours are the element's. */
-let tipped = 0
-
-function drawForm(element: HTMLElement, { form }: Resolved) {
-  let svg = element.firstElementChild
-  // A line with tips is drawn otherwise than what is stretched with its box.
-  if (svg && isTipped(form) !== !svg.hasAttribute('viewBox')) {
-    svg.remove()
-    svg = null
-  }
-  if (isTipped(form)) {
-    element.className = 'shape'
-    svg ??= element.appendChild(document.createElementNS(SVG, 'svg'))
-    svg.innerHTML = tippedLine(form, `line-${++tipped}`).join('')
-    return
-  }
-  if (!svg) {
-    element.className = 'shape'
-    svg = element.appendChild(document.createElementNS(SVG, 'svg'))
-    svg.setAttribute('viewBox', '0 0 100 100')
-    svg.setAttribute('preserveAspectRatio', 'none')
-    const path = svg.appendChild(document.createElementNS(SVG, 'path'))
-    path.setAttribute('fill-rule', 'evenodd')
-    path.setAttribute('vector-effect', 'non-scaling-stroke')
-  }
-  svg.firstElementChild!.setAttribute('d', dataOfForm(form!))
+function drawForm(element: HTMLElement, { id, resolved }: LayoutBox) {
+  const svg = element.firstElementChild ?? element.appendChild(document.createElementNS(SVG, 'svg'))
+  element.className = 'shape'
+  const { attributes, content } = formSvg(resolved.form!, `line-${id}`)
+  for (const { name } of [...svg.attributes]) svg.removeAttribute(name)
+  for (const [name, value] of attributes) svg.setAttribute(name, value)
+  svg.innerHTML = content.join('')
 }
 
 /** @param own px between the text's words */

@@ -1,7 +1,7 @@
 /** A form as a chip: chosen by its picture, and what there is to say of it in numbers. */
 import { type Form, pathOfForm } from '../../core/forms/form'
+import { isTipped, tipPath, tipsIn } from '../../core/forms/form-svg'
 import { pathData } from '../../core/forms/path'
-import { isTipped, tipPath, tipsIn } from '../../core/forms/tips'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
 

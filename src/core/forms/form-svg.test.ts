@@ -3,7 +3,7 @@ import { Document } from '../document/document'
 import { buildSite } from '../handoff/site'
 import { starterProject } from '../shelf/starter'
 import type { Form } from './form'
-import { isTipped, tippedLine, tipsIn } from './tips'
+import { formSvg, isTipped, tipsIn } from './form-svg'
 
 type Line = Extract<Form, { form: 'line' }>
 const line = (slope: Line['slope'], tips: Partial<Line> = {}): Line => ({ form: 'line', slope, ...tips })
@@ -25,9 +25,13 @@ describe('tips of a line', () => {
     expect(isTipped({ form: 'ellipse' })).toBe(false)
   })
   test('is no part of what is stretched: a line in percent of its box, marked in widths of the line', () => {
-    const drawn = tippedLine(line('rising', { end: 'head' }), 'line-1').join('')
-    expect(drawn).toContain('<line x1="0" y1="100%" x2="100%" y2="0" marker-end="url(#line-1-end)"/>')
-    expect(drawn).not.toContain('marker-start')
+    const drawn = formSvg(line('rising', { end: 'head' }), 'line-1')
+    expect(drawn.attributes).toEqual([])
+    expect(drawn.content.join('')).toContain(
+      '<line x1="0" y1="100%" x2="100%" y2="0" marker-end="url(#line-1-end)"/>',
+    )
+    expect(drawn.content.join('')).not.toContain('marker-start')
+    expect(formSvg(line('rising'), 'line-1').attributes).toContainEqual(['viewBox', '0 0 100 100'])
   })
 })
 

@@ -1,5 +1,5 @@
-/** What straight lines begin and end with. In widths of the line, and drawn as strokes: so a tip has the line's width and paint on every view. */
-import { type Form, pathOfForm, type Tip } from './form'
+/** Forms as SVG; what straight lines begin and end with: in widths of the line, drawn as strokes, so that a tip has the line's width and paint on every view. */
+import { dataOfForm, type Form, pathOfForm, type Tip } from './form'
 
 type Line = Extract<Form, { form: 'line' }>
 
@@ -30,11 +30,11 @@ export function tipsIn(line: Line, width: number, height: number) {
   ]
 }
 
-/**
- * A line with tips as SVG for a box of any size (SVG 2 §13.7, markers): what is stretched with its box would stretch its tips.
- * @param id what the markers' ids begin with, once on the page
- */
-export function tippedLine(line: Line, id: string): string[] {
+export const isTipped = (form: Form | undefined): form is Line =>
+  form?.form === 'line' && (form.start !== undefined || form.end !== undefined)
+
+/** A line with tips, and what marks its ends (SVG 2 §13.7). */
+function tippedLine(line: Line, id: string): string[] {
   const [from, to] = endsOf(line)
   const percent = (value: number) => (value === 0 ? '0' : `${value}%`)
   const marked = (['start', 'end'] as const).filter((at) => line[at])
@@ -47,5 +47,20 @@ export function tippedLine(line: Line, id: string): string[] {
   ]
 }
 
-export const isTipped = (form: Form | undefined): form is Line =>
-  form?.form === 'line' && (form.start !== undefined || form.end !== undefined)
+/** What is said of an `svg`, and what is in it, an element a line. */
+type FormSvg = { attributes: readonly (readonly [string, string])[]; content: readonly string[] }
+
+/**
+ * A form as SVG for a block of any size. It is stretched with the block; a line with tips is not, or its tips were, too.
+ * @param id what the ids in it begin with, once on the page
+ */
+export const formSvg = (form: Form, id: string): FormSvg =>
+  isTipped(form)
+    ? { attributes: [], content: tippedLine(form, id) }
+    : {
+        attributes: [
+          ['viewBox', '0 0 100 100'],
+          ['preserveAspectRatio', 'none'],
+        ],
+        content: [`<path d="${dataOfForm(form)}" fill-rule="evenodd" vector-effect="non-scaling-stroke"/>`],
+      }
