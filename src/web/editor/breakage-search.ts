@@ -2,10 +2,8 @@
 import type { Breakage } from '../../core/adapt/over-widths'
 import type { Document } from '../../core/document/document'
 import { rangeOf } from '../../core/lattice/shown-width'
+import { whenIdle } from '../parts/when-idle'
 import { askLayout } from '../session/layout-worker'
-
-/** Rest after a change before it is looked again, ms. */
-const REST = 500
 
 /** What is looked through: the page that is open. */
 type Desk = {
@@ -56,8 +54,8 @@ export class BreakageSearch {
     this.stop?.abort()
     const stop = new AbortController()
     this.stop = stop
-    const timer = setTimeout(() => void this.look(key, stop.signal), REST)
-    stop.signal.addEventListener('abort', () => clearTimeout(timer))
+    const leave = whenIdle(() => void this.look(key, stop.signal))
+    stop.signal.addEventListener('abort', leave)
   }
 
   private async look(key: string, signal: AbortSignal) {
