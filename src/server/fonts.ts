@@ -3,11 +3,11 @@ import { readFile } from 'node:fs/promises'
 import decompress from 'woff2-encoder/decompress'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
-import { learnEastAsian, learnEastAsianFiles } from '../core/text/east-asian'
+import { readEastAsianTable } from '../core/text/east-asian'
 import { type FontFile, fontFile } from '../core/text/families'
 import { unpackedSize } from '../core/text/font-file'
 import { FontLibrary } from '../core/text/fonts'
-import { learnHyphenation } from '../core/text/hyphenation'
+import { learnTexts } from '../core/text/learn'
 import { fontsOf } from '../core/text/needed'
 
 const packages = new URL('../../node_modules/@fontsource-variable/', import.meta.url)
@@ -16,7 +16,7 @@ const uncompressed = new Map<string, Promise<Uint8Array>>()
 
 /** A file that ships, by its id; whoever asks for an East Asian one has met its characters. */
 export async function shippedFile(id: string): Promise<FontFile | undefined> {
-  if (!fontFile(id)) await learnEastAsianFiles()
+  if (!fontFile(id)) await readEastAsianTable()
   const file = fontFile(id)
   return file?.hash ? undefined : file
 }
@@ -71,8 +71,7 @@ function libraryFor(doc: Document): FontLibrary {
 /** Loads what a document's texts are set with. @param blobs hold its own fonts @throws when one of them is not there, or no font */
 export async function loadFonts(doc: Document, blobs: Blobs = NO_BLOBS): Promise<FontLibrary> {
   const fonts = libraryFor(doc)
-  await learnHyphenation(doc)
-  await learnEastAsian(doc)
+  await learnTexts(doc)
   for (const id of fontsOf(doc)) {
     if (fonts.has(id)) continue
     const file = fontFile(id)!

@@ -6,10 +6,9 @@ import { newMisfits } from '../core/lattice/fit'
 import type { WidthRange } from '../core/lattice/shown-width'
 import { PageLayout } from '../core/layout/page'
 import type { Rect } from '../core/layout/rect'
-import { learnEastAsian } from '../core/text/east-asian'
 import { fontFile } from '../core/text/families'
 import { FontLibrary } from '../core/text/fonts'
-import { learnHyphenation } from '../core/text/hyphenation'
+import { learnTexts } from '../core/text/learn'
 import { fontsOf } from '../core/text/needed'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { fontAddress } from './font-address'
@@ -26,9 +25,8 @@ const paragraphs = new ParagraphCache(fonts)
 
 async function loadFonts(file: ProjectFile) {
   const doc = Document.fromFile(structuredClone(file))
-  await learnEastAsian(doc)
+  await learnTexts(doc)
   const missing = [...fontsOf(doc)].filter((id) => !fonts.has(id))
-  await learnHyphenation(doc)
   await Promise.all(
     missing.map(async (id) => {
       fonts.add(id, new Uint8Array((await fontBytes(fontAddress(fontFile(id)!))).openType))

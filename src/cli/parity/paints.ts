@@ -304,17 +304,16 @@ const RAINBOW: Bare = {
 }
 /** What is seen in the border alone: round, dashed, over a ground, over pictures, uneven. */
 const bordered = (asset: string): Props[] => {
-  const sides = (width: number, more: object = {}) => {
-    const side = { width, color: '#1c2b24', ...more }
-    return { borderTop: side, borderRight: side, borderBottom: side, borderLeft: side }
-  }
   const corners = { radiusTopLeft: 24, radiusTopRight: 24, radiusBottomRight: 8, radiusBottomLeft: 0 }
   const inBorder = (fill: Bare) => ({ ...fill, in: 'border' }) as Bare
   return [
-    { ...sides(6), ...corners, fills: over(inBorder(RAINBOW)) },
-    { ...sides(8, { style: 'dashed' }), fills: over(inBorder(RAINBOW)) },
-    { ...sides(10), ...corners, fills: over(inBorder(RAINBOW), ground) },
-    { ...sides(6), fills: over(inBorder(RAINBOW), { kind: 'picture', asset, fit: 'cover' }, ground) },
+    { ...allBorders(6, '#1c2b24'), ...corners, fills: over(inBorder(RAINBOW)) },
+    { ...allBorders(8, '#1c2b24', 'dashed'), fills: over(inBorder(RAINBOW)) },
+    { ...allBorders(10, '#1c2b24'), ...corners, fills: over(inBorder(RAINBOW), ground) },
+    {
+      ...allBorders(6, '#1c2b24'),
+      fills: over(inBorder(RAINBOW), { kind: 'picture', asset, fit: 'cover' }, ground),
+    },
     {
       borderTop: { width: 12 },
       borderLeft: { width: 3 },

@@ -1,6 +1,7 @@
 /** What a block is called: the name that somebody gave it; until then its kind, and what is in it. */
 import { HEADINGS } from '../properties/kinds'
 import { isHeadingStyle } from '../properties/type'
+import { holdsLeftward } from '../text/bidi'
 import { plainText } from '../words/words'
 import type { Node } from './document'
 
@@ -42,8 +43,7 @@ export function called(node: Node, lookup: Lookup): string {
 }
 
 /** Words from right to left beside others, so that neither turn the other's round (UAX #9, isolates). */
-const apart = (content: string) =>
-  /[\u0590-\u08ff\ufb1d-\ufefc]/.test(content) ? `\u2068${content}\u2069` : content
+const apart = (content: string) => (holdsLeftward(content) ? `\u2068${content}\u2069` : content)
 
 function contentOf(node: Node, lookup: Lookup): string | undefined {
   const { words, asset } = node.props

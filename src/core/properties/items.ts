@@ -148,8 +148,8 @@ export const shownItems = <T extends Ordered>(items: Items<T> | undefined): T[] 
 export const oneFill = (color: string): Items<Fill> => ({ fill: { order: 'a0', kind: 'color', color } })
 
 /** A border on all sides. */
-export const allBorders = (width: number, color?: string) => {
-  const side = color === undefined ? { width } : { width, color }
+export const allBorders = (width: number, color?: string, style?: 'dashed' | 'dotted') => {
+  const side = { width, ...(color === undefined ? {} : { color }), ...(style === undefined ? {} : { style }) }
   return { borderTop: side, borderRight: side, borderBottom: side, borderLeft: side }
 }
 

@@ -1,8 +1,7 @@
 /** Fonts for who lays samples out: whoever has files says how they are read. */
 import type { Document } from '../document/document'
-import { learnEastAsian } from '../text/east-asian'
 import { FontLibrary } from '../text/fonts'
-import { learnHyphenation } from '../text/hyphenation'
+import { learnTexts } from '../text/learn'
 import { fontsOf } from '../text/needed'
 
 /** Uncompressed, by a font file's id. */
@@ -20,8 +19,7 @@ const library = new FontLibrary()
 
 /** Loads what a document needs. */
 export async function loadFonts(doc: Document): Promise<FontLibrary> {
-  await learnHyphenation(doc)
-  await learnEastAsian(doc)
+  await learnTexts(doc)
   for (const id of fontsOf(doc)) if (!library.has(id)) library.add(id, await read(id))
   return library
 }

@@ -46,7 +46,7 @@ describe('the way that words run', () => {
     ['1, 2, 3', 'ltr'],
     ['', 'ltr'],
   ])('%s: %s, as their first letter does', (text, direction) => {
-    expect(directionOf(text)).toBe(direction)
+    expect(directionOf(undefined, said(text))).toBe(direction)
     expect(set(text).direction).toBe(direction)
   })
   test('or as is said', () => {

@@ -1,5 +1,6 @@
 /** Words that run from right to left, and lines in which both ways are mixed (UAX #9). */
 import bidiFactory, { type EmbeddingLevels } from 'bidi-js'
+import { plainText, type Words } from '../words/words'
 
 export type Direction = 'ltr' | 'rtl'
 
@@ -8,10 +9,14 @@ const LEFTWARD =
   /[\u0590-\u08ff\u200f\u202b\u202e\u2067\ufb1d-\ufdff\ufe70-\ufefc]|[\ud802\ud803\ud83a\ud83b]/
 const LETTER = /\p{L}/u
 
-/** The way that words run by themselves: that of their first letter, as HTML's `dir="auto"` finds it. */
-export function directionOf(text: string): Direction {
-  if (!LEFTWARD.test(text)) return 'ltr'
-  return LEFTWARD.test(LETTER.exec(text)?.[0] ?? '') ? 'rtl' : 'ltr'
+export const holdsLeftward = (text: string): boolean => LEFTWARD.test(text)
+
+/** Which way words run: as is said, else as their first letter does, as HTML's `dir="auto"` finds it. */
+export function directionOf(said: Direction | undefined, words: Words | undefined): Direction {
+  if (said) return said
+  const text = plainText(words)
+  if (!holdsLeftward(text)) return 'ltr'
+  return holdsLeftward(LETTER.exec(text)?.[0] ?? '') ? 'rtl' : 'ltr'
 }
 
 let known: ReturnType<typeof bidiFactory> | undefined
@@ -24,7 +29,7 @@ const bidi = () => {
 export type Levels = EmbeddingLevels
 
 export const levelsOf = (text: string, direction: Direction): Levels | undefined =>
-  direction === 'rtl' || LEFTWARD.test(text) ? bidi().getEmbeddingLevels(text, direction) : undefined
+  direction === 'rtl' || holdsLeftward(text) ? bidi().getEmbeddingLevels(text, direction) : undefined
 
 /** A part of a line that runs one way, UTF-16. */
 export type Stretch = { start: number; end: number; leftward: boolean }

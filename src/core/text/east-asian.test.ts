@@ -4,7 +4,7 @@ import { buildSite } from '../handoff/site'
 import { starterProject } from '../shelf/starter'
 import { said } from '../words/words'
 import { learnEastAsian } from './east-asian'
-import { drawsEastAsian, fileFor, fontFile } from './families'
+import { fileFor, fontFile } from './families'
 import { fontsOf } from './needed'
 
 const WANTED = { family: 'Hanken Grotesk', italic: false, weight: 400 }
@@ -37,7 +37,7 @@ describe('East Asian characters', () => {
   })
   test('bring the files that they are in, and no others; signs keep their width', () => {
     const doc = pageThatSays('種子')
-    const needed = [...fontsOf(doc)].filter((id) => drawsEastAsian(fontFile(id)!))
+    const needed = [...fontsOf(doc)].filter((id) => fontFile(id)!.isEastAsian)
     expect(needed.length).toBeGreaterThan(0)
     expect(needed.length).toBeLessThanOrEqual(2)
     const css = buildSite(doc, new Map()).text.get('styles.css')!

@@ -1,17 +1,17 @@
 /** Chinese, Japanese and Korean characters: their files are looked up in a table that is read when one of them is met. */
 import type { Document } from '../document/document'
 import { plainText } from '../words/words'
-import { learnScripts } from './families'
+import { learnEastAsianFiles } from './families'
 
 const EAST_ASIAN =
   /[\u1100-\u11ff\u2e80-\ua4cf\ua960-\ua97f\uac00-\ud7ff\uf900-\ufaff\ufe30-\ufe4f\uff00-\uffef]|[\ud840-\ud87f]/
 
 let learning: Promise<void> | undefined
 
-/** Makes all of these files known. @throws when the table cannot be had */
-export function learnEastAsianFiles(): Promise<void> {
+/** Makes all of their files known. @throws when the table cannot be had */
+export function readEastAsianTable(): Promise<void> {
   learning ??= import('./catalogue-east').then(
-    ({ EAST_ASIAN: files }) => learnScripts(files),
+    ({ EAST_ASIAN: files }) => learnEastAsianFiles(files),
     (error) => {
       learning = undefined
       throw error
@@ -29,7 +29,7 @@ export function learnEastAsianFiles(): Promise<void> {
 export async function learnEastAsian(doc: Document, since?: number): Promise<boolean> {
   const areNew = !learning
   if (areNew && !holdsEastAsian(doc, since)) return false
-  await learnEastAsianFiles()
+  await readEastAsianTable()
   return areNew
 }
 

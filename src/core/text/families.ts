@@ -13,6 +13,8 @@ export type FontFile = {
   weights: [number, number]
   /** CSS `unicode-range`; left out: it is asked for every character. */
   ranges?: string
+  /** Draws Chinese, Japanese or Korean. */
+  isEastAsian?: boolean
   /** Lies with the program; else in its family's package. */
   isShipped?: boolean
   /** SHA-256 of the file, one of a project's own. */
@@ -75,18 +77,27 @@ const ALL: Family[] = CATALOGUE.map((entry) => {
   return { ...entry, weights, upright: make('normal'), slanted: entry.italic ? make('italic') : [] }
 })
 
-/** Files of a script, as the catalogue of them has them. */
-export type ScriptFile = { slug: string; name: string; ranges: string; holes: string }
+/** A file of East Asian characters, as their catalogue has it. */
+type EastAsianFile = { slug: string; name: string; ranges: string; holes: string }
 
 const SCRIPTS = ALL.find(({ slug }) => slug === 'lattice-scripts')!
 
-/** Makes files known that draw scripts, behind those that do already. Those that are known stay as they are. */
-export function learnScripts(list: readonly ScriptFile[]) {
+/** Makes files known that draw East Asian characters. Those that are known stay as they are. */
+export function learnEastAsianFiles(list: readonly EastAsianFile[]) {
   for (const { slug, name, ranges, holes: missing } of list) {
     const id = `${slug}-${name}-wght-normal`
     if (files.has(id)) continue
     const { family, weights, upright } = SCRIPTS
-    const file: FontFile = { id, family, slug, italic: false, weights, ranges, rank: upright.length }
+    const file: FontFile = {
+      id,
+      family,
+      slug,
+      italic: false,
+      weights,
+      ranges,
+      rank: upright.length,
+      isEastAsian: true,
+    }
     files.set(id, file)
     claimed.set(id, parseRanges(ranges))
     holes.set(id, parseRanges(missing))
@@ -95,9 +106,6 @@ export function learnScripts(list: readonly ScriptFile[]) {
   found.clear()
   version++
 }
-
-/** Whether a file is one of those that draw Chinese, Japanese and Korean. */
-export const drawsEastAsian = ({ slug }: FontFile) => /^noto-sans-(jp|sc|kr)$/.test(slug)
 
 /** Families to set text in: not those that only stand in for missing characters. */
 export const FAMILIES = ALL.filter(({ category }) => category !== 'symbols')

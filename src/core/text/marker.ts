@@ -2,7 +2,7 @@
 import type { Resolved } from '../properties/table'
 import type { FontLibrary } from './fonts'
 import { scriptsOf } from './scripts'
-import { type GlyphRun, shapeInto } from './shape'
+import { type GlyphRun, shapeAlone } from './shape'
 import { baseStyle, type PieceStyle } from './shaped-text'
 
 /** `runs` begin at 0; its right end is the item's left; of an item that runs leftward its left end the item's right. */
@@ -11,8 +11,5 @@ export type Marker = { text: string; width: number; runs: GlyphRun[]; style: Pie
 export function markerIn(fonts: FontLibrary, style: Resolved, text: string): Marker {
   // As browsers are told: figures of a width are for what is read down a column.
   const own = { ...baseStyle(style), figures: undefined }
-  const advances = new Float64Array(text.length + 1)
-  const runs: GlyphRun[] = []
-  shapeInto(fonts, text, scriptsOf(text), undefined, own, 0, advances, runs, new Uint8Array(text.length + 1))
-  return { text, width: advances[text.length]!, runs, style: own }
+  return { text, ...shapeAlone(fonts, { text, scripts: scriptsOf(text) }, own), style: own }
 }

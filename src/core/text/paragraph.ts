@@ -9,7 +9,7 @@ import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { type Extent, extentOf, unite } from './line-box'
 import { balanceLines, endPrettily } from './rebroken'
-import { type GlyphRun, shapeInto } from './shape'
+import { type GlyphRun, shapeAlone } from './shape'
 import { type Boxed, baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
 
@@ -173,11 +173,8 @@ export class Paragraph extends FittingText {
   private ending(sign: string, instead: string, at: number, style: PieceStyle): Ending {
     const face = this.fonts.primary(style)
     const text = face?.has(sign.codePointAt(0)!) ? sign : instead
-    const advances = new Float64Array(text.length + 1)
-    const runs: GlyphRun[] = []
     const scripts = new Uint8Array(text.length).fill(this.scripts[at] ?? 0)
-    shapeInto(this.fonts, text, scripts, undefined, style, 0, advances, runs, new Uint8Array(text.length + 1))
-    return { text, width: advances[text.length]!, runs }
+    return { text, ...shapeAlone(this.fonts, { text, scripts }, style) }
   }
 
   /** A line behind which more is cut off, as Chromium ends it: at the last character that leaves room for the ellipsis. */

@@ -21,14 +21,18 @@ export type TextStyle = FaceWanted & {
   lang?: string
 }
 
+/** Words as they are shaped: of each UTF-16 unit its script (`scriptsOf`) and, where some run leftward, its level (`levelsOf`). */
+export type Shapeable = { text: string; scripts: Uint8Array; levels?: Uint8Array | undefined }
+
+/** What becomes of words: the width before each character, px, and one more; glyphs; where a line may begin without shaping anew. */
+export type Shaped = { advances: Float64Array; runs: GlyphRun[]; safety: Uint8Array }
+
 export type GlyphRun = {
   /** UTF-16 range in the paragraph. */
   start: number
   end: number
   face: Face
   size: number
-  /** Runs from right to left. */
-  leftward: boolean
   /**
    * Glyph ids, and where each stands: px from the start of the paragraph laid on one line, counted from its right in what runs leftward;
    * y down from the baseline.
@@ -67,9 +71,7 @@ const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u
 /** Splits text into runs that one font file covers and that are of one script and one level. */
 function* runsByFile(
   fonts: FontLibrary,
-  text: string,
-  scripts: Uint8Array,
-  levels: Uint8Array | undefined,
+  { text, scripts, levels }: Shapeable,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
   const primary = fonts.primary(style)
@@ -126,27 +128,41 @@ const isSpace = (character: string) => character === ' ' || character === '\u00a
 
 let buffer: hb.Buffer | undefined
 
+/** Where the glyphs that read as one begin among those of a run, which come from the left, and how many they are. */
+function clusterAt(infos: readonly hb.GlyphInfo[], read: number, leftward: boolean) {
+  const step = leftward ? -1 : 1
+  const begin = leftward ? infos.length - 1 - read : read
+  const { cluster, flags } = infos[begin]!
+  let count = 1
+  while (read + count < infos.length && infos[begin + step * count]!.cluster === cluster) count++
+  return {
+    cluster,
+    flags,
+    count,
+    first: leftward ? begin - count + 1 : begin,
+    next: infos[begin + step * count],
+  }
+}
+
 /**
- * Shapes `text` in one style, its scripts as `scriptsOf` gives them and its levels as `levelsOf`, and appends to `advances`: `advances[offset + i]` is the width of everything before
- * character i of the paragraph, px; `safety[i]` becomes `UNSAFE` or `INSIDE` where a break changes the shapes around it.
+ * Shapes words in one style, as if they stood `offset` characters into a paragraph: `advances[offset + i]` is the width of everything
+ * before character i of them, px, after what stands there already; `safety[i]` becomes `UNSAFE` or `INSIDE` where a break changes the
+ * shapes around it.
  */
 export function shapeInto(
   fonts: FontLibrary,
-  text: string,
-  scripts: Uint8Array,
-  levels: Uint8Array | undefined,
+  words: Shapeable,
   style: TextStyle,
-  offset: number,
-  advances: Float64Array,
-  runs: GlyphRun[],
-  safety: Uint8Array,
+  { advances, runs, safety }: Shaped,
+  offset = 0,
 ) {
   buffer ??= new hb.Buffer()
+  const { text, scripts, levels } = words
   // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
   const spacing = fixed(style.letterSpacing)
   const between = fixed(style.wordSpacing ?? 0)
-  let total = advances[offset]
-  for (const { start, end, face } of runsByFile(fonts, text, scripts, levels, style)) {
+  let total = advances[offset]!
+  for (const { start, end, face } of runsByFile(fonts, words, style)) {
     const leftward = ((levels?.[start] ?? 0) & 1) === 1
     // Letters that are joined are not set apart, and what stands with them neither (CSS Text 4 §9.2.1); only spaces are.
     const isSpaced = spacing !== 0 && scripts[start] !== ARABIC
@@ -158,55 +174,63 @@ export function shapeInto(
     hb.shape(face.shapingAt(style.size), buffer, featuresOf(style, isSpaced))
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()
-    const count = infos.length
+    const { length } = infos
     const run: GlyphRun = {
       start: offset + start,
       end: offset + end,
       face,
       size: style.size,
-      leftward,
-      glyphs: new Uint32Array(count),
-      x: new Float64Array(count),
-      y: new Float64Array(count),
-      cluster: new Uint32Array(count),
+      glyphs: new Uint32Array(length),
+      x: new Float64Array(length),
+      y: new Float64Array(length),
+      cluster: new Uint32Array(length),
     }
-    // Clusters in the order in which they are read; glyphs come from the left.
-    for (let read = 0; read < count; ) {
-      const begin = leftward ? count - 1 - read : read
-      const { cluster, flags } = infos[begin]!
-      if (flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + start + cluster] = UNSAFE
+    for (let read = 0; read < length; ) {
+      const { cluster, flags, count, first, next } = clusterAt(infos, read, leftward)
+      read += count
+      const character = start + cluster
+      if (flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + character] = UNSAFE
       const at = total
-      let length = 1
-      const step = leftward ? -1 : 1
-      while (read + length < count && infos[begin + step * length]!.cluster === cluster) length++
-      read += length
-      const first = leftward ? begin - length + 1 : begin
-      for (let g = first; g < first + length; g++) {
+      for (let g = first; g < first + count; g++) {
+        const { xAdvance, xOffset, yOffset } = positions[g]!
         run.glyphs[g] = infos[g]!.codepoint
-        run.x[g] = total! + positions[g]!.xOffset / FIXED
-        run.y[g] = -positions[g]!.yOffset / FIXED
-        run.cluster[g] = offset + start + cluster
-        const { xAdvance } = positions[g]!
+        run.x[g] = total + xOffset / FIXED
+        run.y[g] = -yOffset / FIXED
+        run.cluster[g] = offset + character
         // Marks stand on their letter and take no room.
         if (xAdvance !== 0)
-          total! += (xAdvance + face.advanceCorrection(style.size, infos[g]!.codepoint)) / FIXED
+          total += (xAdvance + face.advanceCorrection(style.size, infos[g]!.codepoint)) / FIXED
       }
-      const after = first + step * (leftward ? 1 : length)
-      const clusterEnd = read < count ? infos[after]!.cluster : end - start
-      const width = total! - at!
+      const width = total - at
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
-      const characters = Math.max(1, clusterEnd - cluster)
-      if (isSpaced && !ZERO_WIDTH.test(text[start + cluster]!)) total! += spacing
-      else if (spacing !== 0 && isSpace(text[start + cluster]!)) total! += spacing
-      if (between !== 0 && isSpace(text[start + cluster]!)) total! += between
-      if (leftward) for (let g = first; g < first + length; g++) run.x[g] = at! + total! - run.x[g]!
+      const characters = Math.max(1, (next?.cluster ?? end - start) - cluster)
+      const space = isSpace(text[character]!)
+      if (spacing !== 0 && (isSpaced ? !ZERO_WIDTH.test(text[character]!) : space)) total += spacing
+      if (between !== 0 && space) total += between
+      if (leftward) for (let g = first; g < first + count; g++) run.x[g] = at + total - run.x[g]!
       for (let k = 1; k < characters; k++) {
-        advances[offset + start + cluster + k] = at! + (width * k) / characters
-        safety[offset + start + cluster + k] = INSIDE
+        advances[offset + character + k] = at + (width * k) / characters
+        safety[offset + character + k] = INSIDE
       }
-      advances[offset + start + cluster + characters] = total!
+      advances[offset + character + characters] = total
     }
     runs.push(run)
   }
-  advances[offset + text.length] = total!
+  advances[offset + text.length] = total
+}
+
+/** Words by themselves. */
+export function shapeAlone(
+  fonts: FontLibrary,
+  words: Shapeable,
+  style: TextStyle,
+): { width: number; runs: GlyphRun[] } {
+  const { length } = words.text
+  const shaped: Shaped = {
+    advances: new Float64Array(length + 1),
+    runs: [],
+    safety: new Uint8Array(length + 1),
+  }
+  shapeInto(fonts, words, style, shaped)
+  return { width: shaped.advances[length]!, runs: shaped.runs }
 }

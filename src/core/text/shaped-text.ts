@@ -6,7 +6,7 @@ import { CODE_FAMILY } from './families'
 import type { FontLibrary } from './fonts'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
 import { scriptsOf } from './scripts'
-import { type GlyphRun, INSIDE, shapeInto, type TextStyle } from './shape'
+import { type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 import { upToUnit } from './unit'
 
@@ -65,26 +65,20 @@ export class ShapedText {
     this.shape()
   }
 
+  private part(start: number, end: number): Shapeable {
+    const levels = this.levels?.levels.subarray(start, end)
+    return { text: this.text.slice(start, end), scripts: this.scripts.subarray(start, end), levels }
+  }
+
   /** Pieces of one font are shaped together, so that kerning and ligatures reach across links and colours. */
   private shape() {
-    const { pieces, text } = this
+    const { pieces, text, advances, runs, safety } = this
     for (let first = 0; first < pieces.length; ) {
       let next = first + 1
       while (next < pieces.length && shapedTogether(text, pieces[next - 1]!, pieces[next]!)) next++
       const { start, style } = pieces[first]!
       const { end } = pieces[next - 1]!
-      const scripts = this.scripts.subarray(start, end)
-      shapeInto(
-        this.fonts,
-        text.slice(start, end),
-        scripts,
-        this.levels?.levels.subarray(start, end),
-        style,
-        start,
-        this.advances,
-        this.runs,
-        this.safety,
-      )
+      shapeInto(this.fonts, this.part(start, end), style, { advances, runs, safety }, start)
       first = next
     }
   }
@@ -159,12 +153,7 @@ export class ShapedText {
   protected shapeAlone(start: number, end: number): number {
     if (start === end) return 0
     const piece = this.pieces[holding(this.pieces, start)]!
-    const own = this.text.slice(start, end)
-    const scripts = this.scripts.subarray(start, end)
-    const advances = new Float64Array(own.length + 1)
-    const levels = this.levels?.levels.subarray(start, end)
-    shapeInto(this.fonts, own, scripts, levels, piece.style, 0, advances, [], new Uint8Array(own.length + 1))
-    return advances[own.length]!
+    return shapeAlone(this.fonts, this.part(start, end), piece.style).width
   }
 
   /** As `partWidth`, over every piece of the line; all but the last take whole layout units, as in Chromium. */

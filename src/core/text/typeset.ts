@@ -1,7 +1,7 @@
 /** A text as it is set: its paragraphs, one under the other. Mostly there is one. */
 import type { Resolved } from '../properties/table'
 import { isOneParagraph, partsOf } from '../words/parts'
-import { plainText, type Words, withMarks } from '../words/words'
+import { type Words, withMarks } from '../words/words'
 import { type Direction, directionOf } from './bidi'
 import type { FontLibrary } from './fonts'
 import { hyphenated } from './hyphenation'
@@ -43,7 +43,7 @@ export class Typeset {
     this.seenEnds = seenEnds(style, alone)
     const step = downToUnit(style.fontSize * INDENT)
     const gap = downToUnit(style.fontSize * style.paragraphGap!)
-    this.direction = style.direction ?? directionOf(plainText(shown))
+    this.direction = directionOf(style.direction, words)
     this.sets = parts.map(({ spans, depth, marker, apart }) => ({
       // Empty among others, it is a line all the same: `<br>` stands in it.
       paragraph: new Paragraph(

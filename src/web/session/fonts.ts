@@ -1,9 +1,8 @@
 /** Fonts in the browser: the same files for shaping (core) and for drawing (CSS). */
 import type { Document } from '../../core/document/document'
-import { learnEastAsian } from '../../core/text/east-asian'
 import { declaredOrder, type FontFile, familyNamed, fontFile, learnFamilies } from '../../core/text/families'
 import { FontLibrary } from '../../core/text/fonts'
-import { learnHyphenation } from '../../core/text/hyphenation'
+import { learnTexts } from '../../core/text/learn'
 import { fontsOf } from '../../core/text/needed'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { fontAddress } from '../../workers/font-address'
@@ -50,19 +49,15 @@ export async function ensureFonts(doc: Document): Promise<boolean> {
   // Other views bring other overrides to bear on every text.
   const since = before && before.views === doc.views ? before.tick : undefined
   seen.set(doc, { tick: doc.tick, views: doc.views })
-  // What failed is looked for again with the next change.
-  const areNew = await learnEastAsian(doc, since).catch(() => {
-    seen.delete(doc)
-    return false
-  })
-  const missing = [...fontsOf(doc, areNew ? undefined : since)].filter((id) => !library.has(id))
+  const learnt = await learnTexts(doc, since).catch(() => undefined)
+  const missing = [...fontsOf(doc, learnt?.files ? undefined : since)].filter((id) => !library.has(id))
   const isOther = shown !== doc
   shown = doc
-  const parting = learnHyphenation(doc, since)
-  const loads = await Promise.allSettled([parting, ...missing.map(load)])
-  if (loads.some((each) => each.status === 'rejected')) seen.delete(doc)
+  const loads = await Promise.allSettled(missing.map(load))
+  // What failed is looked for again with the next change.
+  if (!learnt || loads.some((each) => each.status === 'rejected')) seen.delete(doc)
   if (missing.length > 0 || areOthers || isOther) declare()
-  return missing.length > 0 || areOthers || (await parting.catch(() => false))
+  return missing.length > 0 || areOthers || learnt?.rules === true
 }
 
 /** In the order in which a style sheet would have them: those that ship, and the open document's own. */

@@ -3,7 +3,7 @@ import { Blend, Plus, SquareDashed } from 'lucide-react'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import type { Edit } from '../../core/edits/edit'
-import { BLENDS, type SaidFill } from '../../core/properties/items'
+import { allBorders, BLENDS, type SaidFill } from '../../core/properties/items'
 import { hasProperty } from '../../core/properties/table'
 import { useEditor } from '../editor/use-editor'
 import { AddMenu } from '../parts/add-menu'
@@ -121,16 +121,16 @@ export function FillLines({ node }: { node: Node }) {
   )
 }
 
-const SIDES = ['borderTop', 'borderRight', 'borderBottom', 'borderLeft'] as const
-
 /** Behind all of the block, or in its border alone: one that has none gets one with it. */
 function FillPlace({ node, id, fill, number }: { node: Node; id: string; fill: SaidFill; number: number }) {
   const editor = useEditor()
   const own = cascaded(editor.doc, node, editor.view.id)
   const choose = (where: 'box' | 'border') => {
     const { in: _, ...rest } = fill
-    const hasBorder = SIDES.some((side) => typeof own[side] === 'string' || own[side]?.width)
-    const border = Object.fromEntries(SIDES.map((side) => [side, { width: 2, color: '{color.ink}' }]))
+    const border = allBorders(2, '{color.ink}')
+    const hasBorder = (Object.keys(border) as (keyof typeof border)[]).some(
+      (side) => typeof own[side] === 'string' || own[side]?.width,
+    )
     editor.setProps(
       {
         fills: { [id]: where === 'border' ? { ...fill, in: 'border' } : rest },
