@@ -59,7 +59,7 @@ test('a line begins and ends with tips that are as thick as it', async ({ desk }
   await desk.keyboard.press('ControlOrMeta+k')
   await desk.keyboard.type('Line shape')
   await desk.getByRole('option', { name: /^Line/ }).first().click()
-  await choose(desk, /^End of the line/, 'a head')
+  await choose(desk, /^End of the line/, 'a filled arrow')
   await choose(desk, /^Beginning of the line/, 'a dot')
   await saved(desk)
   const node = findNode((await stored(desk)).pages[0]!.sections, 'Line')!

@@ -2,7 +2,7 @@
 import { type Form, TIPS, type Tip } from '../../core/forms/form'
 import { Choice } from '../parts/choice'
 
-const WORDS: Record<Tip, string> = { arrow: 'an arrow', head: 'a head', dot: 'a dot' }
+const WORDS: Record<Tip, string> = { arrow: 'an open arrow', head: 'a filled arrow', dot: 'a dot' }
 const OPTIONS = [
   { value: undefined, label: 'nothing' },
   ...TIPS.map((value) => ({ value, label: WORDS[value] })),
