@@ -31,7 +31,8 @@ type Part = {
   revision: number
   head: string
   outline: Outline
-  page: { id: string; body: PageBody } | null
+  /** The page that was asked for, and the templates that it stands on. */
+  pages: { id: string; body: PageBody }[]
 }
 
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
@@ -132,11 +133,12 @@ export class SoakLine {
         }
       },
       openPart: async (id, wanted) => {
-        const { revision, head, outline, page } = await this.part(id, wanted)
-        return { revision, head, ...partsOf(outline, new Map(page ? [[page.id, page.body]] : [])) }
+        const { revision, head, outline, pages } = await this.part(id, wanted)
+        return { revision, head, ...partsOf(outline, new Map(pages.map(({ id, body }) => [id, body]))) }
       },
       page: async (id, wanted) => {
-        const { revision, head, page } = await this.part(id, wanted)
+        const { revision, head, pages } = await this.part(id, wanted)
+        const [page] = pages
         return page?.id === wanted ? { revision, head, body: page.body } : undefined
       },
       append: async (id, batch) => {

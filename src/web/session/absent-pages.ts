@@ -2,11 +2,8 @@
 import type { Replica } from '../../core/replica/replica'
 import type { Wire } from './wire'
 
-/**
- * How often a page is fetched again because others have changed the project meanwhile: five who change it as fast as they can, on a
- * machine at its limit, come in between eight times running.
- */
-const TRIES = 40
+/** How often a page is fetched again because others have changed the project meanwhile. */
+const TRIES = 8
 
 export class AbsentPages {
   private readonly coming = new Map<string, Promise<void>>()
