@@ -24,6 +24,13 @@ export type Place = {
   figures: Figures
 }
 
+/** Of a PNG of 8 × 8 px: all that the server looks at, besides the hash. */
+const PNG_HEAD = [
+  ...[0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10],
+  ...[0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52],
+  ...[0, 0, 0, 8, 0, 0, 0, 8, 8, 6, 0, 0, 0],
+]
+
 let made = 0
 
 export class SoakTab {
@@ -109,7 +116,7 @@ export class SoakTab {
     const { random } = this.place
     const size = random() < 0.1 ? 1_500_000 : 800 + Math.floor(random() * 4000)
     const bytes = new Uint8Array(size).map(() => random() * 256)
-    bytes.set([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10])
+    bytes.set(PNG_HEAD)
     const name = await this.session.pictures.add(bytes, 'image/png')
     if (this.line.dead) return []
     const id = `pic${Math.floor(random() * 6)}`

@@ -181,6 +181,8 @@ class Soak {
     const took = Date.now() - began
     for (const tab of this.tabs) this.heard(tab)
     await this.checkLog(faults)
+    if (this.figures.bytesSent > 0 && this.figures.picturesSent === 0)
+      faults.push('pictures were sent, and none was taken')
     await this.print(took)
     for (const fault of faults) console.log(`FAULT: ${fault}`)
     console.log(faults.length === 0 ? 'all are equal, and nothing is lost' : `${faults.length} faults`)
