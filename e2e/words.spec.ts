@@ -347,21 +347,58 @@ test('quotes, dashes and dots are set as they are read; Backspace gives back wha
 test('a sign is found by name and put where one writes', async ({ desk }) => {
   await open(desk, LEAD)
   await write(desk, 'Seeds ')
-  await desk.getByRole('button', { name: 'Insert a sign' }).click()
+  await desk.getByRole('button', { name: 'Insert a sign or an icon' }).click()
   await desk.getByLabel('Find a sign').fill('arrow right')
   await desk.keyboard.press('Enter')
   await expect(field(desk)).toBeFocused()
   await desk.keyboard.type(' home')
   await expect(field(desk)).toHaveText('Seeds → home')
-  await desk.getByRole('button', { name: 'Insert a sign' }).click()
+  await desk.getByRole('button', { name: 'Insert a sign or an icon' }).click()
   await desk.getByLabel('Find a sign').fill('no such')
-  await expect(desk.getByText('No sign here is called that.')).toBeVisible()
+  await expect(desk.getByText('No sign and no icon here is called that.')).toBeVisible()
   await desk.getByLabel('Find a sign').fill('')
   await desk.getByRole('button', { name: 'copyright', exact: true }).click()
   await expect(field(desk)).toHaveText('Seeds → home©')
   await desk.keyboard.press('Escape')
   const { content } = (await wordsOf(desk, NAME))[0]!
   expect(content![0]!.text).toBe('Seeds → home©')
+})
+
+test('an icon is found by name and stands among the words, as large as they are and in their ink', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Call us: ')
+  await desk.getByRole('button', { name: 'Insert a sign or an icon' }).click()
+  await desk.getByLabel('Find a sign').fill('phone')
+  await desk.getByRole('button', { name: 'Phone', exact: true }).click()
+  await expect(field(desk)).toBeFocused()
+  await desk.keyboard.type(' 12')
+  await expect(field(desk).locator('svg')).toHaveCount(1)
+  // Grown, it is so on the sheet, where nothing is written any more.
+  for (let i = 0; i < 4; i++) await desk.keyboard.press('ArrowLeft')
+  await desk.keyboard.press('Shift+ArrowRight')
+  await setValue(desk, 'Size of the selected words', '36')
+  await field(desk).press('Escape')
+  const lead = onSheet(desk, 'desktop', 'Call us:')
+  await expect(lead.locator('svg')).toHaveCount(1)
+  const { content } = (await wordsOf(desk, NAME))[0]!
+  expect(content!.map(({ type }) => type)).toEqual(['text', 'icon', 'text'])
+  expect(content![1]).toMatchObject({ attrs: { name: 'phone' }, marks: [{ type: 'size' }] })
+  const size = content![1]!.marks!.find(({ type }) => type === 'size')!.attrs!.value as number
+  const [drawn, words] = await lead.evaluate((text) => [
+    text.querySelector('svg')!.getBoundingClientRect().height,
+    Number.parseFloat(getComputedStyle(text).fontSize) *
+      (text.getBoundingClientRect().width / (text as HTMLElement).offsetWidth),
+  ])
+  expect(drawn! / words!).toBeCloseTo(size, 1)
+  // Taken away like a letter, and back again.
+  await open(desk, 'Call us:')
+  await desk.keyboard.press('End')
+  for (let i = 0; i < 4; i++) await desk.keyboard.press('Backspace')
+  await expect(field(desk).locator('svg')).toHaveCount(0)
+  await desk.keyboard.press('Control+z')
+  await expect(field(desk).locator('svg')).toHaveCount(1)
 })
 
 test('of a paragraph so many lines are shown, then an ellipsis; emptied, all again', async ({ desk }) => {

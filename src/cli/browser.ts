@@ -140,7 +140,15 @@ export class SiteViewer {
             if (pendingBreak || out.length === 0) out.push('')
             pendingBreak = true
           }
-          if (node.nodeType === 3) {
+          if (node instanceof SVGElement) {
+            const rect = node.getBoundingClientRect()
+            const isNext = turns
+              ? rect.top + rect.bottom - last.top - last.bottom > 600
+              : rect.left <= last.left
+            if (out.length === 0 || pendingBreak || isNext) out.push('')
+            pendingBreak = false
+            last = rect
+          } else if (node.nodeType === 3) {
             const text = node.textContent ?? ''
             for (let i = 0, next = 0; i < text.length; i = next) {
               // A character of two halves, with what joins it, is one.

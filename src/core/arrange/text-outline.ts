@@ -11,6 +11,7 @@ import type { PageLayout } from '../layout/page'
 import { LineGlyphs, type SetGlyph, SLANT } from '../paint/glyphs'
 import { placedLines } from '../paint/lines'
 import { hasProperty } from '../properties/table'
+import { hasIcons } from '../words/words'
 import { keptIn, sized } from './outline'
 
 /** A glyph as one outline without overlaps: in font units, y up. Parts of letters in variable fonts lie over one another. */
@@ -72,6 +73,7 @@ export function outlineEdits(
 ): { edits: Edit[]; made: string } | string {
   const box = layout.boxes.get(node.id)
   if (!box?.typeset || node.parent === null) return 'it is no text'
+  if (hasIcons(box.resolved.words)) return 'an icon stands among its words: take that out of it first'
   const path = lettersOf(box)
   if (path.length === 0) return 'there are no letters in it'
   const data = keptIn(path, { x: 0, y: 0, width: box.width, height: box.height })

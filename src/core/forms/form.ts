@@ -44,7 +44,7 @@ function readPath(data: string): Path | undefined {
 }
 
 /** Absolute M, L, H, V, C, Q and Z within 100 × 100. */
-const PathDataSchema = v.pipe(
+export const PathDataSchema = v.pipe(
   v.string(),
   v.maxLength(MOST_DATA),
   v.check((data) => readPath(data) !== undefined, 'a path of absolute M, L, H, V, C, Q and Z'),

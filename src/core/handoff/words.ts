@@ -1,4 +1,5 @@
 /** Words as HTML: paragraphs, lists, and elements for marks that mean something; classes for those that only look. */
+import { iconWords } from '../icons/icon-words'
 import { num } from '../properties/css-text'
 import { CODE_FAMILY } from '../text/families'
 import { collapseSpaces } from '../text/spans'
@@ -15,6 +16,7 @@ import {
 } from '../words/words'
 import { fontStack } from './css'
 import { cssString, htmlText } from './escape'
+import { ICON_CLASS, ICON_DECLARATIONS, iconHtml } from './inline-icon'
 import type { Writing } from './written'
 
 /** Class of links within a text: they can be told from what is around them. */
@@ -46,7 +48,8 @@ export function rulesForWords(
   write: Writing,
   rules: Map<string, string>,
 ) {
-  for (const { look } of looksIn(words)) {
+  for (const { look, icon } of looksIn(words)) {
+    if (icon) rules.set(`.${ICON_CLASS}`, ICON_DECLARATIONS.map((each) => each.join(': ')).join(';\n  '))
     for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
     if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
     if (look.code) rules.set('code', `font-family: ${fontStack(CODE_FAMILY)}`)
@@ -108,9 +111,23 @@ function itemHtml({ content: [first, ...lists] }: Item, context: WordsContext): 
   return [`<li>${own}`, ...lists.flatMap((each) => list(each, context)).map((each) => `  ${each}`), '</li>']
 }
 
+/** A stretch as it is handed off. `said`: what its icon is called, where no words say it. */
+type Shown = Span & { said?: string }
+
+const isWordless = (spans: readonly Span[]) => spans.every(({ text, icon }) => icon || text.trim() === '')
+
+/** Icons beside words say nothing more; those that a link, or a whole text, is made of are called by their names. */
+function named(spans: readonly Span[]): Shown[] {
+  const alone = isWordless(spans)
+  return grouped(spans, ({ link }) => link).flatMap(({ value, spans: own }) => {
+    if (!alone && (value === undefined || !isWordless(own))) return own
+    return own.map((span) => (span.icon ? { ...span, said: iconWords(span.icon.name) } : span))
+  })
+}
+
 /** Stretches side by side that are alike in `key`, as one. */
-function grouped<T>(spans: readonly Span[], key: (span: Span) => T): { value: T; spans: Span[] }[] {
-  const groups: { value: T; spans: Span[] }[] = []
+function grouped<T>(spans: readonly Shown[], key: (span: Shown) => T): { value: T; spans: Shown[] }[] {
+  const groups: { value: T; spans: Shown[] }[] = []
   for (const span of spans) {
     const value = key(span)
     const last = groups.at(-1)
@@ -165,9 +182,11 @@ const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
   { key: ({ code }) => code, wrap: (inner) => `<code>${inner}</code>` },
 ]
 
-function nested(spans: readonly Span[], level: number, context: WordsContext): string {
-  if (level === LEVELS.length)
-    return htmlText(spans.map(({ text }) => text).join('')).replaceAll('\n', '<br>')
+const shownSpan = ({ text, icon, said }: Shown) =>
+  icon ? iconHtml(icon, said) : htmlText(text).replaceAll('\n', '<br>')
+
+function nested(spans: readonly Shown[], level: number, context: WordsContext): string {
+  if (level === LEVELS.length) return spans.map(shownSpan).join('')
   const { key, wrap } = LEVELS[level]!
   return grouped(spans, key)
     .map(({ value, spans: own }) => {
@@ -180,7 +199,7 @@ function nested(spans: readonly Span[], level: number, context: WordsContext): s
 function inline(spans: readonly Span[], context: WordsContext, apart = false): string {
   // As the core has them: an element left empty would still count for its line's height.
   const shown = collapseSpaces(spans).filter(({ text }) => text !== '')
-  const own = context.ownLinks ? shown : shown.map(({ link: _, ...span }) => span)
+  const own = named(context.ownLinks ? shown : shown.map(({ link: _, ...span }) => span))
   if (apart && own.length > 0) own[0] = { ...own[0], text: ` ${own[0]!.text}` }
   return nested(own, 0, context)
 }

@@ -1,6 +1,7 @@
 /** Icons by name and by what they mean. */
 import { found } from '../shelf/search'
-import { type Drawing, iconWords } from './icon'
+import type { Drawing } from './icon'
+import { iconWords } from './icon-words'
 
 export type Icon = { name: string; drawing: Drawing; words: string }
 

@@ -2,12 +2,15 @@
 import svgpath from 'svgpath'
 import type { Form } from '../forms/form'
 import type { Props } from '../properties/table'
+import type { Icon } from '../words/words'
 
 /** SVG elements with their attributes, drawn on 24 × 24 by a line of 2. */
 export type Drawing = readonly (readonly [element: string, attributes: Readonly<Record<string, string>>])[]
 
 /** What every icon is drawn on, px. */
 const FIELD = 24
+/** Of the line that it is drawn by there, px. */
+const LINE = 2
 /** Decimals of the outline, in shares of 100. */
 const DIGITS = 3
 
@@ -64,11 +67,12 @@ export function iconForm(drawing: Drawing): Form {
   return { form: 'path', data }
 }
 
-/** `arrow-up-right`: “Arrow up right” */
-export function iconWords(name: string): string {
-  const words = name.replaceAll('-', ' ')
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+/** What an icon is among words: drawn as thick as it is by itself. @param name as the set has it */
+export const iconInWords = (name: string, drawing: Drawing): Icon => ({
+  name,
+  data: (iconForm(drawing) as { data: string }).data,
+  line: Math.round((LINE / FIELD) * 100 * 100) / 100,
+})
 
 /** px of its side and of its line; left out, its colour is the project's ink. */
 export type IconLook = { size: number; line: number; color?: string }

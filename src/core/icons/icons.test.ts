@@ -10,7 +10,8 @@ import { boundsOf } from '../forms/path'
 import { PropsSchema } from '../properties/table'
 import { Builder, plant } from '../shelf/build'
 import { foundIcons, iconSet } from './find'
-import { type Drawing, iconForm, iconProps, iconWords } from './icon'
+import { type Drawing, iconForm, iconProps } from './icon'
+import { iconWords } from './icon-words'
 import { iconInButton } from './in-button'
 
 const icons = iconSet(drawings, meanings)

@@ -5,7 +5,8 @@ import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import type { Kind } from '../properties/kinds'
 import { defaultsOf, hasProperty, KEYS, keysOf, type PropKey, type Props } from '../properties/table'
-import { type Drawing, iconProps, iconWords } from './icon'
+import { type Drawing, iconProps } from './icon'
+import { iconWords } from './icon-words'
 
 /** Between the icon and the words, px. */
 const GAP = 8

@@ -3,7 +3,8 @@
 import type { Node } from '../document/document'
 import type { Edit } from '../edits/edit'
 import type { ShelfItem } from '../shelf/build'
-import { type Drawing, type IconLook, iconForm, iconProps, iconWords } from './icon'
+import { type Drawing, type IconLook, iconForm, iconProps } from './icon'
+import { iconWords } from './icon-words'
 import { iconInButton } from './in-button'
 
 /** Another icon in the place of a shape: its size, line and colours stay. */

@@ -3,7 +3,7 @@
 import fc from 'fast-check'
 import type { Props } from '../properties/table'
 import { FAMILIES } from '../text/families'
-import { type Item, list, paragraph, plainText, type Span, said, type Words } from '../words/words'
+import { type Item, list, OBJECT, paragraph, plainText, type Span, said, type Words } from '../words/words'
 import type { Feature } from './features'
 
 const PLAIN = (
@@ -135,6 +135,19 @@ export function uncutWhereJoined({ overflowWrap, ...style }: Props, words: Words
   return isJoined || overflowWrap === undefined ? style : { ...style, overflowWrap }
 }
 
+const ARROW = { name: 'arrow-right', data: 'M20 50L80 50M50 20L80 50L50 80', line: 8 }
+
+/** An icon before or behind words, with or without a space between. */
+const icon = () => fc.tuple(fc.boolean(), fc.constantFrom('', ' ', '\u00a0'))
+
+function withIcon(span: Span, drawn: [before: boolean, apart: string] | undefined): Span[] {
+  if (!drawn) return [span]
+  const [before, apart] = drawn
+  const { text, ...look } = span
+  const own = { ...look, text: OBJECT, icon: ARROW }
+  return before ? [own, { ...span, text: apart + text }] : [{ ...span, text: text + apart }, own]
+}
+
 /** Stretches of one paragraph. */
 function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
   const some = (most: number) => sentence(features, most)
@@ -157,8 +170,13 @@ function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
     options.push({
       weight: 3,
       arbitrary: fc
-        .array(fc.tuple(some(6), look, fc.constantFrom(' ', ' ', '', '\n')), { minLength: 2, maxLength: 5 })
-        .map((list) => list.map(([text, own, after]) => ({ ...own, text: text + after }))),
+        .array(fc.tuple(some(6), look, fc.constantFrom(' ', ' ', '', '\n'), optional(icon(), 1, 4)), {
+          minLength: 2,
+          maxLength: 5,
+        })
+        .map((list) =>
+          list.flatMap(([text, own, after, drawn]) => withIcon({ ...own, text: text + after }, drawn)),
+        ),
     })
   }
   return fc.oneof(...options)

@@ -1,5 +1,6 @@
 /** Line break opportunities: UAX #14, tailored to what Chromium does. */
 import LineBreaker from 'linebreak'
+import { OBJECT } from '../words/words'
 
 /** Where a word may be parted: seen only where a line ends there (U+00AD). */
 export const SOFT_HYPHEN = '\u00ad'
@@ -88,6 +89,8 @@ export function lineBreaks(text: string): Break[] {
     if (isSpace(after!)) continue
     let opportunity: boolean
     if (isSpace(before!)) opportunity = true
+    // Before and behind what stands for a letter, whatever is beside it (CSS Text 3 §5.1; Chromium also at joiners and glue).
+    else if (before === OBJECT || after === OBJECT) opportunity = after !== '\u3000'
     else if (isAscii(before!) && isAscii(after!))
       opportunity = breaksInAscii(text[at - 2] ?? '', before!, after!)
     else opportunity = breaksSinceLibrary(text, at) ?? next?.position === at

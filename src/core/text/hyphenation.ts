@@ -141,7 +141,7 @@ function partedParagraph(paragraph: ParagraphWords, part: Parting['part']): Para
 
 /** Characters as they are parted: of code there are none that make a word. */
 const lettersOf = (piece: Inline): string => {
-  if (piece.type === 'break') return '\n'
+  if (piece.type !== 'text') return '\n'
   return piece.marks?.some(({ type }) => type === 'code') ? noLetters(piece.text) : piece.text
 }
 /** What stands for a text in which nothing is parted. */

@@ -1,12 +1,13 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
-import type { Span } from '../words/words'
+import { OBJECT, type Span } from '../words/words'
 import type { Direction } from './bidi'
 import { isLeadingHyphen, lineBreaks, SOFT_HYPHEN } from './breaks'
 import { FittingText } from './fitting-text'
 import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
+import { iconExtent } from './icon-box'
 import { type Extent, extentOf, unite } from './line-box'
 import { balanceLines, endPrettily } from './rebroken'
 import { type GlyphRun, shapeAlone } from './shape'
@@ -64,9 +65,12 @@ export function spreadOf(text: string, line: Line, room: number): number {
   return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
 }
 
-/** The characters of a line as they show: soft hyphens only where the line breaks at one. */
+/** What is not seen of a text as a letter. */
+const UNSHOWN = new RegExp(`[${SOFT_HYPHEN}${OBJECT}]`, 'g')
+
+/** The characters of a line as they show: soft hyphens only where the line breaks at one; icons are none. */
 export const shownText = (text: string, line: Line): string =>
-  text.slice(line.start, line.end).replaceAll('\u00ad', '') + (line.hyphen?.text ?? line.ellipsis?.text ?? '')
+  text.slice(line.start, line.end).replace(UNSHOWN, '') + (line.hyphen?.text ?? line.ellipsis?.text ?? '')
 
 export class Paragraph extends FittingText {
   /** Widest unbreakable stretch, px. */
@@ -135,7 +139,11 @@ export class Paragraph extends FittingText {
   private extentsOf(piece: Piece, height: LineHeight): { start: number; end: number; extent: Extent }[] {
     const { start, end, style } = piece
     const inner = this.extent(height, style)
-    const own = (style.around ?? []).reduce((extent, box) => unite(extent, this.extent(height, box)), inner)
+    const around = (style.around ?? []).reduce(
+      (extent, box) => unite(extent, this.extent(height, box)),
+      inner,
+    )
+    const own = style.icon ? unite(around, iconExtent(style.size)) : around
     const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({

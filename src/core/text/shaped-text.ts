@@ -1,9 +1,10 @@
 /** A paragraph's words, shaped whole once, and how wide any part of them would be as a line of its own. */
 import type { Resolved } from '../properties/table'
-import type { Span } from '../words/words'
+import type { Icon, Span } from '../words/words'
 import { type Direction, type Levels, levelsOf } from './bidi'
 import { CODE_FAMILY } from './families'
 import type { FontLibrary } from './fonts'
+import { iconSide } from './icon-box'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
@@ -15,6 +16,8 @@ export type PieceStyle = TextStyle & {
   link?: string
   underline?: boolean
   strike?: boolean
+  /** Stands there instead of a letter, in a piece of its own. */
+  icon?: Icon
   /** Of the elements around it, whose boxes count on the line too. */
   around?: readonly Boxed[]
 }
@@ -78,7 +81,8 @@ export class ShapedText {
       while (next < pieces.length && shapedTogether(text, pieces[next - 1]!, pieces[next]!)) next++
       const { start, style } = pieces[first]!
       const { end } = pieces[next - 1]!
-      shapeInto(this.fonts, this.part(start, end), style, { advances, runs, safety }, start)
+      if (style.icon) advances[end] = advances[start]! + iconSide(style.size)
+      else shapeInto(this.fonts, this.part(start, end), style, { advances, runs, safety }, start)
       first = next
     }
   }
@@ -191,6 +195,8 @@ function shapedTogether(text: string, { start, style: a }: Piece, { start: next,
   return (
     text[start] !== '\n' &&
     text[next] !== '\n' &&
+    !a.icon &&
+    !b.icon &&
     a.family === b.family &&
     a.size === b.size &&
     a.weight === b.weight &&
@@ -248,6 +254,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     link: span.link,
     underline: span.underline,
     strike: span.strike,
+    icon: span.icon,
     around: elementsAround(base, span),
   }
 }

@@ -1,6 +1,6 @@
 /** A text as a ProseMirror document: the same words, on which its steps are made. */
 import { type Node, Schema } from 'prosemirror-model'
-import { MARKS, type MarkName, type Words } from './words'
+import { MARKS, type MarkName, OBJECT, type Words } from './words'
 
 const valued = { attrs: { value: {} } }
 const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object }; code?: true }>> = {
@@ -18,12 +18,20 @@ const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object }; code?: 
 export const schema = new Schema({
   nodes: {
     doc: { content: '(paragraph | list)+' },
-    paragraph: { content: '(text | break)*', group: 'block' },
+    paragraph: { content: '(text | break | icon)*', group: 'block' },
     bullets: { content: 'item+', group: 'list block' },
     numbers: { content: 'item+', group: 'list block' },
     item: { content: 'paragraph list*', defining: true },
     text: { group: 'inline' },
     break: { inline: true, group: 'inline', selectable: false, leafText: () => '\n' },
+    // Like a letter: the caret goes over it, and it is selected with what is around it.
+    icon: {
+      inline: true,
+      group: 'inline',
+      selectable: false,
+      attrs: { name: {}, data: {}, line: {} },
+      leafText: () => OBJECT,
+    },
   },
   // Of the same rank inside and out: two of a kind never lie on one word.
   marks: Object.fromEntries(MARKS.map((name) => [name, { ...MARK_SPECS[name], excludes: name }])),

@@ -4,6 +4,7 @@ import {
   type Item,
   type List,
   lookOf,
+  OBJECT,
   type ParagraphWords,
   paragraphsIn,
   type Span,
@@ -35,9 +36,13 @@ export const BULLET = '•  '
 export const numberOf = (index: number) => `${index + 1}. `
 
 function spansOf({ content = [] }: ParagraphWords): Span[] {
-  return content.map((inline) =>
-    inline.type === 'text' ? { text: inline.text, ...lookOf(inline.marks) } : { text: '\n' },
-  )
+  return content.map((inline) => {
+    if (inline.type === 'break') return { text: '\n' }
+    const look = lookOf(inline.marks)
+    return inline.type === 'text'
+      ? { text: inline.text, ...look }
+      : { text: OBJECT, icon: inline.attrs, ...look }
+  })
 }
 
 function* itemParts({ content: [first, ...lists] }: Item, marker: string, depth: number): Generator<Part> {

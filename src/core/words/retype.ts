@@ -9,7 +9,12 @@ function placesIn(doc: Node): number[] {
   const places: number[] = []
   doc.descendants((node, pos) => {
     if (!node.isTextblock) return
-    for (let i = 0; i <= node.content.size; i++) places.push(pos + 1 + i)
+    node.forEach((piece, offset) => {
+      // An icon is no character: what is written there stands behind it.
+      if (piece.type !== schema.nodes.icon)
+        for (let i = 0; i < piece.nodeSize; i++) places.push(pos + 1 + offset + i)
+    })
+    places.push(pos + 1 + node.content.size)
   })
   return places
 }

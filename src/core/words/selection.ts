@@ -23,7 +23,7 @@ export function selectedLook({ selection, doc, storedMarks }: EditorState): Sele
   const texts: Node[] = []
   for (const { $from, $to } of selection.ranges)
     doc.nodesBetween($from.pos, $to.pos, (node) => {
-      if (node.isText) texts.push(node)
+      if (node.isText || node.type === schema.nodes.icon) texts.push(node)
     })
   const look: Record<string, unknown> = {}
   for (const name of MARKS) {

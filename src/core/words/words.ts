@@ -1,5 +1,6 @@
 /** What a text says, as it lies in a file: the content of a ProseMirror document. */
 import * as v from 'valibot'
+import { PathDataSchema } from '../forms/form'
 import { ColorSchema, finite, LinkSchema, MAX_TEXT } from '../properties/values'
 
 /** In the order in which they lie on words: the first is outermost. */
@@ -21,6 +22,10 @@ export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const
 export const MOST_DEEP = 6
 /** Most stretches of one paragraph. */
 const MOST_PIECES = 5000
+/** Most characters of what draws an icon. */
+const MOST_ICON = 20_000
+/** What stands for an icon among characters (Unicode, object replacement character). */
+export const OBJECT = '\ufffc'
 
 const mark = <K extends MarkName>(type: K) => v.strictObject({ type: v.literal(type) })
 const valued = <K extends MarkName, S extends v.GenericSchema>(type: K, value: S) =>
@@ -39,15 +44,16 @@ export const MarkSchema = v.variant('type', [
   mark('strike'),
   mark('code'),
 ])
+const marks = v.optional(
+  v.pipe(
+    v.array(MarkSchema),
+    v.minLength(1, 'marks, or nothing at all'),
+    v.check(inOrder, `each mark once, in this order: ${MARKS.join(', ')}`),
+  ),
+)
 const TextSchema = v.strictObject({
   type: v.literal('text'),
-  marks: v.optional(
-    v.pipe(
-      v.array(MarkSchema),
-      v.minLength(1, 'marks, or nothing at all'),
-      v.check(inOrder, `each mark once, in this order: ${MARKS.join(', ')}`),
-    ),
-  ),
+  marks,
   text: v.pipe(
     v.string(),
     v.minLength(1, 'words, or nothing at all'),
@@ -56,7 +62,14 @@ const TextSchema = v.strictObject({
   ),
 })
 const BreakSchema = v.strictObject({ type: v.literal('break') })
-const InlineSchema = v.variant('type', [TextSchema, BreakSchema])
+/** A drawing that stands among the words, as large as they are, in their ink. `line`: how wide it is drawn by, percent of its side. */
+export const IconSchema = v.strictObject({
+  name: v.pipe(v.string(), v.minLength(1), v.maxLength(80)),
+  data: v.pipe(PathDataSchema, v.maxLength(MOST_ICON, 'a drawing of at most 20,000 characters')),
+  line: v.pipe(finite, v.minValue(0.1), v.maxValue(50)),
+})
+const InlineIconSchema = v.strictObject({ type: v.literal('icon'), attrs: IconSchema, marks })
+const InlineSchema = v.variant('type', [TextSchema, BreakSchema, InlineIconSchema])
 const ParagraphSchema = v.strictObject({
   type: v.literal('paragraph'),
   content: v.optional(
@@ -70,6 +83,7 @@ const ParagraphSchema = v.strictObject({
 })
 
 export type Mark = v.InferOutput<typeof MarkSchema>
+export type Icon = v.InferOutput<typeof IconSchema>
 export type Inline = v.InferOutput<typeof InlineSchema>
 export type ParagraphWords = v.InferOutput<typeof ParagraphSchema>
 export type List = { type: 'bullets' | 'numbers'; content: Item[] }
@@ -126,8 +140,8 @@ const depthOf = (blocks: Words): number =>
     ),
   )
 
-/** A stretch of words in one look, and how they may be said in code; line feeds are breaks. */
-export type Span = { text: string } & Look
+/** A stretch of words in one look, and how they may be said in code; line feeds are breaks. With an icon its text is `OBJECT`. */
+export type Span = { text: string; icon?: Icon } & Look
 /** What marks say. */
 export type Look = {
   link?: string
@@ -165,8 +179,12 @@ function sameMarks(a: readonly Mark[] = [], b: readonly Mark[] = []): boolean {
 /** One paragraph. */
 export function paragraph(spans: readonly Span[]): ParagraphWords {
   const content: Inline[] = []
-  for (const { text, ...look } of spans) {
+  for (const { text, icon, ...look } of spans) {
     const marks = marksOf(look)
+    if (icon) {
+      content.push({ type: 'icon', attrs: icon, ...(marks.length > 0 ? { marks } : {}) })
+      continue
+    }
     for (const part of text.split(/(\r\n?|\n)/)) {
       const last = content.at(-1)
       if (part === '') continue
@@ -198,29 +216,34 @@ export function* paragraphsIn(blocks: Words): Generator<ParagraphWords> {
     else for (const { content } of block.content) yield* paragraphsIn(content)
 }
 
-const inlineText = (inline: Inline) => (inline.type === 'text' ? inline.text : '\n')
+const inlineText = (inline: Inline) =>
+  inline.type === 'text' ? inline.text : inline.type === 'break' ? '\n' : ''
 
-/** The characters alone: a line feed a break and between paragraphs. */
+/** The characters alone: a line feed a break and between paragraphs; of icons nothing. */
 export function plainText(words: Words | undefined): string {
   if (!words) return ''
   return [...paragraphsIn(words)].map(({ content = [] }) => content.map(inlineText).join('')).join('\n')
 }
 
-/** Everything that is said of a look anywhere in the words. */
-export function* looksIn(words: Words | undefined): Generator<{ text: string; look: Look }> {
+/** Everything that is said of a look anywhere in the words; of an icon's with no text. */
+export function* looksIn(words: Words | undefined): Generator<{ text: string; look: Look; icon?: Icon }> {
   for (const { content = [] } of paragraphsIn(words ?? []))
     for (const inline of content)
       if (inline.type === 'text') yield { text: inline.text, look: lookOf(inline.marks) }
+      else if (inline.type === 'icon') yield { text: '', look: lookOf(inline.marks), icon: inline.attrs }
 }
+
+export const hasIcons = (words: Words | undefined) => [...looksIn(words)].some(({ icon }) => icon)
 
 /** The words with every mark through `change`; the very same when none becomes another. Undefined: without it. */
 export function withMarks(words: Words, change: (mark: Mark) => Mark | undefined): Words {
   const inline = (each: Inline): Inline => {
-    if (each.type !== 'text' || !each.marks) return each
+    if (each.type === 'break' || !each.marks) return each
     const marks = each.marks.flatMap((mark) => change(mark) ?? [])
     if (marks.length === each.marks.length && marks.every((mark, i) => mark === each.marks![i])) return each
     const { marks: _, ...plain } = each
-    return marks.length > 0 ? { type: 'text', marks, text: each.text } : plain
+    if (marks.length === 0) return plain
+    return each.type === 'text' ? { type: 'text', marks, text: each.text } : { ...plain, marks }
   }
   return withParagraphs(words, (block) => {
     const content = block.content?.map(inline)

@@ -8,6 +8,7 @@ import { DEFAULT_LANG } from '../../core/document/language'
 import { cascaded } from '../../core/document/resolve'
 import { formSvg } from '../../core/forms/form-svg'
 import { fontStack } from '../../core/handoff/css'
+import { ICON_CLASS, ICON_DECLARATIONS, iconHtml } from '../../core/handoff/inline-icon'
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET } from '../../core/handoff/stylesheet'
 import { tokenProperties } from '../../core/handoff/token-rules'
@@ -64,7 +65,8 @@ div > * { grid-area: 1 / 1; }
 div.shape { grid-template: none; place-items: stretch; place-content: stretch; }
 .line { display: block; white-space: pre; }
 .leftward { direction: rtl; }
-.page i { display: inline-block; }`
+.page i { display: inline-block; }
+.${ICON_CLASS} { ${ICON_DECLARATIONS.map((each) => each.join(':')).join(';')} }`
 
 let sheets: CSSStyleSheet[] | undefined
 function styleSheets(): CSSStyleSheet[] {
@@ -324,7 +326,8 @@ function fillLine(row: HTMLElement, placed: PlacedLine, ink: Ink, ownLinks: bool
     const end = Math.min(piece.end, line.end)
     if (start >= end) continue
     const span = document.createElement('span')
-    span.textContent = paragraph.text.slice(start, end)
+    if (piece.style.icon) span.innerHTML = iconHtml(piece.style.icon, undefined)
+    else span.textContent = paragraph.text.slice(start, end)
     styleSpan(span, piece, ink, ownLinks)
     row.append(span)
   }

@@ -2,7 +2,8 @@
 import drawings from 'lucide-static/icon-nodes.json'
 import meanings from 'lucide-static/tags.json'
 import { foundIcons, iconSet } from '../../core/icons/find'
-import { iconWords } from '../../core/icons/icon'
+import { iconInWords } from '../../core/icons/icon'
+import { iconWords } from '../../core/icons/icon-words'
 import { iconInstead, iconItem } from '../../core/icons/on-shelf'
 
 const set = iconSet(drawings, meanings)
@@ -13,5 +14,6 @@ export const icons = {
   item: iconItem,
   instead: iconInstead,
   words: iconWords,
+  inWords: iconInWords,
 }
 export type Icons = typeof icons

@@ -1,12 +1,16 @@
 /** Words as elements while they are typed: what is handed off, with its declarations on it. */
 import { DOMParser, DOMSerializer, type Mark, type Node } from 'prosemirror-model'
 import type { MarkViewConstructor, NodeViewConstructor } from 'prosemirror-view'
+import * as v from 'valibot'
 import { fontStack } from '../../core/handoff/css'
+import { ICON_DECLARATIONS, iconHtml } from '../../core/handoff/inline-icon'
+import { iconWords } from '../../core/icons/icon-words'
 import { linkProblem } from '../../core/properties/links'
 import { CODE_FAMILY } from '../../core/text/families'
 import { INDENT } from '../../core/text/typeset'
 import { schema } from '../../core/words/model'
 import { BULLET } from '../../core/words/parts'
+import { type Icon, IconSchema } from '../../core/words/words'
 
 const within =
   (tag: string, style: (value: never) => Partial<CSSStyleDeclaration> = () => ({})): MarkViewConstructor =>
@@ -40,6 +44,8 @@ const element =
     return { dom, contentDOM: dom }
   }
 
+const SVG = 'http://www.w3.org/2000/svg'
+
 const paddingInlineStart = `${INDENT}em`
 export const nodeViews: Record<string, NodeViewConstructor> = {
   paragraph: element('p'),
@@ -47,6 +53,13 @@ export const nodeViews: Record<string, NodeViewConstructor> = {
   numbers: element('ol', { paddingInlineStart, listStyle: 'decimal' }),
   item: element('li'),
   break: () => ({ dom: document.createElement('br') }),
+  icon: (node) => {
+    const field = document.createElement('span')
+    field.innerHTML = iconHtml(node.attrs as Icon, iconWords(node.attrs.name))
+    const { style } = field.firstElementChild as SVGElement
+    for (const [name, value] of ICON_DECLARATIONS) style.setProperty(name, value)
+    return { dom: field }
+  },
 }
 
 /** What is copied, for other programs. */
@@ -57,6 +70,18 @@ export const serializer = new DOMSerializer(
     numbers: () => ['ol', 0],
     item: () => ['li', 0],
     break: () => ['br'],
+    icon: ({ attrs: { name, data, line } }: Node) => [
+      `${SVG} svg`,
+      {
+        viewBox: '0 0 100 100',
+        width: '1em',
+        height: '1em',
+        fill: 'none',
+        stroke: 'currentColor',
+        'data-icon': name,
+      },
+      [`${SVG} path`, { d: data, 'stroke-width': line }],
+    ],
     // A text alone: what the library takes, though its types do not say so.
     text: ((node: Node) => node.text!) as never,
   },
@@ -88,6 +113,18 @@ const boldness = (value: string) =>
     ? { value: 700 }
     : /^[6-9]00$/.test(value) && { value: Number(value) }
 
+/** An icon that was copied here; a drawing that is none stays behind. */
+function iconOf(element: HTMLElement): Icon | false {
+  const path = element.querySelector('path')
+  const name = element.dataset.icon
+  const found = v.safeParse(IconSchema, {
+    name,
+    data: path?.getAttribute('d'),
+    line: Number(path?.getAttribute('stroke-width')),
+  })
+  return found.success && found.output
+}
+
 /** What is pasted, from wherever: paragraphs, lists and marks; how it looked otherwise stays behind. */
 export const parser = new DOMParser(schema, [
   { tag: 'p', node: 'paragraph' },
@@ -99,6 +136,7 @@ export const parser = new DOMParser(schema, [
   { tag: 'ol', node: 'numbers' },
   { tag: 'li', node: 'item' },
   { tag: 'br', node: 'break' },
+  { tag: 'svg[data-icon]', node: 'icon', getAttrs: iconOf },
   {
     tag: 'a[href]',
     mark: 'link',

@@ -20,7 +20,7 @@ import {
   type SelectedLook,
   selectedLook,
 } from '../../core/words/selection'
-import type { Look, MarkName, Words } from '../../core/words/words'
+import type { Icon, Look, MarkName, Words } from '../../core/words/words'
 import { selectionBehind } from './caret-keys'
 import { markViews, nodeViews, parser, serializer } from './rendering'
 import type { Kept } from './waiting'
@@ -225,6 +225,15 @@ export class Typing {
   insert(sign: string) {
     const { view } = this
     view.dispatch(view.state.tr.insertText(sign))
+    requestAnimationFrame(() => view.focus())
+  }
+
+  /** An icon in the place of what is selected, in the look of the words before it. */
+  insertIcon(icon: Icon) {
+    const { view } = this
+    const { $from } = view.state.selection
+    const node = schema.nodes.icon.create(icon, null, view.state.storedMarks ?? $from.marks())
+    view.dispatch(view.state.tr.replaceSelectionWith(node, false))
     requestAnimationFrame(() => view.focus())
   }
 

@@ -3,8 +3,11 @@ import type { LayoutBox } from '../../layout/box'
 import { LineGlyphs, type SetGlyph, SLANT } from '../../paint/glyphs'
 import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
-import type { Piece } from '../../text/shaped-text'
+import { iconExtent, iconSide } from '../../text/icon-box'
+import type { Piece, PieceStyle } from '../../text/shaped-text'
+import { OBJECT } from '../../words/words'
 import { htmlAttribute } from '../escape'
+import { iconPath } from '../inline-icon'
 import { inkBetween } from './ink'
 import { painted, type SvgWriter } from './writer'
 
@@ -16,7 +19,8 @@ export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
   const lines = placedLines(box)
   const { text } = box.typeset!
   if (lines.length === 0 || text.trim() === '') return
-  svg.draw(`<g role="img" aria-label="${htmlAttribute(text.replaceAll('\u00ad', ''))}">`)
+  const said = htmlAttribute(text.replaceAll('\u00ad', '').replaceAll(OBJECT, '').trim())
+  svg.draw(said === '' ? '<g>' : `<g role="img" aria-label="${said}">`)
   for (const placed of lines) drawLine(svg, box, placed, spot)
   svg.draw('</g>')
 }
@@ -30,6 +34,12 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
   for (const { piece, part } of set.pieces) {
     const glyphs = set.of(part)
     const extents = set.extents(part)
+    // No line lies under an icon, or through it: it is no word.
+    if (piece.style.icon) {
+      for (const [left] of extents)
+        drawIcon(svg, piece.style, left, baseline, inkOf(svg, box, piece.style.color))
+      continue
+    }
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     for (const gap of extents) underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
@@ -42,6 +52,15 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
 /** Its own colour, or its block's. */
 const inkOf = (svg: SvgWriter, box: LayoutBox, own: string | undefined): string =>
   svg.ink(own) ?? box.resolved.color ?? '#000000'
+
+function drawIcon(svg: SvgWriter, { icon, size }: PieceStyle, left: number, baseline: number, color: string) {
+  const side = iconSide(size)
+  const top = baseline - iconExtent(size).ascent
+  const place = `translate(${num(left)} ${num(top)}) scale(${num(side / 100)})`
+  svg.draw(
+    `<g transform="${place}" fill="none" ${painted('stroke', color)} stroke-linecap="round" stroke-linejoin="round">${iconPath(icon!)}</g>`,
+  )
+}
 
 function drawGlyphs(
   svg: SvgWriter,
