@@ -108,6 +108,7 @@ const STATES: State[] = [
     'colours from a picture',
     async (page) => {
       await page.keyboard.press('Shift+T')
+      await page.getByRole('tab', { name: /^Colours/ }).click()
       await page.getByRole('button', { name: 'Colours from a picture' }).click()
       await page.getByRole('option').first().click()
       await page.getByRole('button', { name: /^Make \d tokens/ }).waitFor()
@@ -176,7 +177,7 @@ const STATES: State[] = [
     },
     undone,
   ],
-  ...(['Type', 'Spaces', 'Nearly tokens', 'In use'] as const).map(
+  ...(['Colours', 'Type', 'Spaces', 'Nearly tokens', 'In use'] as const).map(
     (part): State => [
       `tokens ${part}`,
       async (page) => {

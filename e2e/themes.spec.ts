@@ -27,7 +27,7 @@ test('dark from light: both on the board side by side, and what is handed off lo
 }) => {
   test.slow()
   await desk.getByRole('button', { name: 'Tokens of the project' }).click()
-  await expect(dialog(desk).getByRole('tab', { name: 'Colours' })).toBeFocused()
+  await dialog(desk).getByRole('tab', { name: 'Colours' }).click()
   await expect(dialog(desk).getByRole('button', { name: 'Colour paper in Light' })).toBeInViewport()
   // As a project is that has none yet.
   for (const name of ['Dark', 'Light'])
@@ -88,6 +88,7 @@ test('dark from light: both on the board side by side, and what is handed off lo
 
   // Taken away, the page is as it was.
   await desk.getByRole('button', { name: 'Tokens of the project' }).click()
+  await dialog(desk).getByRole('tab', { name: 'Colours' }).click()
   await dialog(desk).getByRole('button', { name: 'Take away Dark' }).click()
   await expect(dialog(desk).locator('[data-theme-column]')).toHaveCount(1)
   await saved(desk)

@@ -5,10 +5,28 @@ import { expect, findNode, onSheet, row, saved, setValue, stored, test } from '.
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Tokens of the project' })
 const tokenRow = (page: Page, name: string) => dialog(page).locator(`[data-token="${name}"]`)
 
-async function openTokens(page: Page, tab?: string) {
+async function openTokens(page: Page, tab = 'Colours') {
   await page.getByRole('button', { name: 'Tokens of the project' }).click()
-  if (tab) await dialog(page).getByRole('tab', { name: tab }).click()
+  await dialog(page).getByRole('tab', { name: tab }).click()
 }
+
+test('all of them are seen at once, theme by theme; pressed, what uses one is selected', async ({ desk }) => {
+  await desk.getByRole('button', { name: 'Tokens of the project' }).click()
+  await expect(dialog(desk).getByRole('tab', { name: 'All' })).toBeFocused()
+  const colors = dialog(desk).getByRole('region', { name: 'Colours' })
+  await expect(colors.getByText('#171714')).toBeVisible()
+  const display = dialog(desk).getByRole('region', { name: 'Type, Desktop' }).getByText('Fraunces 500, 64')
+  await expect(display).toBeVisible()
+  await colors.getByRole('button', { name: 'Change' }).click()
+  await expect(tokenRow(desk, 'color.paper')).toBeVisible()
+  await dialog(desk).getByRole('tab', { name: 'All' }).click()
+  await colors
+    .getByRole('button', { name: /^gold, used/ })
+    .first()
+    .click()
+  await expect(dialog(desk)).toBeHidden()
+  await expect(desk.locator('[role=treeitem][aria-selected=true]')).not.toHaveCount(0)
+})
 
 const background = (page: Page) =>
   onSheet(page, 'desktop', 'Browse the catalogue').evaluate(

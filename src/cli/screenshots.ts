@@ -39,7 +39,7 @@ async function tour(page: Page, address: string) {
   await ledgerRow(page, 'Hero words').click()
   await shot('board')
   await page.getByRole('button', { name: 'Tokens of the project' }).click()
-  await page.locator('[data-token]').first().waitFor()
+  await page.getByRole('region', { name: 'Colours' }).waitFor()
   await shot('tokens')
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Hand off' }).click()

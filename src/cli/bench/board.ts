@@ -130,6 +130,7 @@ export class BoardBench {
   async recolor(token: string, colors: readonly string[]): Promise<number[]> {
     const { page } = this
     await page.getByRole('button', { name: 'Tokens of the project' }).click()
+    await page.getByRole('tab', { name: 'Colours' }).click()
     await page.getByRole('button', { name: new RegExp(`^Colour ${token}:`) }).click()
     const field = page.getByLabel(`Colour ${token} as hex, rgb, hsl or oklch`)
     const taken: number[] = []

@@ -22,21 +22,25 @@ export function ThemeColumns() {
           <ThemeName key={theme.id} theme={theme} isFirst={i === 0} />
         ))}
       </ul>
-      <Popover
-        label="New theme"
-        className="line-button"
-        width={300}
-        button={
-          <>
-            <Plus size={14} strokeWidth={1.75} aria-hidden /> New theme
-          </>
-        }
-      >
-        {(close) => <NewTheme close={close} />}
-      </Popover>
+      <NewThemeButton />
     </div>
   )
 }
+
+export const NewThemeButton = () => (
+  <Popover
+    label="New theme"
+    className="line-button"
+    width={300}
+    button={
+      <>
+        <Plus size={14} strokeWidth={1.75} aria-hidden /> New theme
+      </>
+    }
+  >
+    {(close) => <NewTheme close={close} />}
+  </Popover>
+)
 
 function ThemeName({ theme, isFirst }: { theme: Theme; isFirst: boolean }) {
   const editor = useEditor()

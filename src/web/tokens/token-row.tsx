@@ -97,7 +97,7 @@ function TokenRow({
         </button>
       )}
       <span className="flex flex-1 flex-wrap items-center gap-1.5">{children}</span>
-      <UsesButton short={short} uses={uses ?? []} />
+      <UsesButton name={name} uses={uses ?? []} />
       <TakeAway name={name} count={uses?.length ?? 0} others={others} />
     </li>
   )
@@ -124,22 +124,31 @@ export function PutBack({ name, where }: { name: string; where: Where | undefine
   )
 }
 
-/** Selects what uses it on the open page. */
-function UsesButton({ short, uses }: { short: string; uses: readonly TokenUse[] }) {
+/** How often a token is used, in words; and what selects that on the open page, where it is. */
+export function useOf(name: string, uses: readonly TokenUse[]) {
   const editor = useEditor()
   const here = [...new Set(uses.filter(({ page }) => page === editor.pageId).map(({ node }) => node))]
   const words = uses.length === 0 ? 'not used' : uses.length === 1 ? 'used once' : `used ${uses.length} times`
-  if (here.length === 0) return <span className="w-28 px-1.5 text-right text-small soft">{words}</span>
+  const select = () => {
+    editor.set({ selection: here, dialog: undefined })
+    editor.announce(
+      `${here.length} ${here.length === 1 ? 'block' : 'blocks'} with ${shortName(name)} selected`,
+    )
+  }
+  return { here, words, select: here.length > 0 ? select : undefined }
+}
+
+/** Selects what uses it on the open page. */
+function UsesButton({ name, uses }: { name: string; uses: readonly TokenUse[] }) {
+  const { here, words, select } = useOf(name, uses)
+  if (!select) return <span className="w-28 px-1.5 text-right text-small soft">{words}</span>
   return (
     <button
       type="button"
       className="plain-button w-28 justify-end px-1.5 text-small"
       title={`Select the ${here.length === 1 ? 'block' : `${here.length} blocks`} on this page`}
-      aria-label={`${short} is ${words}: select ${here.length} on this page`}
-      onClick={() => {
-        editor.set({ selection: here, dialog: undefined })
-        editor.announce(`${here.length} ${here.length === 1 ? 'block' : 'blocks'} with ${short} selected`)
-      }}
+      aria-label={`${shortName(name)} is ${words}: select ${here.length} on this page`}
+      onClick={select}
     >
       {words}
     </button>

@@ -1,6 +1,6 @@
 /** The project's tokens: its colours, type styles, spaces and looks, where each is used, how colours read, and values that are nearly one. */
 import { Tabs } from '@base-ui/react/tabs'
-import { type ReactNode, useMemo } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import type { ResolvedToken } from '../../core/document/tokens'
 import { nearTokens } from '../../core/tokens/near'
 import { tokenUses } from '../../core/tokens/uses'
@@ -11,6 +11,7 @@ import { Colors } from './colors'
 import { InUseChart } from './in-use'
 import { Looks } from './looks'
 import { NearValues } from './near-values'
+import { Overview } from './overview'
 import { Spaces } from './spaces'
 import { TokensFile } from './tokens-file'
 import { TypeStyles } from './type-styles'
@@ -26,8 +27,10 @@ export function TokensDialog() {
   const uses = useMemo(() => tokenUses(doc), [doc, documentVersion])
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same
   const near = useMemo(() => nearTokens(doc), [doc, documentVersion])
+  const [part, setPart] = useState('all')
   const count = (type: ResolvedToken['type']) => doc.tokenTable.names(type).length
   const parts: [string, string, number | undefined, ReactNode][] = [
+    ['all', 'All', undefined, <Overview key="all" uses={uses} open={setPart} />],
     ['colors', 'Colours', count('color'), <Colors key="colors" uses={uses} />],
     ['type', 'Type', count('typography'), <TypeStyles key="type" uses={uses} />],
     ['spaces', 'Spaces', count('dimension'), <Spaces key="spaces" uses={uses} />],
@@ -41,21 +44,17 @@ export function TokensDialog() {
     ['use', 'In use', undefined, <InUseChart key="use" />],
   ]
   return (
-    <Dialog title="Tokens of the project" onClose={() => editor.set({ dialog: undefined })} width={760}>
-      <Tabs.Root defaultValue="colors">
+    <Dialog title="Tokens of the project" onClose={() => editor.set({ dialog: undefined })} width={1080}>
+      <Tabs.Root value={part} onValueChange={setPart}>
         <Tabs.List className="rule-b mb-3 flex gap-1 pb-2" aria-label="Kinds of tokens">
           {parts.map(([id, word, number]) => (
-            <Tabs.Tab key={id} value={id} data-first={id === 'colors' || undefined} className={TAB}>
+            <Tabs.Tab key={id} value={id} data-first={id === 'all' || undefined} className={TAB}>
               {word} <span className="font-normal soft tabular-nums">{number}</span>
             </Tabs.Tab>
           ))}
         </Tabs.List>
         {parts.map(([id, , , panel]) => (
-          <Tabs.Panel
-            key={id}
-            value={id}
-            className="max-h-[52vh] min-h-60 overflow-y-auto pr-1 outline-offset-2"
-          >
+          <Tabs.Panel key={id} value={id} className="h-[62vh] min-h-60 overflow-y-auto pr-1 outline-offset-2">
             {panel}
           </Tabs.Panel>
         ))}
