@@ -401,6 +401,36 @@ test('an icon is found by name and stands among the words, as large as they are 
   await expect(field(desk).locator('svg')).toHaveCount(1)
 })
 
+test('words are set higher or lower and smaller, and no line is higher for it', async ({ desk }) => {
+  await open(desk, LEAD)
+  await write(desk, 'A plot of 12 m2')
+  await field(desk).press('Escape')
+  const lead = onSheet(desk, 'desktop', 'A plot of 12 m')
+  const { height } = (await lead.boundingBox())!
+  await open(desk, 'A plot of 12 m')
+  await desk.keyboard.press('End')
+  await selectBack(desk, 1)
+  const [sup, sub] = ['Superscript', 'Subscript'].map((name) => desk.getByRole('button', { name }))
+  await sub!.click()
+  await sup!.click()
+  await expect(sup!).toHaveAttribute('aria-pressed', 'true')
+  await expect(sub!).toHaveAttribute('aria-pressed', 'false')
+  await expect(field(desk).locator('sup')).toHaveText('2')
+  await field(desk).press('Escape')
+  const { content } = (await wordsOf(desk, NAME))[0]!
+  expect(content![1]).toEqual({
+    type: 'text',
+    text: '2',
+    marks: [{ type: 'script', attrs: { value: 'sup' } }],
+  })
+  expect((await lead.boundingBox())!.height).toBe(height)
+  const [around, raised] = await lead
+    .locator('span')
+    .evaluateAll((spans) => spans.slice(0, 2).map((span) => span.getBoundingClientRect()))
+  expect(raised!.height).toBeLessThan(around!.height)
+  expect(raised!.top + raised!.height / 2).toBeLessThan(around!.top + around!.height / 2)
+})
+
 test('of a paragraph so many lines are shown, then an ellipsis; emptied, all again', async ({ desk }) => {
   const paragraph = onSheet(desk, 'desktop', 'Take home heirloom')
   await paragraph.click()

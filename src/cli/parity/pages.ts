@@ -155,6 +155,7 @@ class Designer {
     if (this.chance(0.4)) inner.color = this.one(INKS)
     if (this.chance(0.3)) inner.link = '#more'
     if (this.chance(0.2)) inner.size = this.one([0.75, 1.25, 1.5])
+    if (this.chance(0.1)) inner.script = this.one(['sup', 'sub'] as const)
     return [{ text: this.words(2, 6) }, inner, { text: this.words(1, 6) }]
   }
 

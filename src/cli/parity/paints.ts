@@ -1,26 +1,15 @@
 /** A page with every paint there is, each on a block of its own: what random pages may leave out is held to the same bars. */
-import { generateNKeysBetween } from 'fractional-indexing'
 import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import type { Form } from '../../core/forms/form'
 import type { Cut, Filters } from '../../core/properties/effects'
 import { allBorders, allCorners, BLENDS, type Items, type SaidFill } from '../../core/properties/items'
-import type { Kind } from '../../core/properties/kinds'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
-import { list, said } from '../../core/words/words'
+import { said } from '../../core/words/words'
+import { countAnew, keys, node } from './paint-node'
+import { paintedWords } from './paint-words'
 
 type Bare = SaidFill extends infer F ? (F extends SaidFill ? Omit<F, 'order'> : never) : never
-
-const keys = generateNKeysBetween(null, null, 400)
-let count = 0
-const node = (kind: Kind, props: Props, children: NodeTree[] = []): NodeTree => ({
-  id: `paint${count++}`,
-  kind,
-  name: kind,
-  order: 'a0',
-  props,
-  children: children.map((child, i) => ({ ...child, order: keys[i]! })),
-})
 
 const over = (...fills: Bare[]): Items<SaidFill> =>
   Object.fromEntries(fills.map((fill, i) => [`f${i}`, { ...fill, order: keys[i] } as SaidFill]))
@@ -238,61 +227,6 @@ const words = (fill: Bare[], more: Props = {}): NodeTree =>
     ...more,
   })
 
-const LONG =
-  'What is lent in the spring comes back in the autumn as seed that is saved for whoever sows next year.'
-/** Cut off behind some lines. */
-const cutOff = (): NodeTree[] =>
-  (
-    [
-      { textAlign: 'left' },
-      { textAlign: 'center' },
-      { textAlign: 'right' },
-      { textAlign: 'justify' },
-      { maxLines: 1 },
-      { wordSpacing: 9, textDecoration: 'underline', maxLines: 3 },
-      { wordSpacing: -2, textAlign: 'justify', maxLines: 20 },
-      { fontFamily: 'Inter Tight', letterSpacing: 2, textCase: 'uppercase', maxLines: 3 },
-      { words: said([{ text: LONG.slice(0, 30), weight: 700, underline: true }, { text: LONG.slice(30) }]) },
-      { words: said([{ text: LONG.slice(0, 18) }, { text: LONG.slice(18), italic: true, size: 1.25 }]) },
-    ] satisfies Props[]
-  ).map((props) =>
-    node('text', {
-      words: said(LONG),
-      fontFamily: 'Fraunces',
-      fontSize: 20,
-      color: '#1c2b24',
-      maxLines: 2,
-      width: { kind: 'exact', px: 220 },
-      ...props,
-    }),
-  )
-
-const HEBREW = 'זרעים שנשאלו באביב (12 חבילות) חוזרים בסתיו: seed library, בית־ספר לגינון.'
-const ARABIC = 'بذور الربيع تعود في الخريف، ١٢ كيسًا من seed library «القديمة» لمن يزرع؟'
-/** From right to left, and both ways. */
-const leftward = (): NodeTree[] =>
-  (
-    [
-      { words: said(HEBREW) },
-      { words: said(ARABIC), textAlign: 'right', letterSpacing: 1.5 },
-      { words: said(ARABIC), textAlign: 'center', italic: true, fontWeight: 700 },
-      { words: said(HEBREW), textAlign: 'justify', textDecoration: 'underline' },
-      { words: said(HEBREW), maxLines: 2 },
-      {
-        words: said([
-          { text: ARABIC.slice(0, 30), underline: true, weight: 700 },
-          { text: ARABIC.slice(30) },
-        ]),
-      },
-      { words: said(`Lent in spring ${HEBREW}`), letterSpacing: 2 },
-      { words: said(LONG), direction: 'rtl' },
-      { words: said(`Lent in spring ${ARABIC}`), textDecoration: 'underline' },
-      { words: [list('numbers', [HEBREW, 'אביב'])], width: { kind: 'exact', px: 260 } },
-    ] satisfies Props[]
-  ).map((props) =>
-    node('text', { fontFamily: 'Fraunces', fontSize: 20, width: { kind: 'exact', px: 220 }, ...props }),
-  )
-
 const RAINBOW: Bare = {
   kind: 'gradient',
   angle: 60,
@@ -325,7 +259,7 @@ const bordered = (asset: string): Props[] => {
 
 /** @param assets pictures that it may show */
 export function paintsPage(assets: readonly Asset[]): ProjectFile {
-  count = 0
+  countAnew()
   const { id } = assets[0]!
   const boxes = [...filled(id), ...mixed(id), ...bordered(id)].map((props) =>
     node('box', { ...size, ...props }),
@@ -365,8 +299,7 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
     ...groups,
     ...shapes(),
     ...texts,
-    ...cutOff(),
-    ...leftward(),
+    ...paintedWords(),
   ]
   const row: Props = { flow: 'row', wrap: true, rowGap: 20, columnGap: 20, paddingTop: 40, paddingBottom: 40 }
   const section = { ...node('section', row, all), order: 'a0' }

@@ -32,19 +32,19 @@ export function lettersOf(box: LayoutBox): Path {
   const known = new Map<string, Path>()
   return placedLines(box).flatMap((placed) => {
     const set = new LineGlyphs(placed, 0)
-    const drawn = (glyphs: readonly SetGlyph[], italic = false) =>
+    const drawn = (glyphs: readonly SetGlyph[], italic = false, raise = 0) =>
       glyphs.flatMap((each) => {
         const { run, index, x } = each
         const scale = run.size / run.face.upem
         const slant = italic && !run.face.file.italic ? SLANT : 0
         return mapPath(glyphPath(each, known), ([a, b]) => [
           x + (a + b * slant) * scale,
-          placed.baseline - b * scale + run.y[index]!,
+          placed.baseline - raise - b * scale + run.y[index]!,
         ])
       })
     return [
       ...drawn(set.marker, placed.marker?.style.italic),
-      ...set.pieces.flatMap(({ piece, part }) => drawn(set.of(part), piece.style.italic)),
+      ...set.pieces.flatMap(({ piece, part }) => drawn(set.of(part), piece.style.italic, piece.style.raise)),
       ...drawn(set.ending),
     ]
   })

@@ -2,6 +2,7 @@
 import { iconWords } from '../icons/icon-words'
 import { num } from '../properties/css-text'
 import { CODE_FAMILY } from '../text/families'
+import { scriptDeclarations } from '../text/script-box'
 import { collapseSpaces } from '../text/spans'
 import { INDENT } from '../text/typeset'
 import { BULLET, isOneParagraph, partsOf } from '../words/parts'
@@ -52,6 +53,13 @@ export function rulesForWords(
     if (icon) rules.set(`.${ICON_CLASS}`, ICON_DECLARATIONS.map((each) => each.join(': ')).join(';\n  '))
     for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
     if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
+    if (look.script)
+      rules.set(
+        look.script,
+        scriptDeclarations(look.script)
+          .map((each) => each.join(': '))
+          .join(';\n  '),
+      )
     if (look.code) rules.set('code', `font-family: ${fontStack(CODE_FAMILY)}`)
     if (look.link !== undefined && ownLinks) rules.set(`.${LINK_CLASS}`, 'text-decoration: underline')
   }
@@ -177,6 +185,7 @@ const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
       return names === '' ? inner : `<span${names}>${inner}</span>`
     },
   },
+  { key: ({ script }) => script, wrap: (inner, { script }) => `<${script}>${inner}</${script}>` },
   { key: ({ underline }) => underline, wrap: (inner) => `<u>${inner}</u>` },
   { key: ({ strike }) => strike, wrap: (inner) => `<s>${inner}</s>` },
   { key: ({ code }) => code, wrap: (inner) => `<code>${inner}</code>` },

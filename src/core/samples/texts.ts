@@ -164,6 +164,7 @@ function spans(features: ReadonlySet<Feature>): fc.Arbitrary<Span[]> {
         link: optional(fc.constant('https://seeds.test/'), 1, 3),
         case: optional(fc.constantFrom('uppercase', 'capitalize', 'none'), 1, 8),
         code: optional(fc.constant(true), 1, 8),
+        script: optional(fc.constantFrom('sup' as const, 'sub' as const), 1, 6),
         underline: optional(fc.constant(true), 1, 8),
       })
       .map(clean)

@@ -10,6 +10,7 @@ import { FoundLines } from './found-lines'
 import { iconExtent } from './icon-box'
 import { type Extent, extentOf, unite } from './line-box'
 import { balanceLines, endPrettily } from './rebroken'
+import { raised } from './script-box'
 import { type GlyphRun, shapeAlone } from './shape'
 import { type Boxed, baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
@@ -64,6 +65,9 @@ export function spreadOf(text: string, line: Line, room: number): number {
   const spaces = spacesIn(text, line.start, line.end)
   return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
 }
+
+/** A line of no height. */
+const FLAT: LineHeight = { ratio: 0 }
 
 /** What is not seen of a text as a letter. */
 const UNSHOWN = new RegExp(`[${SOFT_HYPHEN}${OBJECT}]`, 'g')
@@ -132,7 +136,9 @@ export class Paragraph extends FittingText {
   }
 
   private extent(height: LineHeight, box: Boxed): Extent {
-    return extentOf(this.fonts.primary(box), box.size, height)
+    const { size, raise } = box
+    const own = extentOf(this.fonts.primary(box), size, raise === undefined ? height : FLAT)
+    return raised(own, raise)
   }
 
   /** With `line-height: normal` the fonts that stand in for missing characters have a say too. */
@@ -143,8 +149,13 @@ export class Paragraph extends FittingText {
       (extent, box) => unite(extent, this.extent(height, box)),
       inner,
     )
-    const own = style.icon ? unite(around, iconExtent(style.size)) : around
-    const runs = height === 'normal' ? this.runs.filter((run) => run.start < end && run.end > start) : []
+    const drawn = style.icon ? unite(around, raised(iconExtent(style.size), style.raise)) : around
+    // Smaller than its line, it makes none of another kind.
+    const own = style.raise === undefined ? drawn : unite(this.strut, drawn)
+    const runs =
+      height === 'normal' && style.raise === undefined
+        ? this.runs.filter((run) => run.start < end && run.end > start)
+        : []
     if (runs.length === 0) return [{ start, end, extent: own }]
     return runs.map((run) => ({
       start: Math.max(start, run.start),

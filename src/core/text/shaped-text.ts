@@ -6,6 +6,7 @@ import { CODE_FAMILY } from './families'
 import type { FontLibrary } from './fonts'
 import { iconSide } from './icon-box'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
+import { raiseOf, SCRIPT_SIZE } from './script-box'
 import { scriptsOf } from './scripts'
 import { type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
@@ -16,13 +17,15 @@ export type PieceStyle = TextStyle & {
   link?: string
   underline?: boolean
   strike?: boolean
+  /** How far its baseline lies above the line's, px. */
+  raise?: number
   /** Stands there instead of a letter, in a piece of its own. */
   icon?: Icon
   /** Of the elements around it, whose boxes count on the line too. */
   around?: readonly Boxed[]
 }
 /** What an element's box on a line is made of. */
-export type Boxed = Pick<TextStyle, 'family' | 'size' | 'weight' | 'italic'>
+export type Boxed = Pick<TextStyle, 'family' | 'size' | 'weight' | 'italic'> & { raise?: number }
 /** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
@@ -199,6 +202,7 @@ function shapedTogether(text: string, { start, style: a }: Piece, { start: next,
     !b.icon &&
     a.family === b.family &&
     a.size === b.size &&
+    a.raise === b.raise &&
     a.weight === b.weight &&
     a.italic === b.italic
   )
@@ -225,7 +229,7 @@ function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
     box = { ...box, ...own }
     boxes.push(box)
   }
-  const { size: share, weight, italic } = span
+  const { size: share, weight, italic, script } = span
   const size = base.size * (share ?? 1)
   const isLink = span.link !== undefined
   const isStrong = weight !== undefined && weight >= 600
@@ -234,15 +238,20 @@ function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
   if (italic) within({ italic })
   if ((share !== undefined && !isLink) || italic === false || (weight !== undefined && !isStrong))
     within({ size, italic: italic ?? box.italic, weight: weight ?? box.weight })
+  if (script) {
+    const own = size * SCRIPT_SIZE
+    within({ size: own, raise: raiseOf(script, own) })
+  }
   if (!span.code) boxes.pop()
   return boxes.length > 0 ? boxes : undefined
 }
 
 function pieceStyle(style: Resolved, span: Span): PieceStyle {
   const base = baseStyle(style)
+  const size = base.size * (span.size ?? 1) * (span.script ? SCRIPT_SIZE : 1)
   return {
     family: span.code ? CODE_FAMILY : base.family,
-    size: base.size * (span.size ?? 1),
+    size,
     weight: span.weight ?? base.weight,
     italic: span.italic ?? base.italic,
     letterSpacing: base.letterSpacing,
@@ -255,6 +264,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     underline: span.underline,
     strike: span.strike,
     icon: span.icon,
+    raise: raiseOf(span.script, size),
     around: elementsAround(base, span),
   }
 }

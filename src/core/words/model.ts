@@ -10,6 +10,7 @@ const MARK_SPECS: Readonly<Record<MarkName, { attrs?: { value: object }; code?: 
   size: valued,
   color: valued,
   case: valued,
+  script: valued,
   underline: {},
   strike: {},
   code: { code: true },

@@ -11,12 +11,14 @@ export const MARKS = [
   'size',
   'color',
   'case',
+  'script',
   'underline',
   'strike',
   'code',
 ] as const
 export type MarkName = (typeof MARKS)[number]
 
+export const SCRIPTS = ['sup', 'sub'] as const
 export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const
 /** Deepest list in a list. */
 export const MOST_DEEP = 6
@@ -40,6 +42,8 @@ export const MarkSchema = v.variant('type', [
   valued('size', v.pipe(finite, v.minValue(0.1), v.maxValue(10))),
   valued('color', ColorSchema),
   valued('case', v.picklist(CASES)),
+  /** Set higher, or lower, and smaller. */
+  valued('script', v.picklist(SCRIPTS)),
   mark('underline'),
   mark('strike'),
   mark('code'),
@@ -151,6 +155,7 @@ export type Look = {
   size?: number
   color?: string
   case?: (typeof CASES)[number]
+  script?: (typeof SCRIPTS)[number]
   underline?: boolean
   strike?: boolean
   code?: boolean

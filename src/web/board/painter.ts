@@ -22,6 +22,7 @@ import { featuresText, numericText } from '../../core/properties/css-text'
 import { lookDeclarations } from '../../core/properties/declarations'
 import { noiseNamed, noiseUrl } from '../../core/properties/noise'
 import type { Resolved } from '../../core/properties/table'
+import { SCRIPT_SIZE } from '../../core/text/script-box'
 import type { PieceStyle } from '../../core/text/shaped-text'
 import type { Typeset } from '../../core/text/typeset'
 import { pictureUrl } from '../session/pictures'
@@ -326,13 +327,36 @@ function fillLine(row: HTMLElement, placed: PlacedLine, ink: Ink, ownLinks: bool
     const end = Math.min(piece.end, line.end)
     if (start >= end) continue
     const span = document.createElement('span')
+    if (piece.style.raise !== undefined) raiseSpan(span, piece.style.raise)
     if (piece.style.icon) span.innerHTML = iconHtml(piece.style.icon, undefined)
     else span.textContent = paragraph.text.slice(start, end)
     styleSpan(span, piece, ink, ownLinks)
-    row.append(span)
+    row.append(
+      isLinked(piece.style, ownLinks) && piece.style.raise !== undefined
+        ? linedAround(span, piece.style)
+        : span,
+    )
   }
   if (line.hyphen) row.lastElementChild?.append(line.hyphen.text)
   if (line.ellipsis) row.append(line.ellipsis.text)
+}
+
+/** Words set higher or lower make no line higher. */
+function raiseSpan({ style }: HTMLElement, raise: number) {
+  style.verticalAlign = `${raise}px`
+  style.lineHeight = '0'
+}
+
+const isLinked = ({ link }: PieceStyle, ownLinks: boolean) => ownLinks && link !== undefined
+
+/** A link's line goes on under words in it that are set higher, or lower. */
+function linedAround(span: HTMLElement, { size }: PieceStyle): HTMLElement {
+  const link = document.createElement('span')
+  link.style.fontSize = `${size / SCRIPT_SIZE}px`
+  link.style.color = span.style.color
+  link.style.textDecoration = 'underline'
+  link.append(span)
+  return link
 }
 
 function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, ink: Ink, ownLinks: boolean) {
@@ -347,7 +371,7 @@ function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, in
   const color = ink(type.color)
   if (color) style.color = color
   const lines = [
-    (type.underline || (ownLinks && type.link !== undefined)) && 'underline',
+    (type.underline || (isLinked(type, ownLinks) && type.raise === undefined)) && 'underline',
     type.strike && 'line-through',
   ].filter(Boolean)
   if (lines.length > 0) style.textDecoration = lines.join(' ')

@@ -1,5 +1,15 @@
 /** What is selected in the text that is being written, and how it may look. */
-import { Bold, Code, Italic, List, ListOrdered, Strikethrough, Underline } from 'lucide-react'
+import {
+  Bold,
+  Code,
+  Italic,
+  List,
+  ListOrdered,
+  Strikethrough,
+  Subscript,
+  Superscript,
+  Underline,
+} from 'lucide-react'
 import { useSyncExternalStore } from 'react'
 import type { Node } from '../../core/document/document'
 import { linkFrom, linkProblem, linkShown } from '../../core/properties/links'
@@ -98,6 +108,20 @@ function Switches({ typing }: { typing: Typing }) {
       </Switch>
       <Switch label="Struck through" {...toggle('strike')}>
         <Strikethrough {...ICON} />
+      </Switch>
+      <Switch
+        label="Superscript"
+        on={look.script === MIXED ? MIXED : look.script === 'sup'}
+        press={() => typing.toggleScript('sup')}
+      >
+        <Superscript {...ICON} />
+      </Switch>
+      <Switch
+        label="Subscript"
+        on={look.script === MIXED ? MIXED : look.script === 'sub'}
+        press={() => typing.toggleScript('sub')}
+      >
+        <Subscript {...ICON} />
       </Switch>
       <Switch label="Code" {...toggle('code')}>
         <Code {...ICON} />

@@ -7,6 +7,7 @@ import { ICON_DECLARATIONS, iconHtml } from '../../core/handoff/inline-icon'
 import { iconWords } from '../../core/icons/icon-words'
 import { linkProblem } from '../../core/properties/links'
 import { CODE_FAMILY } from '../../core/text/families'
+import { type Script, scriptDeclarations } from '../../core/text/script-box'
 import { INDENT } from '../../core/text/typeset'
 import { schema } from '../../core/words/model'
 import { BULLET } from '../../core/words/parts'
@@ -31,6 +32,11 @@ export const markViews = (
   size: within('span', (size: number) => ({ fontSize: `${size}em` })),
   color: within('span', (color: string) => ({ color: ink(color) ?? 'inherit' })),
   case: within('span', (letters: string) => ({ textTransform: letters })),
+  script: (mark) => {
+    const dom = document.createElement(mark.attrs.value as Script)
+    for (const [name, value] of scriptDeclarations(mark.attrs.value)) dom.style.setProperty(name, value)
+    return { dom }
+  },
   underline: within('span', () => ({ textDecoration: 'underline' })),
   strike: within('span', () => ({ textDecoration: 'line-through' })),
   code: within('span', () => ({ fontFamily: fontStack(CODE_FAMILY) })),
@@ -101,6 +107,7 @@ export const serializer = new DOMSerializer(
       0,
     ],
     case: (mark: Mark) => ['span', { style: `text-transform: ${mark.attrs.value}` }, 0],
+    script: ({ attrs: { value } }: Mark) => [value, 0],
     underline: () => ['u', 0],
     strike: () => ['s', 0],
     code: () => ['code', 0],
@@ -156,6 +163,8 @@ export const parser = new DOMParser(schema, [
     getAttrs: (slanted) => slanted.style.fontStyle !== 'normal' && { value: true },
   },
   { style: 'font-style=italic', mark: 'italic', attrs: { value: true } },
+  { tag: 'sup', mark: 'script', attrs: { value: 'sup' } },
+  { tag: 'sub', mark: 'script', attrs: { value: 'sub' } },
   { tag: 'u', mark: 'underline' },
   { tag: 's', mark: 'strike' },
   { tag: 'del', mark: 'strike' },

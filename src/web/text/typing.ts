@@ -9,6 +9,7 @@ import { ReplaceStep } from 'prosemirror-transform'
 import { Decoration, DecorationSet, EditorView } from 'prosemirror-view'
 import { SOFT_HYPHEN } from '../../core/text/breaks'
 import { noLetters, partingsIn } from '../../core/text/hyphenation'
+import type { Script } from '../../core/text/script-box'
 import { schema, toDoc } from '../../core/words/model'
 import {
   inList,
@@ -265,6 +266,10 @@ export class Typing {
 
   toggle(name: 'underline' | 'strike' | 'code') {
     this.mark(name, this.look[name] === true ? undefined : true)
+  }
+
+  toggleScript(script: Script) {
+    this.mark('script', this.look.script === script ? undefined : script)
   }
 
   private keys(): Record<string, Command> {

@@ -4,6 +4,7 @@ import { LineGlyphs, type SetGlyph, SLANT } from '../../paint/glyphs'
 import { type PlacedLine, placedLines, showsLinks } from '../../paint/lines'
 import { num } from '../../properties/css-text'
 import { iconExtent, iconSide } from '../../text/icon-box'
+import { SCRIPT_SIZE } from '../../text/script-box'
 import type { Piece, PieceStyle } from '../../text/shaped-text'
 import { OBJECT } from '../../words/words'
 import { htmlAttribute } from '../escape'
@@ -29,20 +30,21 @@ function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot
   const { line, marker } = placed
   const set = new LineGlyphs(placed, spot.left)
   const exact = spot.top + placed.baseline
-  const baseline = spot.level ? Math.round(exact) : exact
+  const at = (raise = 0) => (spot.level ? Math.round(exact - raise) : exact - raise)
+  const baseline = at()
   if (marker) drawGlyphs(svg, set.marker, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
   for (const { piece, part } of set.pieces) {
-    const glyphs = set.of(part)
+    const glyphs = { all: set.of(part), baseline: at(piece.style.raise) }
     const extents = set.extents(part)
     // No line lies under an icon, or through it: it is no word.
     if (piece.style.icon) {
       for (const [left] of extents)
-        drawIcon(svg, piece.style, left, baseline, inkOf(svg, box, piece.style.color))
+        drawIcon(svg, piece.style, left, glyphs.baseline, inkOf(svg, box, piece.style.color))
       continue
     }
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     for (const gap of extents) underlines(svg, box, piece, glyphs, baseline, gap)
-    drawGlyphs(svg, glyphs, baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
+    drawGlyphs(svg, glyphs.all, glyphs.baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
     for (const gap of extents) strikes(svg, box, piece, glyphs, baseline, gap)
   }
   const ending = line.hyphen ?? line.ellipsis
@@ -98,29 +100,32 @@ function drawGlyphs(
 const shortened = (path: string) =>
   path.replace(/-?\d+\.\d+/g, (number) => String(Math.round(Number(number) * 10) / 10))
 
-type Decorated = { thickness: number; ascent: number; color: string }
+/** Glyphs of a piece, and the baseline that they stand on, px. */
+type Standing = { all: readonly SetGlyph[]; baseline: number }
+type Decorated = { thickness: number; color: string }
 
-const ascentAt = (glyphs: readonly SetGlyph[], size: number) =>
-  glyphs[0]?.run.face.metrics(size).ascent ?? size
+const ascentAt = (glyphs: Standing, size: number) => glyphs.all[0]?.run.face.metrics(size).ascent ?? size
 
-/** The lines under a piece: its block's in the block's type, its own, and a link's. */
+/** Of the words around a piece that is set higher or lower, px. */
+const sizeAround = ({ size, raise }: PieceStyle) => (raise === undefined ? size : size / SCRIPT_SIZE)
+
+/** The lines under a piece: its block's in the block's type, its own where it stands, and a link's. */
 function underlines(
   svg: SvgWriter,
   box: LayoutBox,
   { style, link }: { style: Piece['style']; link?: string },
-  glyphs: readonly SetGlyph[],
+  glyphs: Standing,
   baseline: number,
-  [left, right]: Gap,
+  gap: Gap,
 ) {
   const { textDecoration, fontSize, color = '#000000' } = box.resolved
   const linked = link ?? style.link
-  const under = (size: number, color: string) => {
-    const thickness = Math.max(1, size / 10)
-    underline(svg, glyphs, baseline, [left, right], { thickness, ascent: ascentAt(glyphs, size), color })
-  }
-  if (textDecoration === 'underline') under(fontSize, color)
-  if (style.underline) under(style.size, inkOf(svg, box, style.color))
-  if (linked !== undefined && showsLinks(box)) under(style.size, inkOf(svg, box, style.color))
+  const under = (size: number, baseline: number, color: string) =>
+    underline(svg, glyphs, baseline, gap, { thickness: Math.max(1, size / 10), color })
+  const ink = inkOf(svg, box, style.color)
+  if (textDecoration === 'underline') under(fontSize, baseline, color)
+  if (style.underline) under(style.size, glyphs.baseline, ink)
+  if (linked !== undefined && showsLinks(box)) under(sizeAround(style), baseline, ink)
 }
 
 /** The lines through a piece: its block's in the block's type and colour, and its own. */
@@ -128,34 +133,35 @@ function strikes(
   svg: SvgWriter,
   box: LayoutBox,
   { style }: { style: Piece['style'] },
-  glyphs: readonly SetGlyph[],
+  glyphs: Standing,
   baseline: number,
   gap: Gap,
 ) {
   const { textDecoration, fontSize, color = '#000000' } = box.resolved
-  const through = (size: number, color: string) => {
+  const through = (size: number, baseline: number, color: string) => {
     const thickness = Math.max(1, size / 10)
     const ascent = ascentAt(glyphs, size)
     bar(svg, gap, baseline - ascent + (2 * ascent) / 3 - Math.floor(thickness / 2), thickness, color)
   }
-  if (textDecoration === 'line-through') through(fontSize, color)
-  if (style.strike) through(style.size, inkOf(svg, box, style.color))
+  if (textDecoration === 'line-through') through(fontSize, baseline, color)
+  if (style.strike) through(style.size, glyphs.baseline, inkOf(svg, box, style.color))
 }
 
 /** Below the baseline by half its thickness, at least 1 px, making way for what hangs down. */
 function underline(
   svg: SvgWriter,
-  glyphs: readonly SetGlyph[],
+  glyphs: Standing,
   baseline: number,
   [left, right]: Gap,
   { thickness, color }: Decorated,
 ) {
   const top = Math.floor(baseline + Math.max(1, Math.ceil(thickness / 2)) + 0.5)
   const room = Math.min(thickness, 13)
-  const gaps = glyphs.flatMap(({ run, index, x }): Gap[] => {
+  const gaps = glyphs.all.flatMap(({ run, index, x }): Gap[] => {
     const scale = run.size / run.face.upem
     const data = run.face.path(run.glyphs[index]!)
-    const found = inkBetween(data, (baseline - top - thickness) / scale, (baseline - top) / scale)
+    const below = glyphs.baseline - top
+    const found = inkBetween(data, (below - thickness) / scale, below / scale)
     return found ? [[x + found[0] * scale - room, x + found[1] * scale + room]] : []
   })
   let at = left
