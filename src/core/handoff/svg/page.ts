@@ -9,7 +9,7 @@ import type { PageLayout } from '../../layout/page'
 import type { Rect } from '../../layout/rect'
 import { type Layer, layersOf } from '../../paint/layers'
 import { num } from '../../properties/css-text'
-import { isInBorder, shownItems } from '../../properties/items'
+import { isInBorder, type Shadow, shownItems } from '../../properties/items'
 import type { Outline } from '../../properties/look'
 import type { Stroke } from '../../properties/shape'
 import { htmlAttribute, isCssValue } from '../escape'
@@ -17,7 +17,8 @@ import { drawBorder, type Side } from './borders'
 import { cutOf, filterOf } from './effects'
 import { drawFills } from './fills'
 import { drawPicture } from './pictures'
-import { drawInnerShadow, drawShadow } from './shadow'
+import { Canvas, reachOf, type Turn, turnedArea } from './reach'
+import { type Area, drawInnerShadow, drawShadow, shadowArea } from './shadow'
 import { inset, pathOf, type Shape, shape, spread } from './shapes'
 import { drawWords, type Spot } from './words'
 import { painted, SvgWriter } from './writer'
@@ -28,7 +29,7 @@ class PageWriter {
     readonly doc: Document,
     readonly blobs: Blobs,
     private readonly svg: SvgWriter,
-    private readonly size: { width: number; height: number },
+    private readonly canvas: Canvas,
     readonly isSmall: boolean,
     /** What is drawn last, and without its words. */
     private readonly last?: LayoutBox,
@@ -68,13 +69,13 @@ class PageWriter {
     const { cut: to } = box.resolved
     const shape = this.outline(box)
     // What is cut off the page is not seen, and some writers of pictures fail on a mask without a pixel.
-    if (to && this.isOff(shape)) return
+    if (to && this.isOff(box, shape)) return
     // One in another: put onto what is below, turned, cut, filtered (Filter Effects 1 §2: filters first, then masks, then opacity).
     const groups = [
       `${this.cut(cut)}${blendOf(box)}`,
       this.turnOf(box),
       cutOf(svg, to, shape),
-      filterOf(svg, box.resolved, shape, this.size),
+      filterOf(svg, box.resolved, shape, this.canvas),
     ].filter(Boolean)
     for (const attributes of groups) svg.draw(`<g${attributes}>`)
     let open: readonly LayoutBox[] = []
@@ -100,11 +101,24 @@ class PageWriter {
     for (const _ of groups) svg.draw('</g>')
   }
 
-  private turnOf(box: LayoutBox): string {
+  private turn(box: LayoutBox): Turn | undefined {
     const { rotate } = box.resolved
-    if (!rotate) return ''
+    if (!rotate) return undefined
     const { left, top } = this.spot(box)
-    return ` transform="rotate(${num(rotate)} ${num(left + box.width / 2)} ${num(top + box.height / 2)})"`
+    return { degrees: rotate, x: left + box.width / 2, y: top + box.height / 2 }
+  }
+
+  private turnOf(box: LayoutBox): string {
+    const turn = this.turn(box)
+    return turn ? ` transform="rotate(${num(turn.degrees)} ${num(turn.x)} ${num(turn.y)})"` : ''
+  }
+
+  /** Of a block and of all that it lies in, the innermost first. */
+  private turns(box: LayoutBox): Turn[] {
+    const turns: Turn[] = []
+    if (this.spot(box).level) return turns
+    for (let at: LayoutBox | null = box; at; at = at.parent) turns.push(...[this.turn(at) ?? []].flat())
+    return turns
   }
 
   private cut(clips: readonly LayoutBox[]): string {
@@ -132,19 +146,25 @@ class PageWriter {
     const outer = this.outline(box)
     // The first of a list lies on top.
     const shadows = shownItems(resolved.shadows).reverse()
-    for (const shadow of shadows) if (!shadow.inset) drawShadow(svg, outer, shadow)
     const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
+    const spot = this.spot(box)
+    const reach = reachOf(box, outer, inner, spot)
+    if (this.isOff(box, reach)) return
+    const foothold = this.canvas.foothold(reach, this.turns(box))
+    svg.draw(foothold)
+    const isSeen = (shadow: Shadow) => !this.isOff(box, shadowArea(shadow.inset ? inner : outer, shadow))
+    for (const shadow of shadows) if (!shadow.inset && isSeen(shadow)) drawShadow(svg, outer, shadow)
     if (box.node.kind === 'shape') return this.shape(box)
     const fills = fillsOf(box)
     const inWords = resolved.fillsIn === 'words' && fills.length > 0
-    if (inWords && (box === this.last || this.isOff(outer))) return
+    if (inWords && (box === this.last || this.isOff(box, outer))) return
     if (inWords)
       svg.draw(
         `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
       )
-    if (!this.isOff(outer)) drawFills(svg, this, outer, inner, fills)
+    if (!this.isOff(box, outer)) drawFills(svg, this, outer, inner, fills)
     if (inWords) svg.draw('</g>')
-    for (const shadow of shadows) if (shadow.inset) drawInnerShadow(svg, inner, shadow)
+    for (const shadow of shadows) if (shadow.inset && isSeen(shadow)) drawInnerShadow(svg, inner, shadow)
     const sides = [resolved.borderTop, resolved.borderRight, resolved.borderBottom, resolved.borderLeft]
     this.border(
       box,
@@ -156,15 +176,15 @@ class PageWriter {
       })),
     )
     if (box.flow === Flow.Picture) this.picture(box, outer)
-    else if (box.typeset && !inWords && box !== this.last) this.words(box)
+    else if (box.typeset && !inWords && box !== this.last) this.words(box, foothold)
   }
 
   /** In its colours, or what is filled in its place. */
-  private border({ resolved }: LayoutBox, outer: Shape, sides: readonly Side[]) {
+  private border(box: LayoutBox, outer: Shape, sides: readonly Side[]) {
     const { svg } = this
-    const fills = shownItems(resolved.fills).filter(isInBorder)
+    const fills = shownItems(box.resolved.fills).filter(isInBorder)
     if (fills.length === 0) return drawBorder(svg, outer, sides)
-    if (this.isOff(outer) || sides.every(({ width }) => width === 0)) return
+    if (this.isOff(box, outer) || sides.every(({ width }) => width === 0)) return
     const drawn = svg.aside(() =>
       drawBorder(
         svg,
@@ -194,18 +214,20 @@ class PageWriter {
     return outer
   }
 
-  private isOff({ left, top, right, bottom }: Shape): boolean {
-    const { width, height } = this.size
-    return left >= width || top >= height || right <= 0 || bottom <= 0
+  private isOff(box: LayoutBox, area: Area): boolean {
+    return this.canvas.isOff(turnedArea(area, this.turns(box)))
   }
 
   private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
     const side = { width, style, color: color ?? box.resolved.color ?? '#000000' }
-    drawBorder(this.svg, spread(this.outline(box), offset + width), [side, side, side, side])
+    const outer = spread(this.outline(box), offset + width)
+    if (this.isOff(box, outer)) return
+    this.svg.draw(this.canvas.foothold(outer, this.turns(box)))
+    drawBorder(this.svg, outer, [side, side, side, side])
   }
 
   private picture(box: LayoutBox, outer: Shape) {
-    if (this.isOff(outer)) return
+    if (this.isOff(box, outer)) return
     const { svg, doc, blobs } = this
     const edges = [box.borT + box.padT, box.borR + box.padR, box.borB + box.padB, box.borL + box.padL]
     const { asset, alt } = box.resolved
@@ -239,9 +261,9 @@ class PageWriter {
     this.svg.draw(`<g ${named}>${path('')}${tips.join('')}</g>`)
   }
 
-  private words(box: LayoutBox) {
+  private words(box: LayoutBox, foothold: string) {
     const { svg } = this
-    if (box.clip) svg.draw(`<g${this.cut([box])}>`)
+    if (box.clip) svg.draw(`<g${this.cut([box])}>${foothold}`)
     drawWords(svg, box, this.spot(box))
     if (box.clip) svg.draw('</g>')
   }
@@ -275,7 +297,7 @@ export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: 
   const { width } = layout.root
   // Whole px: of others a browser takes 1/64, is larger by a millionth then, and draws tiles of 128 px with 129.
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, Math.ceil(layout.height)))
-  new PageWriter(doc, blobs, svg, { width, height }, crop !== undefined).layer(layersOf(layout))
+  new PageWriter(doc, blobs, svg, new Canvas(width, height), crop !== undefined).layer(layersOf(layout))
   const title = htmlAttribute(doc.pages.get(layout.page)?.name ?? '')
   return svg.document({ x: 0, y: 0, width, height }, title, PAPER)
 }
@@ -289,15 +311,15 @@ export function groundSvg(
   area: Rect,
 ): string {
   const svg = new SvgWriter(layout.tokens)
-  const size = { width: layout.root.width, height: Math.max(1, layout.height) }
-  new PageWriter(doc, blobs, svg, size, false, box).layer(layersOf(layout))
+  const canvas = new Canvas(layout.root.width, Math.max(1, layout.height))
+  new PageWriter(doc, blobs, svg, canvas, false, box).layer(layersOf(layout))
   return svg.document(area, '', PAPER)
 }
 
 /** What a block is filled with, and nothing else: as large as the block, not turned, clear where it is not filled. */
 export function fillsSvg(doc: Document, layout: PageLayout, blobs: Blobs, box: LayoutBox): string {
   const svg = new SvgWriter(layout.tokens)
-  const size = { width: layout.root.width, height: Math.max(1, layout.height) }
-  const { right: width, bottom: height } = new PageWriter(doc, blobs, svg, size, false).fills(box)
+  const canvas = new Canvas(layout.root.width, Math.max(1, layout.height))
+  const { right: width, bottom: height } = new PageWriter(doc, blobs, svg, canvas, false).fills(box)
   return svg.document({ x: 0, y: 0, width, height }, '')
 }

@@ -4,18 +4,39 @@ import type { Shadow } from '../../properties/items'
 import { elementOf, moved, pathOf, type Shape, spread } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
+/** On whole px. */
+export type Area = { left: number; top: number; right: number; bottom: number }
+
+/** Three standard deviations, of which blur is two. */
+const reachOf = ({ blur }: Shadow) => Math.ceil(blur * 1.5) + 1
+const shadeOf = (outer: Shape, { x, y, spread: wider }: Shadow) => moved(spread(outer, wider), x, y)
+
+/** What is drawn on for a shadow: the block's own area, and as far as it falls. An inner one falls no farther than what is cut off of it. */
+export function shadowArea(of: Shape, shadow: Shadow): Area {
+  const reach = reachOf(shadow)
+  if (shadow.inset) return wholePx(spread(of, reach * 2))
+  const shade = spread(shadeOf(of, shadow), reach)
+  return wholePx({
+    left: Math.min(shade.left, of.left),
+    top: Math.min(shade.top, of.top),
+    right: Math.max(shade.right, of.right),
+    bottom: Math.max(shade.bottom, of.bottom),
+  })
+}
+
+const wholePx = ({ left, top, right, bottom }: Area): Area => ({
+  left: Math.floor(left),
+  top: Math.floor(top),
+  right: Math.ceil(right),
+  bottom: Math.ceil(bottom),
+})
+
 /** Seen only around the block, not through it (CSS Backgrounds 3 §6.1). */
 export function drawShadow(svg: SvgWriter, outer: Shape, shadow: Shadow) {
-  const { x, y, blur, color } = shadow
-  const shade = moved(spread(outer, shadow.spread), x, y)
+  const { blur, color } = shadow
+  const shade = shadeOf(outer, shadow)
   if (shade.right <= shade.left || shade.bottom <= shade.top) return
-  // Three standard deviations, of which blur is two.
-  const reach = Math.ceil(blur * 1.5) + 1
-  const [left, top] = [Math.min(shade.left - reach, outer.left), Math.min(shade.top - reach, outer.top)]
-  const [right, bottom] = [
-    Math.max(shade.right + reach, outer.right),
-    Math.max(shade.bottom + reach, outer.bottom),
-  ]
+  const { left, top, right, bottom } = shadowArea(outer, shadow)
   const area = `M${num(left)} ${num(top)}H${num(right)}V${num(bottom)}H${num(left)}Z`
   const around = svg.define(
     'k',
@@ -30,8 +51,7 @@ export function drawInnerShadow(svg: SvgWriter, inner: Shape, shadow: Shadow) {
   const { x, y, blur, color } = shadow
   if (inner.right <= inner.left || inner.bottom <= inner.top) return
   const hole = moved(spread(inner, -shadow.spread), x, y)
-  const reach = Math.ceil(blur * 1.5) + 1
-  const around = spread({ ...inner, radii: [SHARP, SHARP, SHARP, SHARP] }, reach * 2)
+  const around = shapeOf(shadowArea(inner, shadow))
   const isOpen = hole.right > hole.left && hole.bottom > hole.top
   const data = `${pathOf(around)}${isOpen ? pathOf(hole) : ''}`
   const within = svg.define('k', (id) => `<clipPath id="${id}"><path d="${pathOf(inner)}"/></clipPath>`)
@@ -42,8 +62,7 @@ export function drawInnerShadow(svg: SvgWriter, inner: Shape, shadow: Shadow) {
 }
 
 const SHARP = { x: 0, y: 0 }
-
-type Area = { left: number; top: number; right: number; bottom: number }
+const shapeOf = (area: Area): Shape => ({ ...area, radii: [SHARP, SHARP, SHARP, SHARP] })
 
 /** The attribute that blurs, with what it needs; none without blur. */
 function blurred(svg: SvgWriter, blur: number, { left, top, right, bottom }: Area): string {
