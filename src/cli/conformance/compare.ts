@@ -57,7 +57,8 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   const ellipsis = layout.placed(id).at(-1)?.lines.at(-1)?.ellipsis
   if (!ellipsis) return { core, browser: lines }
   const last = core.length - 1
-  core[last] = withoutUnseen(core[last]!.slice(0, -ellipsis.text.length))
+  // An icon before it leaves a space in the one and not in the other.
+  core[last] = withoutUnseen(core[last]!.slice(0, -ellipsis.text.length)).trimStart()
   const browser = lines.slice(0, core.length).map(withoutUnseen)
   browser[last] = browser[last]?.slice(0, core[last].length) ?? ''
   return { core, browser }

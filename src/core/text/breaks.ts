@@ -9,6 +9,8 @@ export type Break = {
   /** UTF-16 index at which the next line would start. */
   at: number
   required: boolean
+  /** Not counted in the min-content: Chromium holds what glues, quotes or opens to what stands for a letter behind it there, and there alone. */
+  glued?: true
 }
 
 const OPENING = '(<[{'
@@ -94,7 +96,8 @@ export function lineBreaks(text: string): Break[] {
     else if (isAscii(before!) && isAscii(after!))
       opportunity = breaksInAscii(text[at - 2] ?? '', before!, after!)
     else opportunity = breaksSinceLibrary(text, at) ?? next?.position === at
-    if (opportunity) breaks.push({ at, required: false })
+    const glued = after === OBJECT && !isSpace(before!) && next?.position !== at
+    if (opportunity) breaks.push(glued ? { at, required: false, glued } : { at, required: false })
   }
   // A line feed at the very end opens an empty line.
   breaks.push({ at: text.length, required: text.endsWith('\n') })

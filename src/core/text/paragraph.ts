@@ -89,6 +89,8 @@ export class Paragraph extends FittingText {
   readonly visible: Uint32Array
   /** For each opportunity, the hyphen's width when the line breaks there, px. */
   readonly hyphens: Float64Array
+  /** Opportunities that the min-content does not know. */
+  private readonly glued: ReadonlySet<number>
   private readonly strut: Extent
   /** What each stretch adds to the lines it is on. */
   private readonly extents: { start: number; end: number; extent: Extent }[]
@@ -127,6 +129,7 @@ export class Paragraph extends FittingText {
     const breaks = text === '' ? [] : breaksIn(text, style.textWrap === 'nowrap')
     this.nexts = Uint32Array.from(breaks, (each) => each.at)
     this.required = Uint8Array.from(breaks, (each) => (each.required ? 1 : 0))
+    this.glued = new Set(breaks.flatMap((each, i) => (each.glued ? [i] : [])))
     this.visible = new Uint32Array(breaks.length)
     this.hyphens = new Float64Array(breaks.length)
     this.prepareBreaks()
@@ -224,6 +227,7 @@ export class Paragraph extends FittingText {
     let max = 0
     let lineStart = 0
     nexts.forEach((next, i) => {
+      if (this.glued.has(i)) return
       const end = visible[i]
       min = Math.max(
         min,

@@ -44,9 +44,14 @@ test('a superscript stands above the baseline, a subscript hangs below', () => {
 })
 
 test('handed off as what HTML has for them, inside of what is around', () => {
-  const { doc } = laid([{ text: 'H', weight: 700 }, { text: '2', weight: 700, script: 'sub', underline: true }])
+  const { doc } = laid([
+    { text: 'H', weight: 700 },
+    { text: '2', weight: 700, script: 'sub', underline: true },
+  ])
   const { text } = buildSite(doc, new Map())
   expect(text.get('index.html')).toContain('<strong>H<sub><u>2</u></sub></strong>')
-  expect(text.get('styles.css')).toMatch(/sub \{\s+font-size: 0.7em;\s+line-height: 0;\s+vertical-align: -0.25em;/)
+  expect(text.get('styles.css')).toMatch(
+    /sub \{\s+font-size: 0.7em;\s+line-height: 0;\s+vertical-align: -0.25em;/,
+  )
   expect(text.get('styles.css')).not.toContain('sup {')
 })

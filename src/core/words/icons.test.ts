@@ -79,10 +79,16 @@ describe('an icon on its line', () => {
       expect(layout.placed('t')[0]!.lines).toHaveLength(3)
     }
   })
+  test('the narrowest that a text may be holds it to what glues, quotes or opens before it', () => {
+    const least = (sign: string) =>
+      laid([{ text: `mm${sign}` }, icon()]).layout.boxes.get('t')!.typeset!.minContent
+    for (const sign of ['\u00a0', '“', '(']) expect(least(sign) - least('x'), sign).toBeGreaterThan(25)
+    expect(least(',')).toBeLessThan(least('x') + 5)
+  })
   test('makes a line higher that is lower than it', () => {
     const height = (px: number) => laid(MORE, { lineHeight: { px } }).layout.rect('t')!.height
     expect(height(60)).toBe(60)
-    expect(height(20)).toBeGreaterThan(30)
+    expect(height(20)).toBeGreaterThan(25)
   })
 })
 

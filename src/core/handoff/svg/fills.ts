@@ -7,7 +7,7 @@ import { waveRadius } from '../../properties/fill-layers'
 import type { Fill } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
 import { drawGradient, linearGradient } from './gradients'
-import { fitPicture, imageOf } from './pictures'
+import { drawWithin, fitPicture, imageOf } from './pictures'
 import { elementOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
@@ -150,9 +150,10 @@ function drawBehind(svg: SvgWriter, { doc, blobs }: Shown, outer: Shape, inner: 
     focusX: fill.x ?? 50,
     focusY: fill.y ?? 50,
   })
-  const clip = svg.define('k', (id) => `<clipPath id="${id}">${elementOf(outer, '')}</clipPath>`)
-  const scale = `${(placed.width / asset.width).toFixed(6)} ${(placed.height / asset.height).toFixed(6)}`
-  svg.draw(
-    `<g clip-path="url(#${clip})"><use href="#${id}" transform="translate(${num(inner.left + placed.x)} ${num(inner.top + placed.y)}) scale(${scale})"/></g>`,
-  )
+  const at = { left: inner.left + placed.x, top: inner.top + placed.y }
+  drawWithin(svg, outer, id, {
+    ...at,
+    width: placed.width / asset.width,
+    height: placed.height / asset.height,
+  })
 }

@@ -93,10 +93,38 @@ export function drawPicture(
   const natural = kept ? { width, height } : asset
   const fitted = fitPicture(natural.width, natural.height, width, height, resolved)
   const image = imageOf(svg, { ...asset, ...natural }, kept ?? bytes)
-  const clip = svg.define('k', (id) => `<clipPath id="${id}">${elementOf(content, '')}</clipPath>`)
-  const [x, y] = [content.left + fitted.x, content.top + fitted.y]
-  const scale = `${(fitted.width / natural.width).toFixed(6)} ${(fitted.height / natural.height).toFixed(6)}`
-  svg.draw(
-    `<g clip-path="url(#${clip})"><use href="#${image}" transform="translate(${num(x)} ${num(y)}) scale(${scale})"/></g>`,
-  )
+  const at = { left: content.left + fitted.x, top: content.top + fitted.y }
+  drawWithin(svg, content, image, {
+    ...at,
+    width: fitted.width / natural.width,
+    height: fitted.height / natural.height,
+  })
+}
+
+/**
+ * A picture cut to a box. @param scaled where its top left lies, and how many times as wide and high as it is it is drawn
+ *
+ * Some writers of pictures fail on a group that holds what sticks out of their canvas by more than that is wide, though it is cut off:
+ * drawn by a filter that changes nothing, it ends where the box does.
+ */
+export function drawWithin(
+  svg: SvgWriter,
+  box: Shape,
+  image: string,
+  { left, top, width, height }: { left: number; top: number; width: number; height: number },
+) {
+  const clip = svg.define('k', (id) => `<clipPath id="${id}">${elementOf(box, '')}</clipPath>`)
+  const place = `translate(${num(left)} ${num(top)}) scale(${width.toFixed(6)} ${height.toFixed(6)})`
+  const [across, down] = [box.right - box.left, box.bottom - box.top]
+  const isFarOut = box.left - left > across || box.top - top > down
+  const region = `x="${num(box.left)}" y="${num(box.top)}" width="${num(across)}" height="${num(down)}"`
+  const ending = isFarOut
+    ? svg.define(
+        'f',
+        (id) =>
+          `<filter id="${id}" filterUnits="userSpaceOnUse" ${region} color-interpolation-filters="sRGB"><feOffset/></filter>`,
+      )
+    : ''
+  const filter = ending && ` filter="url(#${ending})"`
+  svg.draw(`<g clip-path="url(#${clip})"${filter}><use href="#${image}" transform="${place}"/></g>`)
 }
