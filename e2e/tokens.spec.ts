@@ -28,6 +28,27 @@ test('all of them are seen at once, theme by theme; pressed, what uses one is se
   await expect(desk.locator('[role=treeitem][aria-selected=true]')).not.toHaveCount(0)
 })
 
+test('sizes on a scale are seen on the page before they are taken', async ({ desk }) => {
+  const heading = onSheet(desk, 'desktop', 'Ready to sow this week')
+  const size = () =>
+    heading.evaluate((element) => getComputedStyle(element.querySelector('span') ?? element).fontSize)
+  const before = await size()
+  await openTokens(desk, 'Type')
+  const scale = dialog(desk).getByRole('region', { name: 'As a scale' })
+  await setValue(desk, 'Ratio of the scale', '1.5')
+  await expect(scale.getByRole('img', { name: 'Home as it would be' })).toBeVisible()
+  await expect(scale.getByText(/Home, Desktop: \d+ px high/)).toHaveCount(2)
+  expect(await size()).toBe(before)
+  await scale.getByRole('button', { name: 'Take it' }).click()
+  // The body is its base; every size above it one and a half times the one before.
+  await expect(tokenRow(desk, 'type.body').getByRole('button', { name: 'Size of body' })).toHaveText('16')
+  await expect(tokenRow(desk, 'type.title').getByRole('button', { name: 'Size of title' })).toHaveText('24')
+  expect(await size()).not.toBe(before)
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect.poll(size).toBe(before)
+})
+
 const background = (page: Page) =>
   onSheet(page, 'desktop', 'Browse the catalogue').evaluate(
     (element) => getComputedStyle(element).backgroundColor,

@@ -5,3 +5,15 @@ export function scaleOf(base: number, ratio: number, count: number): number[] {
     lengths.push(Math.max(Math.round(base * ratio ** i), (lengths.at(-1) ?? 0) + 1))
   return lengths
 }
+
+/**
+ * Sizes of type on a modular scale: what is nearest to the base is the base, what is larger and smaller goes up and down from there in
+ * the order in which it does now; what is equal stays so. To half a px, at least 1.
+ * @param sizes px @param base px @returns px, one for each of `sizes`
+ */
+export function typeScale(sizes: readonly number[], base: number, ratio: number): number[] {
+  const steps = [...new Set(sizes)].sort((a, b) => a - b)
+  const distances = steps.map((size) => Math.abs(size - base))
+  const middle = distances.indexOf(Math.min(...distances))
+  return sizes.map((size) => Math.max(1, Math.round(base * ratio ** (steps.indexOf(size) - middle) * 2) / 2))
+}

@@ -16,8 +16,9 @@ import { setEdit } from './elsewhere'
 import { colorsInUse, sizesInUse, spacesInUse } from './in-use'
 import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from './instead'
 import { bindEdits, nearTokens } from './near'
+import { pageThen } from './page-then'
 import { onPictures, pairsOn, readingOf } from './pairs'
-import { scaleOf } from './scale'
+import { scaleOf, typeScale } from './scale'
 import { newThemeEdits, removeThemeEdits, turnedColors } from './themes'
 import { type ReadTokens, readTokensFile } from './tokens-file'
 import { tokenUses } from './uses'
@@ -388,4 +389,23 @@ describe('a tokens file', () => {
 test('a scale is whole, and always rises', () => {
   expect(scaleOf(8, 1.5, 5)).toEqual([8, 12, 18, 27, 41])
   expect(scaleOf(1, 1.05, 4)).toEqual([1, 2, 3, 4])
+})
+
+test('sizes of type go up and down from the base in their order, equal ones together', () => {
+  expect(typeScale([64, 16, 40, 14, 40, 20], 16, 1.5)).toEqual([54, 16, 36, 10.5, 36, 24])
+  expect(typeScale([12, 80], 20, 2)).toEqual([20, 40])
+  expect(typeScale([1, 2, 3, 16], 16, 4)).toEqual([1, 1, 4, 16])
+})
+
+test('a page is laid out as it would be, and stays as it is', () => {
+  const { doc, layout } = page()
+  const before = JSON.stringify(doc.toFile())
+  const at = { page: layout.page, view: layout.viewId }
+  const edit = setEdit(doc, 'space.m', undefined, dimensionValue(100))
+  const ink = setEdit(doc, 'color.ink', undefined, colorValue('#ff0000'))
+  const then = pageThen(doc, [edit, ink], at, paragraphs)
+  expect(then.layout.boxes.get('t')!.resolved.color).toBe('#ff0000')
+  expect(then.doc.tokenTable.lookup('space.m')!.value).toBe(100)
+  expect(layout.boxes.get('t')!.resolved.color).not.toBe('#ff0000')
+  expect(JSON.stringify(doc.toFile())).toBe(before)
 })

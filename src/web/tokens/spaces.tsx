@@ -1,10 +1,10 @@
 /** Spaces and other lengths, as bars of their length; a whole scale from a base and a ratio. */
-import { useState } from 'react'
 import { dimensionValue, shortName } from '../../core/document/tokens'
 import { setEdit } from '../../core/tokens/elsewhere'
 import { scaleOf } from '../../core/tokens/scale'
 import { useEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
+import { Scale } from './scale'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'
 import { useViewChoice } from './view-choice'
 
@@ -54,51 +54,15 @@ export function Spaces({ uses }: { uses: Uses }) {
           )
         }
       />
-      <div className="mt-3">
-        {names.length > 0 && (
-          <Scale
-            count={names.length}
-            onTake={(lengths) =>
-              editor.commit(
-                names.map((name, i) => edit(name, lengths[i]!)),
-                'Spaces by a scale',
-              )
-            }
-          />
-        )}
-      </div>
+      {names.length > 0 && (
+        <Scale
+          begin={{ base: 8, ratio: 2 }}
+          of={(base, ratio) => scaleOf(base, ratio, names.length)}
+          edits={(lengths) => names.map((name, i) => edit(name, lengths[i]!))}
+          label="Spaces by a scale"
+          viewId={where && 'view' in where ? where.view : doc.views[0]!.id}
+        />
+      )}
     </>
-  )
-}
-
-/** Gives all of them the steps of a scale, seen before it is taken. */
-function Scale({ count, onTake }: { count: number; onTake: (lengths: number[]) => void }) {
-  const [base, setBase] = useState(8)
-  const [ratio, setRatio] = useState(2)
-  const lengths = scaleOf(base, ratio, count)
-  return (
-    <span className="flex flex-wrap items-center gap-1.5">
-      As a scale: from
-      <NumberChip
-        label="Base of the scale"
-        value={base}
-        unit=" px"
-        context={{ min: 1, max: 200 }}
-        onChange={setBase}
-      />
-      each
-      <NumberChip
-        label="Ratio of the scale"
-        value={ratio}
-        shown={`× ${ratio}`}
-        step={0.05}
-        context={{ min: 1.05, max: 4 }}
-        onChange={setRatio}
-      />
-      <span className="tabular-nums soft">{lengths.join(', ')}</span>
-      <button type="button" className="line-button" onClick={() => onTake(lengths)}>
-        Take it
-      </button>
-    </span>
   )
 }

@@ -5,10 +5,12 @@ import { fontStack } from '../../core/handoff/css'
 import { setEdit } from '../../core/tokens/elsewhere'
 import { storedToken } from '../../core/tokens/instead'
 import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
+import { typeScale } from '../../core/tokens/scale'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { FontChoice, weightsOf } from '../spec/font-choice'
+import { Scale } from './scale'
 import { freeName, PutBack, TokenList, type Uses } from './token-row'
 import { useViewChoice } from './view-choice'
 
@@ -59,9 +61,33 @@ export function TypeStyles({ uses }: { uses: Uses }) {
           )
         }
       />
+      {names.length > 1 && (
+        <Scale
+          begin={{ base: of(nearestBody(names, of)).fontSize, ratio: 1.25 }}
+          of={(base, ratio) =>
+            typeScale(
+              names.map((name) => of(name).fontSize),
+              base,
+              ratio,
+            )
+          }
+          edits={(sizes) =>
+            names.map((name, i) =>
+              setEdit(doc, name, where, typographyValue({ ...of(name), fontSize: sizes[i]! })),
+            )
+          }
+          label="Sizes by a scale"
+          viewId={where && 'view' in where ? where.view : doc.views[0]!.id}
+        />
+      )}
     </>
   )
 }
+
+/** What running text is set in, by its name or its size. */
+const nearestBody = (names: readonly string[], of: (name: string) => Typography): string =>
+  names.find((name) => shortName(name) === 'body') ??
+  names.toSorted((a, b) => Math.abs(of(a).fontSize - 16) - Math.abs(of(b).fontSize - 16))[0]!
 
 /** All of them in two families that go together. */
 function PairingLine() {

@@ -1,0 +1,21 @@
+/** The open page as it would be with some edits: on a copy, nothing is changed. */
+import { Document } from '../document/document'
+import { applyAll } from '../edits/apply'
+import type { Edit } from '../edits/edit'
+import { PageLayout } from '../layout/page'
+import type { ParagraphCache } from '../text/paragraph-cache'
+
+/** @throws EditError when an edit does not fit */
+export function pageThen(
+  doc: Document,
+  edits: readonly Edit[],
+  at: { page: string; view: string },
+  paragraphs: ParagraphCache,
+): { doc: Document; layout: PageLayout } {
+  const { template } = doc.pages.get(at.page)!
+  const shown = new Set([at.page, ...(template === undefined ? [] : [template])])
+  const copy = Document.fromFile(structuredClone(doc.toFile(shown)))
+  applyAll(copy, [...edits])
+  const { width } = copy.view(at.view)
+  return { doc: copy, layout: new PageLayout(copy, at.page, at.view, width, paragraphs) }
+}

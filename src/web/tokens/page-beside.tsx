@@ -1,0 +1,58 @@
+/** The open page as it is and as it would be, side by side, before anything is taken. */
+import { useEffect, useState } from 'react'
+import type { Edit } from '../../core/edits/edit'
+import { pageThen } from '../../core/tokens/page-then'
+import { useEditor } from '../editor/use-editor'
+import { useRested } from '../parts/use-rested'
+import { paragraphs } from '../session/fonts'
+
+/** As much of a page as is shown, in its widths. */
+const SHOWN = 1.15
+
+type Drawn = { url: string; height: number }
+
+export function PageBeside({ edits, viewId }: { edits: readonly Edit[]; viewId: string }) {
+  const editor = useEditor()
+  const { doc, page } = editor
+  const key = useRested(JSON.stringify(edits))
+  const [drawn, setDrawn] = useState<{ now: Drawn; after: Drawn }>()
+  useEffect(() => {
+    if (!page) return
+    let isGone = false
+    const draw = async () => {
+      const { pageSvg } = await import('../../core/handoff/svg/page')
+      const picture = (list: readonly Edit[]): Drawn => {
+        const { doc: copy, layout } = pageThen(doc, list, { page: page.id, view: viewId }, paragraphs)
+        const svg = pageSvg(copy, layout, new Map(), layout.root.width * SHOWN)
+        return { url: `data:image/svg+xml,${encodeURIComponent(svg)}`, height: Math.round(layout.height) }
+      }
+      const both = { now: picture([]), after: picture(JSON.parse(key) as Edit[]) }
+      if (!isGone) setDrawn(both)
+    }
+    draw().catch(() => isGone || editor.session.showNotice('the page cannot be drawn just now; try again'))
+    return () => {
+      isGone = true
+    }
+  }, [doc, page, viewId, key, editor])
+  if (!page || !drawn) return null
+  const { name } = doc.view(viewId)
+  return (
+    <div className="mt-3 grid grid-cols-2 gap-4">
+      {(['now', 'after'] as const).map((when) => (
+        <figure key={when} className="min-w-0">
+          <figcaption className="mb-1">
+            <b>{when === 'now' ? 'Now' : 'Then'}</b>{' '}
+            <span className="text-small soft tabular-nums">
+              {page.name}, {name}: {drawn[when].height} px high
+            </span>
+          </figcaption>
+          <img
+            src={drawn[when].url}
+            alt={`${page.name} as it ${when === 'now' ? 'is' : 'would be'}`}
+            className="w-full rounded-field border border-base-content/15"
+          />
+        </figure>
+      ))}
+    </div>
+  )
+}
