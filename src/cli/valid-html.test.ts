@@ -5,8 +5,9 @@ import { expect, test } from 'vitest'
 import { Document } from '../core/document/document'
 import { openProject } from '../core/document/open'
 import { buildSite } from '../core/handoff/site'
+import { iconInWords } from '../core/icons/icon'
 import { standIns } from '../core/samples/stand-in'
-import { list, paragraph } from '../core/words/words'
+import { list, OBJECT, paragraph, type Span } from '../core/words/words'
 import { box, node, project, text } from './conformance/pieces'
 import { shelfProject } from './conformance/shelf-project'
 import { designedPage } from './parity/pages'
@@ -43,6 +44,33 @@ test('100 pages as designers make them', async () => {
   const { assets } = (await demo()).toFile()
   for (let seed = 1; seed <= 100; seed++)
     expect(await problems(Document.fromFile(designedPage(seed, assets))), `page ${seed}`).toEqual([])
+})
+
+test('icons and higher words wherever words may be', async () => {
+  const arrow = iconInWords('arrow-right', [['path', { d: 'M5 12h14' }]])
+  const icon = (look: Partial<Span> = {}): Span => ({ text: OBJECT, icon: arrow, ...look })
+  const words = (...spans: Span[]) => ({ words: [paragraph(spans)] })
+  const file = project(
+    text('One heading', { tag: 'h1' }),
+    node('button', words(icon())),
+    node('button', words({ text: 'Go on ' }, icon())),
+    node('text', { tag: 'a', link: '/', ...words(icon({ size: 2 })) }),
+    node('text', {
+      tag: 'h2',
+      ...words({ text: '12 m' }, { text: '2', script: 'sup', weight: 700 }, icon()),
+    }),
+    node('text', words({ text: 'See ' }, icon({ link: '/', color: '#112233' }), { text: ' here' })),
+    box({ tag: 'nav' }, node('text', { tag: 'a', link: '/', ...words(icon(), { text: ' Home' }) })),
+    node('text', {
+      words: [
+        {
+          type: 'bullets',
+          content: [{ type: 'item', content: [paragraph([icon({ script: 'sub' }), { text: ' seed' }])] }],
+        },
+      ],
+    }),
+  )
+  expect(await problems(Document.fromFile(file))).toEqual([])
 })
 
 test('what a parser would take apart is handed off otherwise', async () => {

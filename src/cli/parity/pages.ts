@@ -12,7 +12,7 @@ import type { Kind } from '../../core/properties/kinds'
 import type { Border } from '../../core/properties/look'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
-import { type Span, said } from '../../core/words/words'
+import { OBJECT, type Span, said } from '../../core/words/words'
 import { randomFrom } from '../random'
 
 const FAMILIES = ['Hanken Grotesk', 'Fraunces', 'Work Sans', 'Source Serif 4', 'JetBrains Mono', 'Caveat']
@@ -22,6 +22,14 @@ const WORDS =
   'seed packet harvest autumn borrow return glasshouse meadow lantern bean pepper corn plot garden kept dry cool early tall quiet late spring frost ready sown row of the and in by from with'.split(
     ' ',
   )
+
+const ARROW: Span[] = [
+  { text: ' ' },
+  {
+    text: OBJECT,
+    icon: { name: 'arrow-right', data: 'M20.8 50L79.2 50M50 20.8L79.2 50L50 79.2', line: 8.33 },
+  },
+]
 
 class Designer {
   private count = 0
@@ -180,7 +188,7 @@ class Designer {
     return this.node('button', {
       ...this.look(),
       rotate: 0,
-      words: said(this.words(1, 3)),
+      words: said([{ text: this.words(1, 3) }, ...(this.chance(0.2) ? ARROW : [])]),
       fontSize: this.one([14, 15, 16]),
       fontWeight: this.one([500, 600, 700]),
       color: this.one(INKS),
