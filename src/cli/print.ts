@@ -12,10 +12,11 @@ import { buildSite, type SiteFiles } from '../core/handoff/site'
 import { fillsSvg, pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
-import { type Fill, isInBorder, shownItems } from '../core/properties/items'
+import { isInBorder, shownItems } from '../core/properties/items'
 import { fineNoiseTile, noiseNamed } from '../core/properties/noise'
 import type { SiteViewer } from './browser'
 import { CHROMIUM } from './chromium'
+import { drawFillsByTone } from './tone-fills'
 
 /** A page at one view. `scale`: device pixels for one CSS px. */
 export type Printed = { doc: Document; blobs: Blobs; layout: PageLayout }
@@ -42,7 +43,7 @@ function forPaper(site: SiteFiles, page: Printed): SiteFiles {
   )
   return {
     ...site,
-    text: new Map(site.text).set('styles.css', `${fine}${CUT}${fillsDrawn(page)}`),
+    text: new Map(site.text).set('styles.css', `${fine}${CUT}${tilesDrawn(page)}`),
     pictures: new Map([...site.pictures, ...noises]),
   }
 }
@@ -60,22 +61,19 @@ function fineNoises({ doc }: Printed): Map<string, Uint8Array> {
 /** Device pixels for one CSS px in what is drawn for paper. */
 const FINE = 3
 
-/** What programs that show a PDF do not agree on (Compositing 1 §5.8.2, non-separable blend modes). */
-const BY_TONE: ReadonlySet<string> = new Set(['hue', 'saturation', 'color', 'luminosity'])
-
-const isTiled = (fill: Fill) => fill.kind === 'pattern' || (fill.kind === 'picture' && fill.fit === 'tile')
-
 /**
- * Fills drawn by our own writer. What goes on in tiles Chromium draws for paper as a picture of the whole page that has a million
- * pixels at most, and so the coarser the taller the page is; and what is mixed by its tone looks otherwise in each viewer.
+ * What goes on in tiles, drawn by our own writer. Chromium draws it for paper as a picture of the whole page that has a million pixels
+ * at most, and so the coarser the taller the page is.
  */
-function fillsDrawn({ doc, blobs, layout }: Printed): string {
+function tilesDrawn({ doc, blobs, layout }: Printed): string {
   const rules: string[] = []
   for (const box of layout.visible()) {
     const fills = shownItems(box.resolved.fills)
-    const isDrawn = fills.some((fill) => isTiled(fill) || BY_TONE.has(fill.blend ?? 'normal'))
+    const isTiled = fills.some(
+      (fill) => fill.kind === 'pattern' || (fill.kind === 'picture' && fill.fit === 'tile'),
+    )
     // What is in the border is another layer.
-    if (!isDrawn || fills.some(isInBorder) || box.node.kind === 'shape' || box.width < 1 || box.height < 1)
+    if (!isTiled || fills.some(isInBorder) || box.node.kind === 'shape' || box.width < 1 || box.height < 1)
       continue
     const png = new Resvg(fillsSvg(doc, layout, blobs, box), { fitTo: { mode: 'zoom', value: FINE } })
       .render()
@@ -148,6 +146,7 @@ class BrowserPrinter implements Printer {
   /** Vectors, words that can be selected, links; one sheet of paper a page. */
   async pdf(page: Printed): Promise<Uint8Array> {
     const { width, height } = await this.show(page)
+    await drawFillsByTone(this.viewer.page, page.layout, FINE)
     await this.viewer.page.emulateMedia({ media: 'screen' })
     const scale = paperScale(width)
     const inches = (size: number) => `${Math.ceil(size * POINTS * scale) / 72}in`
