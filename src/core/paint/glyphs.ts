@@ -1,6 +1,6 @@
 /** Glyphs as they are set on the lines of a text. */
 import { fromLeft, type Stretch } from '../text/bidi'
-import { spacesIn } from '../text/paragraph'
+import { spacesIn } from '../text/line'
 import type { GlyphRun } from '../text/shape'
 import type { PlacedLine } from './lines'
 

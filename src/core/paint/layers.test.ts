@@ -5,7 +5,7 @@ import { at, box, exactly, lay } from '../arrange/test-page'
 import type { NodeTree } from '../document/schema'
 import { turnBack } from '../layout/rect'
 import type { Props } from '../properties/table'
-import { type Line, shownText } from '../text/paragraph'
+import { type Line, shownText } from '../text/line'
 import { paintedBlocks } from './layers'
 
 const order = (children: NodeTree[], props: Props = { flow: 'row' }) => {

@@ -2,8 +2,9 @@
 import { textOffset } from '../layout/baseline'
 import type { LayoutBox } from '../layout/box'
 import type { Rect } from '../layout/rect'
+import { type Line, spacesIn, spreadOf } from '../text/line'
 import type { Marker } from '../text/marker'
-import { type Line, type Paragraph, spacesIn, spreadOf } from '../text/paragraph'
+import type { Paragraph } from '../text/paragraph'
 import { holdsLinks } from '../words/parts'
 
 export type PlacedLine = {

@@ -5,7 +5,7 @@ import { defaultsOf, type Props, type Resolved } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said, type Words } from '../words/words'
 import { FontLibrary } from './fonts'
-import { shownText } from './paragraph'
+import { shownText } from './line'
 import { Typeset } from './typeset'
 
 const fonts = new FontLibrary()

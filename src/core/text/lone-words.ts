@@ -1,6 +1,7 @@
 /** Words that stand alone on the last line of a paragraph: they look left over. */
 import type { PageLayout } from '../layout/page'
-import { type Line, type Paragraph, shownText } from './paragraph'
+import { type Line, shownText } from './line'
+import type { Paragraph } from './paragraph'
 
 /** Fewer letters than this in all are a label, not a paragraph. */
 const LEAST = 25

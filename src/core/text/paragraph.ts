@@ -1,43 +1,20 @@
 /** A paragraph: styled spans, shaped once, wrapped at any width. */
 import type { Resolved } from '../properties/table'
 import type { LineHeight } from '../properties/values'
-import { OBJECT, type Span } from '../words/words'
+import type { Span } from '../words/words'
 import type { Direction } from './bidi'
 import { isLeadingHyphen, lineBreaks, SOFT_HYPHEN } from './breaks'
 import { FittingText } from './fitting-text'
 import type { FontLibrary } from './fonts'
 import { FoundLines } from './found-lines'
 import { iconExtent } from './icon-box'
+import { type Ending, type Line, spacesIn, spreadOf } from './line'
 import { type Extent, extentOf, unite } from './line-box'
 import { balanceLines, endPrettily } from './rebroken'
 import { raised } from './script-box'
-import { type GlyphRun, shapeAlone } from './shape'
+import { shapeAlone } from './shape'
 import { type Boxed, baseStyle, holding, type Piece, type PieceStyle } from './shaped-text'
 import { UNIT, upToUnit } from './unit'
-
-export type Line = {
-  /** UTF-16 range in the paragraph's text, without the spaces that hang at its end. */
-  start: number
-  end: number
-  /** px, without hanging spaces. */
-  width: number
-  /** px from the paragraph's top. */
-  top: number
-  height: number
-  /** px from the line's top to its baseline. */
-  baseline: number
-  /** Shown at the line's end where it breaks at a soft hyphen. */
-  hyphen?: Ending
-  /** Shown at the end of the last of the lines that there may be: in the text's own style. */
-  ellipsis?: Ending
-  /** px that it was before it was cut off for the ellipsis: by that it is aligned. */
-  whole?: number
-  /** px that every space is wider, where it was set flush on both sides before that. */
-  spread?: number
-}
-
-/** What stands at the end of a line and is not in the text. `runs` begin at 0, not where the line ends. */
-export type Ending = { text: string; width: number; runs: GlyphRun[]; color?: string }
 
 /** The hyphen shown at a soft one, and what stands in where a font has none (CSS Text 3 §5.4.1). */
 const HYPHEN = '\u2010'
@@ -53,28 +30,8 @@ const HANGS = new Set([' ', '\n', '\u3000'])
 /** Of the paragraph that was broken last. */
 const found = new FoundLines()
 
-/** The spaces that grow when a line is stretched (CSS Text 3 §7.4.1). */
-const SPACES = /[ \u00a0]/g
-
-export const spacesIn = (text: string, start: number, end: number) =>
-  text.slice(start, end).match(SPACES)?.length ?? 0
-
-/** What is left of the room, px, shared out among the spaces of a line; of one that ends by itself nothing is. */
-export function spreadOf(text: string, line: Line, room: number): number {
-  if (text.slice(line.end).trimStart() === '' || /^ *\n/.test(text.slice(line.end, line.end + 40))) return 0
-  const spaces = spacesIn(text, line.start, line.end)
-  return spaces === 0 ? 0 : Math.max(0, (room - line.width) / spaces)
-}
-
 /** A line of no height. */
 const FLAT: LineHeight = { ratio: 0 }
-
-/** What is not seen of a text as a letter. */
-const UNSHOWN = new RegExp(`[${SOFT_HYPHEN}${OBJECT}]`, 'g')
-
-/** The characters of a line as they show: soft hyphens only where the line breaks at one; icons are none. */
-export const shownText = (text: string, line: Line): string =>
-  text.slice(line.start, line.end).replace(UNSHOWN, '') + (line.hyphen?.text ?? line.ellipsis?.text ?? '')
 
 export class Paragraph extends FittingText {
   /** Widest unbreakable stretch, px. */

@@ -5,9 +5,10 @@ import { type Words, withMarks } from '../words/words'
 import { type Direction, directionOf } from './bidi'
 import type { FontLibrary } from './fonts'
 import { hyphenated } from './hyphenation'
+import { type Line, wordsShown } from './line'
 import { type SeenEnds, seenEnds } from './line-ends'
 import { type Marker, markerIn } from './marker'
-import { type Line, Paragraph } from './paragraph'
+import { Paragraph } from './paragraph'
 import { downToUnit } from './unit'
 
 /** How far the items of a list stand in, in the text's size (em). */
@@ -73,6 +74,11 @@ export class Typeset {
   /** The characters that are set. */
   get text(): string {
     return this.sets.map(({ paragraph }) => paragraph.text).join('\n')
+  }
+
+  /** What is read out: no soft hyphens, and nothing for icons. */
+  get said(): string {
+    return wordsShown(this.text).trim()
   }
 
   /** Height at a width, px; mostly without making lines. */
