@@ -97,7 +97,7 @@ export function outlineEdits(
       ...shared(node.props),
       form: { form: 'path', data },
       paint: box.resolved.color ?? '#000000',
-      alt: box.typeset.text.replaceAll('\u00ad', ''),
+      alt: box.typeset.said,
       ...sidesIn(widest!.id),
     } as NodeTree['props'],
     overrides: Object.fromEntries(overrides) as NodeTree['overrides'],

@@ -42,6 +42,9 @@ function looks(look: Look, write: Writing): [name: string, declaration: string][
   return out
 }
 
+const declared = (list: readonly (readonly [string, string])[]) =>
+  list.map((each) => each.join(': ')).join(';\n  ')
+
 /** Rules that words need, by selector: added to `rules`. @param ownLinks whether links in it are links */
 export function rulesForWords(
   words: Words | undefined,
@@ -50,16 +53,10 @@ export function rulesForWords(
   rules: Map<string, string>,
 ) {
   for (const { look, icon } of looksIn(words)) {
-    if (icon) rules.set(`.${ICON_CLASS}`, ICON_DECLARATIONS.map((each) => each.join(': ')).join(';\n  '))
+    if (icon) rules.set(`.${ICON_CLASS}`, declared(ICON_DECLARATIONS))
     for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
     if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
-    if (look.script)
-      rules.set(
-        look.script,
-        scriptDeclarations(look.script)
-          .map((each) => each.join(': '))
-          .join(';\n  '),
-      )
+    if (look.script) rules.set(look.script, declared(scriptDeclarations(look.script)))
     if (look.code) rules.set('code', `font-family: ${fontStack(CODE_FAMILY)}`)
     if (look.link !== undefined && ownLinks) rules.set(`.${LINK_CLASS}`, 'text-decoration: underline')
   }

@@ -1,6 +1,6 @@
 /** From the document's spans to the characters that are shaped: white space collapsed, case applied. */
 import type { Resolved } from '../properties/table'
-import type { Span } from '../words/words'
+import { OBJECT, type Span } from '../words/words'
 
 const words = new Intl.Segmenter('en', { granularity: 'word' })
 /** Chromium begins a word behind these, other than UAX #29. */
@@ -88,6 +88,8 @@ export function collapseSpaces(spans: readonly Span[]): Span[] {
     const own = out[out.length - 1]!
     let text = ''
     for (const char of span.text.replace(/\r\n?/g, '\n')) {
+      // What stands for an icon stands for nothing where there is none.
+      if (char === OBJECT && !span.icon) continue
       const space = char === ' ' || char === '\t' || char === '\f'
       if (space && (previous === ' ' || previous === '\n')) continue
       if (char === '\n' && previous === ' ') {

@@ -114,6 +114,22 @@ describe('an icon handed off', () => {
     expect(Number(found![1])).toBeCloseTo(x + paragraph.advances[10]!, 1)
     expect(svg).toContain('aria-label="Read more"')
   })
+  test('a fill that is seen in the words is not seen in it: it stays in their ink, there as in the browser', () => {
+    const fills = { a: { order: 'a0', kind: 'color' as const, color: '#aa0000' } }
+    const { doc, layout } = laid(MORE, { fills, fillsIn: 'words' })
+    const svg = pageSvg(doc, layout, new Map())
+    const [, masked] = /<mask[^>]*>(.*?)<\/mask>/.exec(svg)!
+    expect(masked).toContain('<use')
+    expect(masked).not.toContain(ARROW.data)
+    expect(svg).toMatch(new RegExp(`stroke="#224433"[^>]*><path d="${ARROW.data}"`))
+    expect(svg).toContain('aria-label="Read more"')
+    expect(html(doc)).toContain('Read more <svg')
+  })
+  test('what stands for one where there is none stands for nothing', () => {
+    const { doc, layout } = laid([{ text: `a${OBJECT}b` }])
+    expect(layout.placed('t')[0]!.paragraph.text).toBe('ab')
+    expect(html(doc)).toContain('>ab<')
+  })
   test('no outline is made of it', () => {
     const { doc, layout } = laid(MORE)
     expect(outlineEdits(doc, layout, doc.node('t'), 'Text', makeId)).toContain('an icon')

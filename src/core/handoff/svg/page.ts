@@ -18,9 +18,9 @@ import { cutOf, filterOf } from './effects'
 import { drawFills } from './fills'
 import { drawPicture } from './pictures'
 import { Canvas, reachOf, type Turn, turnedArea } from './reach'
-import { type Area, drawInnerShadow, drawShadow, shadowArea } from './shadow'
-import { inset, pathOf, type Shape, shape, spread } from './shapes'
-import { drawWords, type Spot } from './words'
+import { drawInnerShadow, drawShadow, shadowArea } from './shadow'
+import { type Area, inset, pathOf, type Shape, shape, spread } from './shapes'
+import { drawIconsAlone, drawLetters, drawWords, type Spot } from './words'
 import { painted, SvgWriter } from './writer'
 
 class PageWriter {
@@ -117,7 +117,10 @@ class PageWriter {
   private turns(box: LayoutBox): Turn[] {
     const turns: Turn[] = []
     if (this.spot(box).level) return turns
-    for (let at: LayoutBox | null = box; at; at = at.parent) turns.push(...[this.turn(at) ?? []].flat())
+    for (let at: LayoutBox | null = box; at; at = at.parent) {
+      const turn = this.turn(at)
+      if (turn) turns.push(turn)
+    }
     return turns
   }
 
@@ -152,6 +155,7 @@ class PageWriter {
     if (this.isOff(box, reach)) return
     const foothold = this.canvas.foothold(reach, this.turns(box))
     svg.draw(foothold)
+    // Its area may be off where the block is not: a filter, too, needs a pixel.
     const isSeen = (shadow: Shadow) => !this.isOff(box, shadowArea(shadow.inset ? inner : outer, shadow))
     for (const shadow of shadows) if (!shadow.inset && isSeen(shadow)) drawShadow(svg, outer, shadow)
     if (box.node.kind === 'shape') return this.shape(box)
@@ -160,7 +164,7 @@ class PageWriter {
     if (inWords && (box === this.last || this.isOff(box, outer))) return
     if (inWords)
       svg.draw(
-        `<g role="img" aria-label="${htmlAttribute(box.typeset?.text ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
+        `<g role="img" aria-label="${htmlAttribute(box.typeset?.said ?? '')}" mask="url(#${this.wordsMask(box, outer)})">`,
       )
     if (!this.isOff(box, outer)) drawFills(svg, this, outer, inner, fills)
     if (inWords) svg.draw('</g>')
@@ -176,7 +180,7 @@ class PageWriter {
       })),
     )
     if (box.flow === Flow.Picture) this.picture(box, outer)
-    else if (box.typeset && !inWords && box !== this.last) this.words(box, foothold)
+    else if (box.typeset && box !== this.last) this.words(box, foothold, inWords ? drawIconsAlone : drawWords)
   }
 
   /** In its colours, or what is filled in its place. */
@@ -241,7 +245,7 @@ class PageWriter {
   private wordsMask(box: LayoutBox, outer: Shape): string {
     return this.mask(
       outer,
-      this.svg.aside(() => drawWords(this.svg, box, this.spot(box))),
+      this.svg.aside(() => drawLetters(this.svg, box, this.spot(box))),
     )
   }
 
@@ -261,10 +265,10 @@ class PageWriter {
     this.svg.draw(`<g ${named}>${path('')}${tips.join('')}</g>`)
   }
 
-  private words(box: LayoutBox, foothold: string) {
+  private words(box: LayoutBox, foothold: string, draw: typeof drawWords) {
     const { svg } = this
     if (box.clip) svg.draw(`<g${this.cut([box])}>${foothold}`)
-    drawWords(svg, box, this.spot(box))
+    draw(svg, box, this.spot(box))
     if (box.clip) svg.draw('</g>')
   }
 }

@@ -6,8 +6,8 @@ import type { LayoutBox } from '../../layout/box'
 import { placedLines } from '../../paint/lines'
 import { num } from '../../properties/css-text'
 import { shownItems } from '../../properties/items'
-import { type Area, shadowArea } from './shadow'
-import { type Shape, spread } from './shapes'
+import { shadowArea } from './shadow'
+import { type Area, type Shape, spread } from './shapes'
 import type { Spot } from './words'
 
 /** px that a tip reaches beside its line, in widths of the line. */

@@ -1,11 +1,8 @@
 /** The shadow behind a block. */
 import { num } from '../../properties/css-text'
 import type { Shadow } from '../../properties/items'
-import { elementOf, moved, pathOf, type Shape, spread } from './shapes'
+import { type Area, elementOf, moved, pathOf, type Shape, shape, spread } from './shapes'
 import { painted, type SvgWriter } from './writer'
-
-/** On whole px. */
-export type Area = { left: number; top: number; right: number; bottom: number }
 
 /** Three standard deviations, of which blur is two. */
 const reachOf = ({ blur }: Shadow) => Math.ceil(blur * 1.5) + 1
@@ -51,7 +48,8 @@ export function drawInnerShadow(svg: SvgWriter, inner: Shape, shadow: Shadow) {
   const { x, y, blur, color } = shadow
   if (inner.right <= inner.left || inner.bottom <= inner.top) return
   const hole = moved(spread(inner, -shadow.spread), x, y)
-  const around = shapeOf(shadowArea(inner, shadow))
+  const { left, top, right, bottom } = shadowArea(inner, shadow)
+  const around = shape(left, top, right, bottom)
   const isOpen = hole.right > hole.left && hole.bottom > hole.top
   const data = `${pathOf(around)}${isOpen ? pathOf(hole) : ''}`
   const within = svg.define('k', (id) => `<clipPath id="${id}"><path d="${pathOf(inner)}"/></clipPath>`)
@@ -60,9 +58,6 @@ export function drawInnerShadow(svg: SvgWriter, inner: Shape, shadow: Shadow) {
     `<g clip-path="url(#${within})"><path d="${data}" fill-rule="evenodd" ${painted('fill', color)}${filter}/></g>`,
   )
 }
-
-const SHARP = { x: 0, y: 0 }
-const shapeOf = (area: Area): Shape => ({ ...area, radii: [SHARP, SHARP, SHARP, SHARP] })
 
 /** The attribute that blurs, with what it needs; none without blur. */
 function blurred(svg: SvgWriter, blur: number, { left, top, right, bottom }: Area): string {

@@ -1,14 +1,11 @@
 /** Rectangles with round corners, as paths. Lengths px. */
 import { num } from '../../properties/css-text'
 
+/** px from the page's top left. */
+export type Area = { left: number; top: number; right: number; bottom: number }
+
 /** Edges from the page's top left; the corners' radii across and down, from the top left clockwise. */
-export type Shape = {
-  left: number
-  top: number
-  right: number
-  bottom: number
-  radii: readonly { x: number; y: number }[]
-}
+export type Shape = Area & { radii: readonly { x: number; y: number }[] }
 
 const SHARP = { x: 0, y: 0 }
 

@@ -6,7 +6,6 @@ import { num } from '../../properties/css-text'
 import { iconExtent, iconSide } from '../../text/icon-box'
 import { SCRIPT_SIZE } from '../../text/script-box'
 import type { Piece, PieceStyle } from '../../text/shaped-text'
-import { OBJECT } from '../../words/words'
 import { htmlAttribute } from '../escape'
 import { iconPath } from '../inline-icon'
 import { inkBetween } from './ink'
@@ -18,30 +17,47 @@ type Gap = [number, number]
 
 export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
   const lines = placedLines(box)
-  const { text } = box.typeset!
-  if (lines.length === 0 || text.trim() === '') return
-  const said = htmlAttribute(text.replaceAll('\u00ad', '').replaceAll(OBJECT, '').trim())
-  svg.draw(said === '' ? '<g>' : `<g role="img" aria-label="${said}">`)
+  if (lines.length === 0 || box.typeset!.text.trim() === '') return
+  const { said } = box.typeset!
+  svg.draw(said === '' ? '<g>' : `<g role="img" aria-label="${htmlAttribute(said)}">`)
   for (const placed of lines) drawLine(svg, box, placed, spot)
+  for (const placed of lines) drawIcons(svg, box, placed, spot)
   svg.draw('</g>')
+}
+
+/** The letters alone, and the icons alone: a fill that is seen in the words is not seen in these. */
+export function drawLetters(svg: SvgWriter, box: LayoutBox, spot: Spot) {
+  for (const placed of placedLines(box)) drawLine(svg, box, placed, spot)
+}
+export function drawIconsAlone(svg: SvgWriter, box: LayoutBox, spot: Spot) {
+  for (const placed of placedLines(box)) drawIcons(svg, box, placed, spot)
+}
+
+/** Baselines lie on whole px, as in the browser, where the page is not turned. */
+const baselineAt = ({ top, level }: Spot, baseline: number) =>
+  level ? Math.round(top + baseline) : top + baseline
+
+function drawIcons(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot) {
+  const set = new LineGlyphs(placed, spot.left)
+  for (const { piece, part } of set.pieces) {
+    const { icon, raise = 0, color } = piece.style
+    if (!icon) continue
+    const baseline = baselineAt(spot, placed.baseline - raise)
+    for (const [left] of set.extents(part)) drawIcon(svg, piece.style, left, baseline, inkOf(svg, box, color))
+  }
 }
 
 function drawLine(svg: SvgWriter, box: LayoutBox, placed: PlacedLine, spot: Spot) {
   const { line, marker } = placed
   const set = new LineGlyphs(placed, spot.left)
-  const exact = spot.top + placed.baseline
-  const at = (raise = 0) => (spot.level ? Math.round(exact - raise) : exact - raise)
-  const baseline = at()
+  const baseline = baselineAt(spot, placed.baseline)
   if (marker) drawGlyphs(svg, set.marker, baseline, inkOf(svg, box, marker.style.color), marker.style.italic)
   for (const { piece, part } of set.pieces) {
-    const glyphs = { all: set.of(part), baseline: at(piece.style.raise) }
-    const extents = set.extents(part)
     // No line lies under an icon, or through it: it is no word.
-    if (piece.style.icon) {
-      for (const [left] of extents)
-        drawIcon(svg, piece.style, left, glyphs.baseline, inkOf(svg, box, piece.style.color))
-      continue
-    }
+    if (piece.style.icon) continue
+    const { raise = 0 } = piece.style
+    const glyphs = { all: set.of(part), baseline: baselineAt(spot, placed.baseline - raise) }
+    const extents = set.extents(part)
     // Lines under words lie below them, lines through words over them (CSS Text Decoration 3 §2.5).
     for (const gap of extents) underlines(svg, box, piece, glyphs, baseline, gap)
     drawGlyphs(svg, glyphs.all, glyphs.baseline, inkOf(svg, box, piece.style.color), piece.style.italic)
