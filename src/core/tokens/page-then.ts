@@ -9,7 +9,7 @@ import type { ParagraphCache } from '../text/paragraph-cache'
 export function pageThen(
   doc: Document,
   edits: readonly Edit[],
-  at: { page: string; view: string },
+  at: { page: string; view: string; theme: string | undefined },
   paragraphs: ParagraphCache,
 ): { doc: Document; layout: PageLayout } {
   const { template } = doc.pages.get(at.page)!
@@ -17,5 +17,5 @@ export function pageThen(
   const copy = Document.fromFile(structuredClone(doc.toFile(shown)))
   applyAll(copy, [...edits])
   const { width } = copy.view(at.view)
-  return { doc: copy, layout: new PageLayout(copy, at.page, at.view, width, paragraphs) }
+  return { doc: copy, layout: new PageLayout(copy, at.page, at.view, width, paragraphs, undefined, at.theme) }
 }

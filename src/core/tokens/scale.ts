@@ -1,9 +1,23 @@
+/** Scales of lengths and of sizes of type. */
+import { shortName } from '../document/tokens'
+
 /** A modular scale: whole px, each `ratio` times the one before, and always larger. @param base px */
 export function scaleOf(base: number, ratio: number, count: number): number[] {
   const lengths: number[] = []
   for (let i = 0; i < count; i++)
     lengths.push(Math.max(Math.round(base * ratio ** i), (lengths.at(-1) ?? 0) + 1))
   return lengths
+}
+
+/** What browsers set running text in, px. */
+const RUNNING = 16
+
+/** The type style that running text is set in: called so, or of about its size. @param styles not empty */
+export function bodyStyle<T extends { name: string; fontSize: number }>(styles: readonly T[]): T {
+  const off = ({ fontSize }: T) => Math.abs(fontSize - RUNNING)
+  return (
+    styles.find(({ name }) => shortName(name) === 'body') ?? styles.toSorted((a, b) => off(a) - off(b))[0]!
+  )
 }
 
 /**

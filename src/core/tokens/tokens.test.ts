@@ -18,7 +18,6 @@ import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from './
 import { bindEdits, nearTokens } from './near'
 import { pageThen } from './page-then'
 import { onPictures, pairsOn, readingOf } from './pairs'
-import { scaleOf, typeScale } from './scale'
 import { newThemeEdits, removeThemeEdits, turnedColors } from './themes'
 import { type ReadTokens, readTokensFile } from './tokens-file'
 import { tokenUses } from './uses'
@@ -386,21 +385,10 @@ describe('a tokens file', () => {
   ])('%# is refused with a reason', (tree, reason) => expect(read(tree)).toContain(reason))
 })
 
-test('a scale is whole, and always rises', () => {
-  expect(scaleOf(8, 1.5, 5)).toEqual([8, 12, 18, 27, 41])
-  expect(scaleOf(1, 1.05, 4)).toEqual([1, 2, 3, 4])
-})
-
-test('sizes of type go up and down from the base in their order, equal ones together', () => {
-  expect(typeScale([64, 16, 40, 14, 40, 20], 16, 1.5)).toEqual([54, 16, 36, 10.5, 36, 24])
-  expect(typeScale([12, 80], 20, 2)).toEqual([20, 40])
-  expect(typeScale([1, 2, 3, 16], 16, 4)).toEqual([1, 1, 4, 16])
-})
-
 test('a page is laid out as it would be, and stays as it is', () => {
   const { doc, layout } = page()
   const before = JSON.stringify(doc.toFile())
-  const at = { page: layout.page, view: layout.viewId }
+  const at = { page: layout.page, view: layout.viewId, theme: undefined }
   const edit = setEdit(doc, 'space.m', undefined, dimensionValue(100))
   const ink = setEdit(doc, 'color.ink', undefined, colorValue('#ff0000'))
   const then = pageThen(doc, [edit, ink], at, paragraphs)

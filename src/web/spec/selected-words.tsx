@@ -13,6 +13,7 @@ import {
 import { useSyncExternalStore } from 'react'
 import type { Node } from '../../core/document/document'
 import { linkFrom, linkProblem, linkShown } from '../../core/properties/links'
+import type { Script } from '../../core/text/script-box'
 import { MIXED } from '../../core/words/selection'
 import type { Look } from '../../core/words/words'
 import { useEditor } from '../editor/use-editor'
@@ -90,6 +91,10 @@ function Switches({ typing }: { typing: Typing }) {
     on: look[name] ?? false,
     press: () => typing.toggle(name),
   })
+  const script = (which: Script): { on: boolean | typeof MIXED; press: () => void } => ({
+    on: look.script === MIXED ? MIXED : look.script === which,
+    press: () => typing.toggleScript(which),
+  })
   return (
     <div className="flex min-h-7.5 items-center gap-0.5">
       <Switch
@@ -109,18 +114,10 @@ function Switches({ typing }: { typing: Typing }) {
       <Switch label="Struck through" {...toggle('strike')}>
         <Strikethrough {...ICON} />
       </Switch>
-      <Switch
-        label="Superscript"
-        on={look.script === MIXED ? MIXED : look.script === 'sup'}
-        press={() => typing.toggleScript('sup')}
-      >
+      <Switch label="Superscript" {...script('sup')}>
         <Superscript {...ICON} />
       </Switch>
-      <Switch
-        label="Subscript"
-        on={look.script === MIXED ? MIXED : look.script === 'sub'}
-        press={() => typing.toggleScript('sub')}
-      >
+      <Switch label="Subscript" {...script('sub')}>
         <Subscript {...ICON} />
       </Switch>
       <Switch label="Code" {...toggle('code')}>

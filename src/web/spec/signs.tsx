@@ -1,5 +1,5 @@
 /** Signs and icons by name, put where one writes. */
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { iconPath } from '../../core/handoff/inline-icon'
 import { signsFor } from '../../core/words/signs'
 import type { Icon } from '../../core/words/words'
@@ -11,8 +11,6 @@ import type { Typing } from '../text/typing'
 
 /** Icons that are shown at once. */
 const MOST_ICONS = 56
-const GRID = 'grid grid-cols-8 gap-0.5'
-const CELL = 'plain-button grid size-7.5 place-items-center p-0 text-title'
 
 export function Signs({ typing }: { typing: Typing }) {
   return (
@@ -26,7 +24,7 @@ function Found({ typing, close }: { typing: Typing; close: () => void }) {
   const [sought, setSought] = useState('')
   const icons = useIcons(true)
   const signs = signsFor(sought)
-  const drawn = foundIcons(icons, sought)
+  const drawn = iconsFor(icons, sought)
   const write = (sign: string) => {
     close()
     typing.insert(sign)
@@ -56,50 +54,47 @@ function Found({ typing, close }: { typing: Typing; close: () => void }) {
         </p>
       )}
       <div className="grid max-h-64 gap-2 overflow-y-auto">
-        {signs.length > 0 && (
-          <section aria-label="Signs">
-            <h4 className="px-1 pb-0.5 text-small soft">Signs</h4>
-            <div className={GRID}>
-              {signs.map(({ sign, name, shown = sign }) => (
-                <button
-                  key={name}
-                  type="button"
-                  data-option
-                  className={CELL}
-                  title={name}
-                  aria-label={name}
-                  onClick={() => write(sign)}
-                >
-                  {shown}
-                </button>
-              ))}
-            </div>
-          </section>
-        )}
-        {drawn.length > 0 && (
-          <section aria-label="Icons">
-            <h4 className="px-1 pb-0.5 text-small soft">Icons, as large as the words</h4>
-            <div className={GRID}>
-              {drawn.map(({ icon, words }) => (
-                <button
-                  key={icon.name}
-                  type="button"
-                  data-option
-                  className={CELL}
-                  title={words}
-                  aria-label={words}
-                  onClick={() => draw(icon)}
-                >
-                  <Drawing icon={icon} />
-                </button>
-              ))}
-            </div>
-          </section>
-        )}
+        <Grid title="Signs">
+          {signs.map(({ sign, name, shown = sign }) => (
+            <Cell key={name} name={name} onTake={() => write(sign)}>
+              {shown}
+            </Cell>
+          ))}
+        </Grid>
+        <Grid title="Icons, as large as the words">
+          {drawn.map(({ icon, words }) => (
+            <Cell key={icon.name} name={words} onTake={() => draw(icon)}>
+              <Drawing icon={icon} />
+            </Cell>
+          ))}
+        </Grid>
       </div>
     </div>
   )
 }
+
+function Grid({ title, children }: { title: string; children: readonly ReactNode[] }) {
+  if (children.length === 0) return null
+  return (
+    <section aria-label={title}>
+      <h4 className="px-1 pb-0.5 text-small soft">{title}</h4>
+      <div className="grid grid-cols-8 gap-0.5">{children}</div>
+    </section>
+  )
+}
+
+const Cell = ({ name, onTake, children }: { name: string; onTake: () => void; children: ReactNode }) => (
+  <button
+    type="button"
+    data-option
+    className="plain-button grid size-7.5 place-items-center p-0 text-title"
+    title={name}
+    aria-label={name}
+    onClick={onTake}
+  >
+    {children}
+  </button>
+)
 
 const Drawing = ({ icon }: { icon: Icon }) => (
   <svg
@@ -116,7 +111,7 @@ const Drawing = ({ icon }: { icon: Icon }) => (
   />
 )
 
-const foundIcons = (icons: Icons | undefined, sought: string) =>
+const iconsFor = (icons: Icons | undefined, sought: string) =>
   (icons?.find(sought) ?? [])
     .slice(0, MOST_ICONS)
     .map(({ name, drawing }) => ({ icon: icons!.inWords(name, drawing), words: icons!.words(name) }))

@@ -15,14 +15,18 @@ export function PageBeside({ edits, viewId }: { edits: readonly Edit[]; viewId: 
   const editor = useEditor()
   const { doc, page } = editor
   const key = useRested(JSON.stringify(edits))
+  const version = useRested(editor.session.documentVersion)
+  const theme = editor.layout?.theme
   const [drawn, setDrawn] = useState<{ now: Drawn; after: Drawn }>()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
   useEffect(() => {
     if (!page) return
     let isGone = false
     const draw = async () => {
       const { pageSvg } = await import('../../core/handoff/svg/page')
       const picture = (list: readonly Edit[]): Drawn => {
-        const { doc: copy, layout } = pageThen(doc, list, { page: page.id, view: viewId }, paragraphs)
+        const at = { page: page.id, view: viewId, theme }
+        const { doc: copy, layout } = pageThen(doc, list, at, paragraphs)
         const svg = pageSvg(copy, layout, new Map(), layout.root.width * SHOWN)
         return { url: `data:image/svg+xml,${encodeURIComponent(svg)}`, height: Math.round(layout.height) }
       }
@@ -33,7 +37,7 @@ export function PageBeside({ edits, viewId }: { edits: readonly Edit[]; viewId: 
     return () => {
       isGone = true
     }
-  }, [doc, page, viewId, key, editor])
+  }, [doc, page?.id, viewId, theme, key, version, editor])
   if (!page || !drawn) return null
   const { name } = doc.view(viewId)
   return (

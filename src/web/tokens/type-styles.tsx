@@ -5,7 +5,7 @@ import { fontStack } from '../../core/handoff/css'
 import { setEdit } from '../../core/tokens/elsewhere'
 import { storedToken } from '../../core/tokens/instead'
 import { PAIRINGS, pairingEdits } from '../../core/tokens/pairings'
-import { typeScale } from '../../core/tokens/scale'
+import { bodyStyle, typeScale } from '../../core/tokens/scale'
 import { useEditor } from '../editor/use-editor'
 import { Choice } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -63,7 +63,7 @@ export function TypeStyles({ uses }: { uses: Uses }) {
       />
       {names.length > 1 && (
         <Scale
-          begin={{ base: of(nearestBody(names, of)).fontSize, ratio: 1.25 }}
+          begin={{ base: bodyStyle(names.map((name) => ({ name, ...of(name) }))).fontSize, ratio: 1.25 }}
           of={(base, ratio) =>
             typeScale(
               names.map((name) => of(name).fontSize),
@@ -83,11 +83,6 @@ export function TypeStyles({ uses }: { uses: Uses }) {
     </>
   )
 }
-
-/** What running text is set in, by its name or its size. */
-const nearestBody = (names: readonly string[], of: (name: string) => Typography): string =>
-  names.find((name) => shortName(name) === 'body') ??
-  names.toSorted((a, b) => Math.abs(of(a).fontSize - 16) - Math.abs(of(b).fontSize - 16))[0]!
 
 /** All of them in two families that go together. */
 function PairingLine() {
