@@ -1,22 +1,20 @@
 /** Pages as PNG and PDF, printed by Chromium from what is handed off; by our own writer where there is no browser. */
 import { existsSync } from 'node:fs'
-import type { Page } from '@playwright/test'
 import { Resvg } from '@resvg/resvg-js'
 import PDFDocument from 'pdfkit'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
-import { cssString } from '../core/handoff/escape'
 import { pageFileName } from '../core/handoff/names'
 import { pictureFiles } from '../core/handoff/pictures'
 import { buildSite, type SiteFiles } from '../core/handoff/site'
-import { fillsSvg, pageSvg } from '../core/handoff/svg/page'
+import { pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
-import { isInBorder, shownItems } from '../core/properties/items'
 import { fineNoiseTile, noiseNamed } from '../core/properties/noise'
 import type { SiteViewer } from './browser'
+import { MOST_DRAWN, pictureOf } from './capture'
 import { CHROMIUM } from './chromium'
-import { drawFillsByTone } from './tone-fills'
+import { fillsAsPictures } from './paper-fills'
 
 /** A page at one view. `scale`: device pixels for one CSS px. */
 export type Printed = { doc: Document; blobs: Blobs; layout: PageLayout }
@@ -32,7 +30,7 @@ const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; }\n'
  * On paper there is no window: shares of one become what they are at the view. What sticks out is cut off, or everything would be
  * made smaller until that fits.
  */
-function forPaper(site: SiteFiles, page: Printed): SiteFiles {
+function forPaper(site: SiteFiles, page: Printed, more: string): SiteFiles {
   const { fold } = page.layout.view
   const css = site.text
     .get('styles.css')!
@@ -43,7 +41,7 @@ function forPaper(site: SiteFiles, page: Printed): SiteFiles {
   )
   return {
     ...site,
-    text: new Map(site.text).set('styles.css', `${fine}${CUT}${tilesDrawn(page)}`),
+    text: new Map(site.text).set('styles.css', `${fine}${CUT}${more}`),
     pictures: new Map([...site.pictures, ...noises]),
   }
 }
@@ -61,38 +59,6 @@ function fineNoises({ doc }: Printed): Map<string, Uint8Array> {
 /** Device pixels for one CSS px in what is drawn for paper. */
 const FINE = 3
 
-/**
- * What goes on in tiles, drawn by our own writer. Chromium draws it for paper as a picture of the whole page that has a million pixels
- * at most, and so the coarser the taller the page is.
- */
-function tilesDrawn({ doc, blobs, layout }: Printed): string {
-  const rules: string[] = []
-  for (const box of layout.visible()) {
-    const fills = shownItems(box.resolved.fills)
-    const isTiled = fills.some(
-      (fill) => fill.kind === 'pattern' || (fill.kind === 'picture' && fill.fit === 'tile'),
-    )
-    // What is in the border is another layer.
-    if (!isTiled || fills.some(isInBorder) || box.node.kind === 'shape' || box.width < 1 || box.height < 1)
-      continue
-    const png = new Resvg(fillsSvg(doc, layout, blobs, box), { fitTo: { mode: 'zoom', value: FINE } })
-      .render()
-      .asPng()
-    const background = {
-      color: 'transparent',
-      image: `url("data:image/png;base64,${Buffer.from(png).toString('base64')}")`,
-      position: '0 0',
-      size: '100% 100%',
-      repeat: 'no-repeat',
-      origin: 'border-box',
-      'blend-mode': 'normal',
-    }
-    const set = Object.entries(background).map(([what, value]) => `background-${what}: ${value} !important;`)
-    rules.push(`[data-node=${cssString(box.node.id)}] { ${set.join(' ')} }`)
-  }
-  return rules.join('\n')
-}
-
 /** Whole px. */
 export const sizeOf = ({ root }: PageLayout) => ({
   width: Math.ceil(root.width),
@@ -106,32 +72,14 @@ const POINTS = 0.75
 export const paperScale = (width: number) =>
   [1, 2].find((each) => Number.isInteger(width * POINTS * each)) ?? 1
 
-/** Device pixels that Chromium draws one below the other in one picture. */
-export const MOST_DRAWN = 16_000
-
-/** A page as it is shown, from its top left. @param scale device pixels for one CSS px */
-export async function pictureOf(
-  page: Page,
-  size: { width: number; height: number },
-  scale: number,
-): Promise<Uint8Array> {
-  const cdp = await page.context().newCDPSession(page)
-  const { data } = await cdp.send('Page.captureScreenshot', {
-    format: 'png',
-    captureBeyondViewport: true,
-    clip: { x: 0, y: 0, ...size, scale },
-  })
-  await cdp.detach()
-  return Buffer.from(data, 'base64')
-}
-
 class BrowserPrinter implements Printer {
   constructor(private readonly viewer: SiteViewer) {}
 
-  private async show({ doc, blobs, layout }: Printed) {
+  /** @param more rules of its style sheet */
+  private async show({ doc, blobs, layout }: Printed, more = '') {
     const { width, height } = sizeOf(layout)
     const theme = layout.theme ?? doc.themes[0]?.id
-    const site = forPaper(buildSite(doc, blobs, { theme, mark: true }), { doc, blobs, layout })
+    const site = forPaper(buildSite(doc, blobs, { theme, mark: true }), { doc, blobs, layout }, more)
     await this.viewer.show(site, pageFileName(doc.pages.get(layout.page)!.path), width, height)
     return { width, height }
   }
@@ -146,7 +94,8 @@ class BrowserPrinter implements Printer {
   /** Vectors, words that can be selected, links; one sheet of paper a page. */
   async pdf(page: Printed): Promise<Uint8Array> {
     const { width, height } = await this.show(page)
-    await drawFillsByTone(this.viewer.page, page.layout, FINE)
+    const drawn = await fillsAsPictures(this.viewer.page, page.layout, FINE)
+    if (drawn !== '') await this.show(page, drawn)
     await this.viewer.page.emulateMedia({ media: 'screen' })
     const scale = paperScale(width)
     const inches = (size: number) => `${Math.ceil(size * POINTS * scale) / 72}in`

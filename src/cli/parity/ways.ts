@@ -12,7 +12,8 @@ import { pageSvg } from '../../core/handoff/svg/page'
 import type { PageLayout } from '../../core/layout/page'
 import { layoutPage } from '../../server/pictures'
 import { knowing, SiteViewer } from '../browser'
-import { MOST_DRAWN, openPrinter, ownPrinter, type Printer, paperScale, pictureOf, sizeOf } from '../print'
+import { pictureOf, sharpest } from '../capture'
+import { openPrinter, ownPrinter, type Printer, paperScale, sizeOf } from '../print'
 import type { Running } from '../serve'
 
 /** One page at one view. */
@@ -33,7 +34,7 @@ export type Way = (typeof WAYS)[number]
 const PAPER_SCALE = 3
 /** Device pixels for one px at which a way is held against a page: as many as the browser can draw of it in one piece. */
 export const scaleOf = (way: Way | undefined, layout: PageLayout) =>
-  way === 'pdf' ? Math.max(1, Math.min(PAPER_SCALE, Math.floor(MOST_DRAWN / sizeOf(layout).height))) : 1
+  way === 'pdf' ? sharpest(sizeOf(layout).height, PAPER_SCALE) : 1
 
 export class Ways {
   private constructor(

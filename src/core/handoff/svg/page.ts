@@ -209,15 +209,6 @@ class PageWriter {
     )
   }
 
-  /** Drawn from the document's top left on. @returns the border box */
-  fills(box: LayoutBox): Shape {
-    const { left, top, ...own } = this.outline(box)
-    const outer = { ...own, left: 0, top: 0, right: own.right - left, bottom: own.bottom - top }
-    const inner = inset(outer, [box.borT, box.borR, box.borB, box.borL])
-    drawFills(this.svg, this, outer, inner, fillsOf(box))
-    return outer
-  }
-
   private isOff(box: LayoutBox, area: Area): boolean {
     return this.canvas.isOff(turnedArea(area, this.turns(box)))
   }
@@ -318,12 +309,4 @@ export function groundSvg(
   const canvas = new Canvas(layout.root.width, Math.max(1, layout.height))
   new PageWriter(doc, blobs, svg, canvas, false, box).layer(layersOf(layout))
   return svg.document(area, '', PAPER)
-}
-
-/** What a block is filled with, and nothing else: as large as the block, not turned, clear where it is not filled. */
-export function fillsSvg(doc: Document, layout: PageLayout, blobs: Blobs, box: LayoutBox): string {
-  const svg = new SvgWriter(layout.tokens)
-  const canvas = new Canvas(layout.root.width, Math.max(1, layout.height))
-  const { right: width, bottom: height } = new PageWriter(doc, blobs, svg, canvas, false).fills(box)
-  return svg.document({ x: 0, y: 0, width, height }, '')
 }

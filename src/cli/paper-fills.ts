@@ -1,0 +1,86 @@
+/**
+ * Fills that a PDF holds as pictures, drawn by the browser before it prints the page. What goes on in tiles it draws for paper as one
+ * picture of the whole page that has a million pixels at most, and so the coarser the taller the page is; and programs that show a PDF
+ * do not agree on what is mixed by its tone (Compositing 1 §5.8.2, non-separable blend modes).
+ */
+import type { Page } from '@playwright/test'
+import { cssString } from '../core/handoff/escape'
+import type { LayoutBox } from '../core/layout/box'
+import type { PageLayout } from '../core/layout/page'
+import { type Fill, isInBorder, shownItems } from '../core/properties/items'
+import { onNothing, sharpest } from './capture'
+
+const BY_TONE: ReadonlySet<string> = new Set(['hue', 'saturation', 'color', 'luminosity'])
+
+const isPicture = (fill: Fill) =>
+  fill.kind === 'pattern' ||
+  (fill.kind === 'picture' && fill.fit === 'tile') ||
+  BY_TONE.has(fill.blend ?? 'normal')
+
+/** What is in the border is another layer. */
+function isDrawn({ resolved, node, width, height }: LayoutBox): boolean {
+  const fills = shownItems(resolved.fills)
+  const isBox = node.kind !== 'shape' && width >= 1 && height >= 1
+  return isBox && fills.some(isPicture) && !fills.some(isInBorder)
+}
+
+/** Shows nothing but what an element is filled with, at the window's top left, as large as it is. @returns px */
+function showAlone(selector: string): { width: number; height: number } | undefined {
+  // Where words differ from view to view there are several, of which one is shown.
+  const element = [...document.querySelectorAll<HTMLElement>(selector)].find((each) => each.offsetWidth > 0)
+  if (!element) return undefined
+  const [width, height] = [element.offsetWidth, element.offsetHeight]
+  const host = document.createElement('div')
+  const look = getComputedStyle(element)
+  for (const name of look)
+    if (/^(background|border)-/.test(name)) host.style.setProperty(name, look.getPropertyValue(name))
+  const own = { width: `${width}px`, height: `${height}px`, position: 'absolute', inset: '0 auto auto 0' }
+  Object.assign(host.style, own, {
+    boxSizing: 'border-box',
+    borderColor: 'transparent',
+    backgroundClip: 'border-box',
+  })
+  host.id = 'alone'
+  document.documentElement.style.background = 'transparent'
+  // Not taken out of the layout: pictures would have to be decoded again, and be printed before they are.
+  Object.assign(document.body.style, { opacity: '0', background: 'none' })
+  document.documentElement.append(host)
+  return { width, height }
+}
+
+function showAll() {
+  document.querySelector('#alone')!.remove()
+  document.documentElement.style.background = ''
+  Object.assign(document.body.style, { opacity: '', background: '' })
+}
+
+const filledWith = (picture: Buffer) => ({
+  color: 'transparent',
+  image: `url("data:image/png;base64,${picture.toString('base64')}")`,
+  position: '0 0',
+  size: '100% 100%',
+  repeat: 'no-repeat',
+  origin: 'border-box',
+  'blend-mode': 'normal',
+})
+
+/** @param page shows the page, with its blocks marked @param scale device pixels for one px @returns rules for its style sheet; none: '' */
+export async function fillsAsPictures(page: Page, layout: PageLayout, scale: number): Promise<string> {
+  const boxes = [...layout.visible()].filter(isDrawn)
+  if (boxes.length === 0) return ''
+  const rules: string[] = []
+  await onNothing(page, async (pictureOf) => {
+    for (const { node } of boxes) {
+      const selector = `[data-node=${cssString(node.id)}]`
+      const size = await page.evaluate(showAlone, selector)
+      if (!size) continue
+      const picture = await pictureOf(size, sharpest(size.height, scale))
+      await page.evaluate(showAll)
+      const set = Object.entries(filledWith(picture)).map(
+        ([what, value]) => `background-${what}: ${value} !important;`,
+      )
+      rules.push(`${selector} { ${set.join(' ')} }`)
+    }
+  })
+  return rules.join('\n')
+}
