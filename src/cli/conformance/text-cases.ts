@@ -80,6 +80,26 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       text('도서관에서 빌린 씨앗은 가을에 돌려줍니다. 豆と　トマト！', { width: px(120) }),
       text('豆　と　ト　マ　ト　と　ニンジン', { width: snug, maxWidth: 90 }),
     ),
+  'text: East Asian characters are balanced: the shorter line first where all are as wide, and a wide space counts in its line':
+    project(
+      ...[13, 21, 28, 46, 59].map((many) =>
+        text('図'.repeat(many), { fontSize: 12, width: px(145), textWrap: 'balance' }),
+      ),
+      ...[25, 49, 61].map((many) =>
+        text('図'.repeat(many), { fontSize: 12, width: px(145), textWrap: 'pretty' }),
+      ),
+      ...[
+        ['豆と　トマト！ leaf φύλλα,', 'Fraunces', 120],
+        ['pod 豆と　トマト！ 3.5', 'Unbounded', 134],
+        ['借りた、「温室」￥450袋￥450カタログカタログ', 'Work Sans', 241],
+      ].map(([words, fontFamily, width]) =>
+        text(String(words), {
+          fontFamily: String(fontFamily),
+          width: px(Number(width)),
+          textWrap: 'balance',
+        }),
+      ),
+    ),
   'text: words from right to left, both ways in a line, lists of them, joined letters that are not set apart (UAX #9, CSS Text 4 §9.2.1)':
     project(
       text('זרעים שנשאלו באביב (12 חבילות) חוזרים בסתיו: seed library, בית־ספר לגינון.', { width: px(180) }),

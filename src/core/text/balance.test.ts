@@ -10,6 +10,7 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
   })
   const startOf = (from: number) => (from < 0 ? 0 : ends[from]! + 1)
   return {
+    isBeginning: true,
     count: widths.length,
     width: (from: number, to: number) => ends[to]! - startOf(from),
     hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
@@ -47,6 +48,18 @@ describe('balanced lines', () => {
     expect(broken([4, 4, 7], 14)).toEqual([1, 2])
     expect(broken([7, 4, 4], 14)).toEqual([0, 2])
     expect(broken([7, 7, 7], 12)).toBeUndefined()
+  })
+  test('of ways as good as one another the one that begins with the shorter line is taken, and goes on with the longer ones', () => {
+    const letters = (count: number, isBeginning = true) => ({
+      isBeginning,
+      count,
+      width: (from: number, to: number) => to - from,
+      hyphenSize: () => 0,
+    })
+    expect(balanced(letters(21), 12, 2)).toEqual([9, 20])
+    expect(balanced(letters(28), 12, 3)).toEqual([8, 18, 27])
+    expect(balanced(letters(59), 12, 5)).toEqual([10, 22, 34, 46, 58])
+    expect(balanced(letters(28, false), 12, 3)).toEqual([9, 18, 27])
   })
   test('what does not fit in any way is left as it is', () => {
     expect(broken([20, 3, 3, 3], 12)).toBeUndefined()

@@ -6,6 +6,8 @@
  * these, too, unless the last has one short word, or hyphens end the two before it.
  */
 
+import { UNIT } from './unit'
+
 /** Lines of a text that are balanced, at most. */
 export const MOST_BALANCED = 6
 /** Lines at the end that are seen to where a text is to be pretty, and the share of the room from which on the last is long enough. */
@@ -25,6 +27,8 @@ const FEW = 3
 export const isFew = (opportunities: number): boolean => opportunities <= FEW
 
 export type Opportunities = {
+  /** Whether the first of the lines is the text's. */
+  isBeginning: boolean
   /** How many there are to break, the last at the end. */
   count: number
   /** Of what stands between an opportunity's line start (−1: the text's) and another's end, px. */
@@ -76,6 +80,8 @@ export function pretty(opportunities: Opportunities, room: number, lines: number
  */
 function bestOf(opportunities: Opportunities, room: number, held: Held, most: number): number[] | undefined {
   const { count, width } = opportunities
+  // As if a text's first line had a layout unit less: of ways as good as one another Chromium takes the one that begins with a shorter one.
+  const less = opportunities.isBeginning ? UNIT : 0
   const scores = new Float64Array(count * most).fill(Number.POSITIVE_INFINITY)
   const before = new Int32Array(count * most).fill(-1)
   const scoreOf = lineScores(opportunities, room, held)
@@ -88,7 +94,7 @@ function bestOf(opportunities: Opportunities, room: number, held: Held, most: nu
         active = from + 1
         continue
       }
-      const own = scoreOf(from, to, left)
+      const own = scoreOf(from, to, from < 0 ? left - less : left)
       // The first line has none before it; others go on from any number of lines.
       for (let line = from < 0 ? 0 : 1; line < (from < 0 ? 1 : most); line++) {
         const score = own + (from < 0 ? 0 : scores[from * most + line - 1]!)

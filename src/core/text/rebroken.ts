@@ -5,6 +5,7 @@ import { downToUnit, UNIT } from './unit'
 
 /** Where a text may break: one entry an opportunity, the last at its end. */
 export type Places = {
+  text: string
   /** Where the next line begins. */
   nexts: ArrayLike<number>
   required: ArrayLike<number>
@@ -64,6 +65,13 @@ function endsBadly(
   return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
 }
 
+/** Where what counts of a line ends, in front of an opportunity: a wide space hangs behind a line, and counts in Chromium's scores. */
+function scoredEnd({ text, nexts, visible }: Places, at: number): number {
+  let end = nexts[at]!
+  while (end > visible[at]! && text[end - 1] !== '\u3000') end--
+  return end
+}
+
 /** @returns how many lines more there are */
 function replace(
   found: FoundLines,
@@ -79,12 +87,15 @@ function replace(
   /** The opportunity behind which the first of the lines begins; −1: none. */
   const before = first === 0 ? -1 : found.indices[first - 1]
   const startOf = (from: number) => (from + before! + 1 < 0 ? 0 : nexts[from + before! + 1])
+  const count = found.indices[last]! - before!
+  const endOf = (at: number) => (isFew(count) ? visible[at]! : scoredEnd(places, at))
   const opportunities = {
-    count: found.indices[last]! - before!,
+    isBeginning: first === 0,
+    count,
     width: (from: number, to: number) => {
       const at = to + before! + 1
       // Places in whole layout units, as in Chromium: ties are ties.
-      return downToUnit(advances[visible[at]!]!) - downToUnit(advances[startOf(from)!]!) + hyphens[at]!
+      return downToUnit(advances[endOf(at)]!) - downToUnit(advances[startOf(from)!]!) + hyphens[at]!
     },
     hyphenSize: (opportunity: number) => {
       const at = opportunity + before! + 1
