@@ -47,7 +47,7 @@ const SMALL_KANA =
 const KEEPS = /[\p{Ps}\p{Pi}\u00a0\u2011\u202f\u2060\ufeff]/u
 const HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f]/
 const HEBREW_HYPHENS = /[-\u05be\u2010]/
-const HYPHENS = /[-\u2010\u2012\u2013]/
+const HYPHENS = /[-\u05be\u2010\u2012\u2013]/
 
 /** Since Unicode 16 UAX #14 differs from the library's older tables in these. Undefined: it does not. */
 function breaksSinceLibrary(text: string, at: number): boolean | undefined {

@@ -44,11 +44,27 @@ export function balanceLines(found: FoundLines, places: Places, width: number, m
 export function endPrettily(found: FoundLines, places: Places, width: number, most = found.count) {
   for (let first = 0; first < Math.min(found.count, most); ) {
     const last = Math.min(endOfPart(found, places, first), most - 1)
-    const more = endsBadly(found, places, first, last, width)
+    // Chromium gives a part up where a word in it is too long.
+    const isOpen =
+      endsBadly(found, places, first, last, width) && !sticksOut(found, places, first, last, width)
+    const more = isOpen
       ? replace(found, places, Math.max(first, last + 1 - LAST_SEEN_TO), last, width, pretty)
       : 0
     first = last + 1 + more
   }
+}
+
+/** Whether one of the lines is longer than the room. */
+function sticksOut(
+  { starts, ends }: FoundLines,
+  { advances }: Places,
+  first: number,
+  last: number,
+  width: number,
+): boolean {
+  for (let line = first; line <= last; line++)
+    if (advances[ends[line]!]! - advances[starts[line]!]! >= width + UNIT) return true
+  return false
 }
 
 function endsBadly(

@@ -62,12 +62,12 @@ export class ShapedText {
   ) {
     const { text, pieces } = piecesOf(style, spans)
     this.text = text
-    this.pieces = pieces
     this.seen = seenEnds(style, alone)
     this.advances = new Float64Array(text.length + 1)
     this.safety = new Uint8Array(text.length + 1)
     this.scripts = scriptsOf(text)
     this.levels = levelsOf(text, direction)
+    this.pieces = this.levels ? pieces.flatMap((piece) => oneWay(piece, this.levels!.levels)) : pieces
     this.shape()
   }
 
@@ -206,6 +206,18 @@ function shapedTogether(text: string, { start, style: a }: Piece, { start: next,
     a.weight === b.weight &&
     a.italic === b.italic
   )
+}
+
+/** A piece in parts that run one way each: Chromium makes items of them. */
+function oneWay(piece: Piece, levels: Levels['levels']): Piece[] {
+  const parts: Piece[] = []
+  let { start } = piece
+  for (let at = start + 1; at <= piece.end; at++)
+    if (at === piece.end || levels[at] !== levels[start]) {
+      parts.push({ ...piece, start, end: at })
+      start = at
+    }
+  return parts
 }
 
 /** What a text's own words are set in. */
