@@ -80,6 +80,20 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       text('도서관에서 빌린 씨앗은 가을에 돌려줍니다. 豆と　トマト！', { width: px(120) }),
       text('豆　と　ト　マ　ト　と　ニンジン', { width: snug, maxWidth: 90 }),
     ),
+  'text: signs, quotes and hyphens beside East Asian characters (UAX #14, LB19 to LB30)': project(
+    ...[
+      'sown→「温室」©（豆）',
+      '’ゃ”ァ»ー',
+      '+ー −ァ ￥ゃ',
+      'ゃ% ァ° ー％',
+      '、−5 」±5 )¢ ]№',
+      '−(a) ±[b] ¢(c)',
+      '– → –種 ‐½ –안',
+      '種”種“種 a”種“a',
+      '1/€ 1,€ x/€',
+      '￥「1 ￥「x £(1',
+    ].map((words) => text(words, { width: px(1) })),
+  ),
   'text: East Asian characters are balanced: the shorter line first where all are as wide, and a wide space counts in its line':
     project(
       ...[13, 21, 28, 46, 59].map((many) =>

@@ -33,7 +33,14 @@ function breaksInAscii(earlier: string, before: string, after: string): boolean 
   return BEFORE_OPENING.has(before) && OPENING.includes(after)
 }
 
-const PREFIX = /[%$£€°¥₽₴₫℃\uff04\uff05\uffe0\uffe1\uffe5]/
+/** Classes PR and PO: signs in front of numbers, and behind them. */
+const IN_FRONT = /[+\\$£¤¥±\u20a0-\u20cf№−∓\uff04\uffe1\uffe5\uffe6]/
+const BEHIND = /[%¢°‰′″℃℉\uff05\uffe0]/
+/** Classes IS and SY. */
+const IN_NUMBERS = /[,.:;/\u060c]/
+/** Class NU: wide ones are not of it. */
+const isDigit = (char: string) => /\p{Nd}/u.test(char) && !/[\uff10-\uff19]/.test(char)
+const isOfNumbers = (char: string) => IN_FRONT.test(char) || BEHIND.test(char)
 const OPENS = /[([{¿¡„‚]/
 const CLOSES =
   /[)\]}\u3001\u3002\u3009\u300b\u300d\u300f\u3011\u3015\u3017\u3019\u301b\uff09\uff0c\uff0e\uff3d\uff5d\uff60\uff61\uff63\uff64]/
@@ -45,9 +52,39 @@ const SMALL_KANA =
   /[\u3041\u3043\u3045\u3047\u3049\u3063\u3083\u3085\u3087\u308e\u3095\u3096\u30a1\u30a3\u30a5\u30a7\u30a9\u30c3\u30e3\u30e5\u30e7\u30ee\u30f5\u30f6\u30fc\u31f0-\u31ff\uff67-\uff70]/
 /** What holds on to whatever comes behind it. */
 const KEEPS = /[\p{Ps}\p{Pi}\u00a0\u2011\u202f\u2060\ufeff]/u
+/** Class QU, and the openings of Spanish. */
+const QUOTES = /["'“”‘’«»‹›¿¡]/
+/** What is one word or syllable for itself. */
+const WHOLE =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Emoji_Presentation}\u2764]/u
+/** As wide as an East Asian character (UAX #11). */
+const WIDE =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Emoji_Presentation}\u3001-\u303f\u30fb\u30fc\uff01-\uff60\uffe0-\uffe6]/u
+/** What begins no line though it is as wide: iteration marks and dots of class NS, and what exclaims. */
+const STAYS = /[々〻〜ゝゞ・ヽヾ！，．：；？]/
+const OF_LETTERS = /[\p{L}\p{No}\p{S}_@#&*§¶†‡•·]/u
+/** Class AL or HL. */
+const isLetter = (char: string) =>
+  OF_LETTERS.test(char) && !WHOLE.test(char) && !SMALL_KANA.test(char) && !isOfNumbers(char)
 const HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f]/
-const HEBREW_HYPHENS = /[-\u05be\u2010]/
 const HYPHENS = /[-\u05be\u2010\u2012\u2013]/
+
+/** The whole character that ends at `at`, and the one that begins there. */
+const endingAt = (text: string, at: number) =>
+  text.slice(/[\udc00-\udfff]/.test(text[at - 1] ?? '') ? at - 2 : at - 1, at)
+const beginningAt = (text: string, at: number) =>
+  at < text.length ? String.fromCodePoint(text.codePointAt(at)!) : ''
+
+/** LB19a: a quote that opens holds only to what is behind it, and one that closes to what is before, among wide characters. */
+function breaksAtQuote(text: string, at: number): boolean {
+  const after = beginningAt(text, at)
+  if (/\p{Pi}/u.test(after)) {
+    const before = endingAt(text, at)
+    return WIDE.test(before) && !KEEPS.test(before) && WIDE.test(beginningAt(text, at + 1))
+  }
+  if (!/\p{Pf}/u.test(text[at - 1]!)) return false
+  return WIDE.test(endingAt(text, at - 1)) && WIDE.test(after) && !CLOSES.test(after) && !STAYS.test(after)
+}
 
 /** Since Unicode 16 UAX #14 differs from the library's older tables in these. Undefined: it does not. */
 function breaksSinceLibrary(text: string, at: number): boolean | undefined {
@@ -55,24 +92,37 @@ function breaksSinceLibrary(text: string, at: number): boolean | undefined {
   const after = text[at]
   const earlier = text[at - 2] ?? ''
   // LB20a: not after a hyphen that begins a word.
-  if (HYPHENS.test(before!) && (isSpace(earlier) || earlier === '\u00a0') && /\p{L}/u.test(after!))
-    return false
-  // LB1: small kana begin lines as others do where a language does not say otherwise.
-  if (SMALL_KANA.test(after!)) return !KEEPS.test(before!)
+  if (HYPHENS.test(before!) && (isSpace(earlier) || earlier === '\u00a0') && isLetter(after!)) return false
+  if (breaksAtQuote(text, at)) return true
   // LB21a: behind a hyphen in a Hebrew word before anything but a Hebrew letter it does not.
-  if (HEBREW_HYPHENS.test(before!) && HEBREW.test(earlier)) return HEBREW.test(after!)
-  // LB30: wide brackets hold on to no letters, numbers and signs of these before them.
-  if (OPENS_WIDE.test(after!) && (/[\p{L}\p{N}]/u.test(before!) || PREFIX.test(before!))) return true
-  // LB25: a sign holds on to a bracket only when a number is in it.
-  if (PREFIX.test(before!) && OPENS.test(after!)) return !DIGIT.test(text[at + 1] ?? '')
-  if (CLOSES.test(before!) && PREFIX.test(after!)) return !DIGIT.test(earlier)
-  return undefined
+  if (HYPHENS.test(before!) && HEBREW.test(earlier)) return HEBREW.test(after!)
+  if (before === '-' && earlier === '-' && isLetter(after!)) return false
+  // LB1: small kana are like others where a language does not say otherwise.
+  if (SMALL_KANA.test(after!)) return !KEEPS.test(before!) && !QUOTES.test(before!) && !IN_FRONT.test(before!)
+  if (SMALL_KANA.test(before!) && BEHIND.test(after!)) return false
+  // LB30: wide brackets hold on to no letters and numbers before them.
+  if (OPENS_WIDE.test(after!) && (isLetter(before!) || isDigit(before!))) return true
+  return breaksAtSign(text, at)
+}
+
+/** LB25: a sign holds on to a bracket, or to what stands before it, only when a number is there. Undefined: there is no sign. */
+function breaksAtSign(text: string, at: number): boolean | undefined {
+  const before = text[at - 1]!
+  const after = text[at]!
+  // Between two characters of Latin-1 Chromium asks its table.
+  const isInTable = before < '\u0100' && after < '\u0100'
+  if (isOfNumbers(before) && (OPENS.test(after) || OPENS_WIDE.test(after)))
+    return isInTable || !isDigit(text[at + 1] ?? '')
+  if (!isOfNumbers(after)) return undefined
+  const isBehindNumber = !isInTable && isDigit(text[at - 2] ?? '')
+  if (CLOSES.test(before)) return !isBehindNumber
+  return isBehindNumber && IN_NUMBERS.test(before) ? false : undefined
 }
 
 /** Cut off from what it stood behind, a hyphen at a line's start begins a word (or is a minus sign): no break behind it. */
 export function isLeadingHyphen(text: string, start: number, at: number): boolean {
   if (at !== start + 1 || !HYPHENS.test(text[start]!)) return false
-  return text[start] === '-' ? DIGIT.test(text[at] ?? '') : /\p{L}/u.test(text[at] ?? '')
+  return text[start] === '-' ? DIGIT.test(text[at] ?? '') : isLetter(text[at] ?? '')
 }
 
 /** Opportunities in `text`, rising; the last is the end of the text. */
