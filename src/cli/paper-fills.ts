@@ -1,7 +1,8 @@
 /**
  * Fills that a PDF holds as pictures, drawn by the browser before it prints the page. What goes on in tiles it draws for paper as one
- * picture of the whole page that has a million pixels at most, and so the coarser the taller the page is; and programs that show a PDF
- * do not agree on what is mixed by its tone (Compositing 1 §5.8.2, non-separable blend modes).
+ * picture of the whole page that has a million pixels at most, and so the coarser the taller the page is; programs that show a PDF do not
+ * agree on what is mixed by its tone (Compositing 1 §5.8.2, non-separable blend modes); and shadows into a block from two sides are paler
+ * on paper where they meet.
  */
 import type { Page } from '@playwright/test'
 import { cssString } from '../core/handoff/escape'
@@ -17,15 +18,27 @@ const isPicture = (fill: Fill) =>
   (fill.kind === 'picture' && fill.fit === 'tile') ||
   BY_TONE.has(fill.blend ?? 'normal')
 
+/** Whether a shadow into a block meets that from its other side. */
+const isDeep = ({ resolved, width, height }: LayoutBox) =>
+  shownItems(resolved.shadows).some(({ inset, blur }) => inset && 2 * blur > Math.min(width, height))
+
 /** What is in the border is another layer. */
-function isDrawn({ resolved, node, width, height }: LayoutBox): boolean {
-  const fills = shownItems(resolved.fills)
-  const isBox = node.kind !== 'shape' && width >= 1 && height >= 1
-  return isBox && fills.some(isPicture) && !fills.some(isInBorder)
+function isDrawn(box: LayoutBox): boolean {
+  const fills = shownItems(box.resolved.fills)
+  const isBox = box.node.kind !== 'shape' && box.width >= 1 && box.height >= 1
+  return isBox && (fills.some(isPicture) || isDeep(box)) && !fills.some(isInBorder)
 }
 
-/** Shows nothing but what an element is filled with, at the window's top left, as large as it is. @returns px */
-function showAlone(selector: string): { width: number; height: number } | undefined {
+type Alone = {
+  /** px */
+  width: number
+  height: number
+  /** Its shadows but for those that fall into it. */
+  outer: string
+}
+
+/** Shows nothing but what an element is filled with, and the shadows into it, at the window's top left, as large as it is. */
+function showAlone(selector: string): Alone | undefined {
   // Where words differ from view to view there are several, of which one is shown.
   const element = [...document.querySelectorAll<HTMLElement>(selector)].find((each) => each.offsetWidth > 0)
   if (!element) return undefined
@@ -34,6 +47,8 @@ function showAlone(selector: string): { width: number; height: number } | undefi
   const look = getComputedStyle(element)
   for (const name of look)
     if (/^(background|border)-/.test(name)) host.style.setProperty(name, look.getPropertyValue(name))
+  const shadows = look.boxShadow.split(/,(?![^(]*\))/)
+  host.style.boxShadow = shadows.filter((each) => each.includes('inset')).join(',')
   const own = { width: `${width}px`, height: `${height}px`, position: 'absolute', inset: '0 auto auto 0' }
   Object.assign(host.style, own, {
     boxSizing: 'border-box',
@@ -45,7 +60,7 @@ function showAlone(selector: string): { width: number; height: number } | undefi
   // Not taken out of the layout: pictures would have to be decoded again, and be printed before they are.
   Object.assign(document.body.style, { opacity: '0', background: 'none' })
   document.documentElement.append(host)
-  return { width, height }
+  return { width, height, outer: shadows.filter((each) => !each.includes('inset')).join(',') || 'none' }
 }
 
 function showAll() {
@@ -54,14 +69,15 @@ function showAll() {
   Object.assign(document.body.style, { opacity: '', background: '' })
 }
 
-const filledWith = (picture: Buffer) => ({
-  color: 'transparent',
-  image: `url("data:image/png;base64,${picture.toString('base64')}")`,
-  position: '0 0',
-  size: '100% 100%',
-  repeat: 'no-repeat',
-  origin: 'border-box',
-  'blend-mode': 'normal',
+const filledWith = (picture: Buffer, { outer }: Alone) => ({
+  'background-color': 'transparent',
+  'background-image': `url("data:image/png;base64,${picture.toString('base64')}")`,
+  'background-position': '0 0',
+  'background-size': '100% 100%',
+  'background-repeat': 'no-repeat',
+  'background-origin': 'border-box',
+  'background-blend-mode': 'normal',
+  'box-shadow': outer,
 })
 
 /** @param page shows the page, with its blocks marked @param scale device pixels for one px @returns rules for its style sheet; none: '' */
@@ -72,12 +88,13 @@ export async function fillsAsPictures(page: Page, layout: PageLayout, scale: num
   await onNothing(page, async (pictureOf) => {
     for (const { node } of boxes) {
       const selector = `[data-node=${cssString(node.id)}]`
-      const size = await page.evaluate(showAlone, selector)
-      if (!size) continue
-      const picture = await pictureOf(size, sharpest(size.height, scale))
+      const alone = await page.evaluate(showAlone, selector)
+      if (!alone) continue
+      const { width, height } = alone
+      const picture = await pictureOf({ width, height }, sharpest(height, scale))
       await page.evaluate(showAll)
-      const set = Object.entries(filledWith(picture)).map(
-        ([what, value]) => `background-${what}: ${value} !important;`,
+      const set = Object.entries(filledWith(picture, alone)).map(
+        ([property, value]) => `${property}: ${value} !important;`,
       )
       rules.push(`${selector} { ${set.join(' ')} }`)
     }

@@ -80,6 +80,21 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       text('도서관에서 빌린 씨앗은 가을에 돌려줍니다. 豆と　トマト！', { width: px(120) }),
       text('豆　と　ト　マ　ト　と　ニンジン', { width: snug, maxWidth: 90 }),
     ),
+  'text: a pretty end with parts of a long last word in its lines, and one given up for a word too long':
+    project(
+      ...[150, 207, 246].map((width) =>
+        text(
+          'autumn autumn seed garden catalogue Donaudampfschifffahrtsgesellschaft seedlibraryborrowingregulations',
+          { fontFamily: 'Newsreader', hyphens: 'auto', textWrap: 'pretty', width: px(width) },
+        ),
+      ),
+      ...[116, 140].map((width) =>
+        text('leaf Donaudampfschifffahrtsgesellschaft seed packet the spring of harvest in a leaf', {
+          textWrap: 'pretty',
+          width: px(width),
+        }),
+      ),
+    ),
   'text: signs, quotes and hyphens beside East Asian characters (UAX #14, LB19 to LB30)': project(
     ...[
       'sown→「温室」©（豆）',

@@ -14,9 +14,11 @@ export const MOST_BALANCED = 6
 export const LAST_SEEN_TO = 4
 export const LONG_ENOUGH = 1 / 3
 
-/** What is held against the last word in a line of its own, px², and whether what the last line leaves counts. */
+/** What is held against a line with nothing but the last word or a part of it, px². */
+const ALONE = 10_000
+/** As much, where that is the last line; and whether what that leaves counts. */
 type Held = { alone: number; last: boolean }
-const BALANCE: Held = { alone: 10_000, last: true }
+const BALANCE: Held = { alone: ALONE, last: true }
 const PRETTY: Held = { alone: 50_000, last: false }
 /** What is held against a hyphen at a line's end, of the font's size times the room. */
 const HYPHEN = 2
@@ -122,9 +124,9 @@ function lineScores(opportunities: Opportunities, room: number, { alone, last }:
   const lastWord = lastWordBehind(opportunities)
   const hyphenAt = (at: number) => (at < 0 ? 0 : HYPHEN * hyphenSize(at) * room)
   return (from: number, to: number, left: number): number => {
-    const counts = last || to < count - 1
-    return (
-      (counts ? left * left : LAST_HYPHEN * hyphenAt(from)) + hyphenAt(to) + (from >= lastWord ? alone : 0)
-    )
+    const isLast = to === count - 1
+    const ofRoom = last || !isLast ? left * left : LAST_HYPHEN * hyphenAt(from)
+    const ofWord = from < lastWord ? 0 : isLast ? alone : ALONE
+    return ofRoom + hyphenAt(to) + ofWord
   }
 }
