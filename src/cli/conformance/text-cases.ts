@@ -95,6 +95,25 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: hyphens cost less in balanced and pretty lines that are set in the middle or at the end': project(
+    ...(['left', 'center', 'right', 'justify'] as const).flatMap((textAlign) =>
+      (['balance', 'pretty'] as const).flatMap((textWrap) =>
+        [305, 362, 470, 560].map((width) =>
+          text(
+            'meadow moon; spring a of 10-2 catalogue of leaf (early) leaf underneath a borrow of germination',
+            {
+              fontFamily: 'Fira Code',
+              fontSize: 20,
+              hyphens: 'auto',
+              textAlign,
+              textWrap,
+              width: px(width),
+            },
+          ),
+        ),
+      ),
+    ),
+  ),
   'text: signs, quotes and hyphens beside East Asian characters (UAX #14, LB19 to LB30)': project(
     ...[
       'sown→「温室」©（豆）',

@@ -11,6 +11,7 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
   const startOf = (from: number) => (from < 0 ? 0 : ends[from]! + 1)
   return {
     isBeginning: true,
+    isAligned: false,
     count: widths.length,
     width: (from: number, to: number) => ends[to]! - startOf(from),
     hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
@@ -38,6 +39,11 @@ describe('balanced lines', () => {
     expect(broken([5, 5, 5, 5, 5], 18, [1])).not.toContain(1)
     expect(broken([9, 9, 9, 9], 12, [0])).toEqual([0, 1, 2, 3])
   })
+  test('less is held against a hyphen where lines are set in the middle or at the end', () => {
+    const words = opportunitiesOf([20, 20, 5, 5, 10], [1])
+    expect(balanced(words, 30, 3)).toEqual([0, 2, 4])
+    expect(balanced({ ...words, isAligned: true }, 30, 3)).toEqual([0, 1, 4])
+  })
   test('of the ways into no more lines than there are the best is taken', () => {
     // Whole words in four lines beat parted ones in three, which is all there is room for.
     expect(broken([60, 60, 40, 50], 100, [2])).toHaveLength(3)
@@ -52,6 +58,7 @@ describe('balanced lines', () => {
   test('of ways as good as one another the one that begins with the shorter line is taken, and goes on with the longer ones', () => {
     const letters = (count: number, isBeginning = true) => ({
       isBeginning,
+      isAligned: false,
       count,
       width: (from: number, to: number) => to - from,
       hyphenSize: () => 0,

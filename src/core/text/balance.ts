@@ -20,8 +20,9 @@ const ALONE = 10_000
 type Held = { alone: number; last: boolean }
 const BALANCE: Held = { alone: ALONE, last: true }
 const PRETTY: Held = { alone: 50_000, last: false }
-/** What is held against a hyphen at a line's end, of the font's size times the room. */
+/** What is held against a hyphen at a line's end, of the font's size times the room; and where lines are set in the middle or at the end. */
 const HYPHEN = 2
+const HYPHEN_ALIGNED = 0.5
 /** How often as much more against the one in front of a last line that is not counted. */
 const LAST_HYPHEN = 4
 /** Opportunities with which there are no scores yet: such a text is as narrow as its lines let it be. */
@@ -29,6 +30,8 @@ const FEW = 3
 export const isFew = (opportunities: number): boolean => opportunities <= FEW
 
 export type Opportunities = {
+  /** Whether lines are set in the middle or at the end. */
+  isAligned: boolean
   /** Whether the first of the lines is the text's. */
   isBeginning: boolean
   /** How many there are to break, the last at the end. */
@@ -120,9 +123,10 @@ function bestOf(opportunities: Opportunities, room: number, held: Held, most: nu
 
 /** What is held against a line between two opportunities that leaves so much of the room. */
 function lineScores(opportunities: Opportunities, room: number, { alone, last }: Held) {
-  const { count, hyphenSize } = opportunities
+  const { count, hyphenSize, isAligned } = opportunities
+  const hyphen = isAligned ? HYPHEN_ALIGNED : HYPHEN
   const lastWord = lastWordBehind(opportunities)
-  const hyphenAt = (at: number) => (at < 0 ? 0 : HYPHEN * hyphenSize(at) * room)
+  const hyphenAt = (at: number) => (at < 0 ? 0 : hyphen * hyphenSize(at) * room)
   return (from: number, to: number, left: number): number => {
     const isLast = to === count - 1
     const ofRoom = last || !isLast ? left * left : LAST_HYPHEN * hyphenAt(from)

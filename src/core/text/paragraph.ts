@@ -60,6 +60,7 @@ export class Paragraph extends FittingText {
   readonly mostLines: number | undefined
   private readonly base: PieceStyle
   private readonly isFlush: boolean
+  readonly isAligned: boolean
 
   /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
   constructor(
@@ -77,6 +78,7 @@ export class Paragraph extends FittingText {
     this.mostLines = alone ? style.maxLines : undefined
     this.base = baseStyle(style)
     this.isFlush = style.textAlign === 'justify'
+    this.isAligned = style.textAlign === 'center' || style.textAlign === 'right'
     const height = style.lineHeight!
     this.strut = this.extent(height, this.base)
     this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))

@@ -6,6 +6,8 @@ import { downToUnit, UNIT } from './unit'
 /** Where a text may break: one entry an opportunity, the last at its end. */
 export type Places = {
   text: string
+  /** Whether lines are set in the middle or at the end. */
+  isAligned: boolean
   /** Where the next line begins. */
   nexts: ArrayLike<number>
   required: ArrayLike<number>
@@ -107,6 +109,7 @@ function replace(
   const endOf = (at: number) => (isFew(count) ? visible[at]! : scoredEnd(places, at))
   const opportunities = {
     isBeginning: first === 0,
+    isAligned: places.isAligned,
     count,
     width: (from: number, to: number) => {
       const at = to + before! + 1
