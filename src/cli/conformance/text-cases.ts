@@ -114,6 +114,24 @@ export const TEXT_CASES: Record<string, ProjectFile> = {
       ),
     ),
   ),
+  'text: balanced lines are as long as they are shaped by themselves: letters that a space draws near':
+    project(
+      ...[346, 352, 356].map((width) =>
+        text(
+          'the a returning lending packet in glasshouse catalogue catalogue spring spring catalogue leaf in the returning spring borrow the a of seed leaf underneath borrow workshop harvest of',
+          { fontFamily: 'Work Sans', textWrap: 'balance', width: px(width) },
+        ),
+      ),
+      text(
+        'seed packet lending of in glasshouse glasshouse in workshop spring in packet harvest workshop workshop in',
+        {
+          fontFamily: 'Work Sans',
+          fontSize: 12,
+          textWrap: 'balance',
+          width: px(174),
+        },
+      ),
+    ),
   'text: signs, quotes and hyphens beside East Asian characters (UAX #14, LB19 to LB30)': project(
     ...[
       'sown→「温室」©（豆）',

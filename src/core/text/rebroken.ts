@@ -17,6 +17,8 @@ export type Places = {
   hyphens: ArrayLike<number>
   /** Of each character, from the text's beginning, px. */
   advances: ArrayLike<number>
+  /** Where a line that ends at a character would end, as if nothing stood behind it, px from the text's beginning. */
+  endAlone: (character: number) => number
   /** Of the font that a character is set in, px. */
   sizeAt: (character: number) => number
 }
@@ -106,16 +108,17 @@ function replace(
   const before = first === 0 ? -1 : found.indices[first - 1]
   const startOf = (from: number) => (from + before! + 1 < 0 ? 0 : nexts[from + before! + 1])
   const count = found.indices[last]! - before!
-  const endOf = (at: number) => (isFew(count) ? visible[at]! : scoredEnd(places, at))
+  // Places in whole layout units, as in Chromium: ties are ties.
+  const ends = Float64Array.from({ length: count }, (_, i) => {
+    const at = i + before! + 1
+    const end = isFew(count) ? visible[at]! : scoredEnd(places, at)
+    return downToUnit(places.endAlone(end)) + hyphens[at]!
+  })
   const opportunities = {
     isBeginning: first === 0,
     isAligned: places.isAligned,
     count,
-    width: (from: number, to: number) => {
-      const at = to + before! + 1
-      // Places in whole layout units, as in Chromium: ties are ties.
-      return downToUnit(advances[endOf(at)]!) - downToUnit(advances[startOf(from)!]!) + hyphens[at]!
-    },
+    width: (from: number, to: number) => ends[to]! - downToUnit(advances[startOf(from)!]!),
     hyphenSize: (opportunity: number) => {
       const at = opportunity + before! + 1
       return hyphens[at]! > 0 ? places.sizeAt(nexts[at]! - 1) : 0

@@ -163,6 +163,14 @@ export class ShapedText {
     return shapeAlone(this.fonts, this.part(start, end), piece.style).width
   }
 
+  /** Where a line that ends at `end` would end, from the text's beginning, px: its end shaped as if nothing stood behind it. */
+  endAlone(end: number): number {
+    if (end === 0 || !this.isUnsafe(end)) return this.advances[end]!
+    const { start } = this.pieces[holding(this.pieces, end - 1)]!
+    const last = this.safeBefore(end, start)
+    return this.advances[last]! + this.shapeAlone(last, end)
+  }
+
   /** As `partWidth`, over every piece of the line; all but the last take whole layout units, as in Chromium. */
   protected lineWidth(start: number, end: number): number {
     if (this.pieces.length === 1 || start >= end) return this.partWidth(start, end)
