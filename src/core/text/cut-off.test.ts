@@ -71,6 +71,10 @@ describe('lines at most', () => {
         },
       ),
     ))
+  test('where there is no room for the ellipsis the first character stays in front of it', () => {
+    expect(linesOf(set(LONG, { maxLines: 1 }), 8).map(({ shown }) => shown)).toEqual(['W…'])
+    expect(linesOf(set(LONG, { maxLines: 2 }), 8).map(({ shown }) => shown)).toEqual(['What', 'i…'])
+  })
   test('as much of the last line stays as there is room for', () => {
     const [first] = linesOf(set(LONG, { maxLines: 1 }), 200)
     const [free] = linesOf(set(LONG), 200)

@@ -158,7 +158,7 @@ export class Paragraph extends FittingText {
     return { text, ...shapeAlone(this.fonts, { text, scripts }, style) }
   }
 
-  /** A line behind which more is cut off, as Chromium ends it: at the last character that leaves room for the ellipsis. */
+  /** A line behind which more is cut off, as Chromium ends it: at the last character that leaves room for the ellipsis, or the first. */
   cutOff(line: Line, width: number): Line {
     const { text, advances } = this
     const ellipsis = this.ending(ELLIPSIS, '...', line.start, this.base)
@@ -168,7 +168,7 @@ export class Paragraph extends FittingText {
       advances[at]! - advances[line.start]! + (spread > 0 ? spread * spacesIn(text, line.start, at) : 0)
     let { end } = line
     if (until(end) > room) {
-      end = line.start
+      end = Math.min(line.end, this.graphemeFrom(line.start + 1))
       for (let next = this.graphemeFrom(end + 1); next < line.end; next = this.graphemeFrom(end + 1)) {
         if (until(next) > room) break
         end = next
