@@ -54,7 +54,11 @@ export function TokensDialog() {
           ))}
         </Tabs.List>
         {parts.map(([id, , , panel]) => (
-          <Tabs.Panel key={id} value={id} className="h-[62vh] min-h-60 overflow-y-auto pr-1 pb-1 outline-offset-2">
+          <Tabs.Panel
+            key={id}
+            value={id}
+            className="h-[62vh] min-h-60 overflow-y-auto pr-1 pb-1 outline-offset-2"
+          >
             {panel}
           </Tabs.Panel>
         ))}
