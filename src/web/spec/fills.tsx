@@ -1,5 +1,6 @@
 /** What a block is filled with: colours, gradients, pictures, patterns, noise; the first on top. */
 import { Blend, Plus, SquareDashed } from 'lucide-react'
+import { Fragment } from 'react'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import type { Edit } from '../../core/edits/edit'
@@ -55,53 +56,65 @@ export function FillLines({ node }: { node: Node }) {
   const editor = useEditor()
   const { list, change, add, remove } = useItems<SaidFill>(node, 'fills', 'Fill')
   const inWords = editor.resolved(node).fillsIn === 'words'
+  const row = (fill: SaidFill) => `flex w-full items-center gap-1.5 ${fill.hidden ? 'soft line-through' : ''}`
+  const none = (
+    <>
+      <span>Fill</span>
+      <ColorChip
+        label="Fill"
+        value={undefined}
+        onChange={(color) => color !== null && add({ kind: 'color', color })}
+      />
+    </>
+  )
+  const chip = (id: string, fill: SaidFill, i: number) => (
+    <Fragment key={id}>
+      <span className="w-8.5 flex-none">{i === 0 ? 'Fill' : 'over'}</span>
+      <FillChip
+        fill={fill}
+        on={{ node: node.id, fill: id }}
+        number={i}
+        onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
+      />
+    </Fragment>
+  )
+  const switches = (id: string, fill: SaidFill, i: number) => (
+    <Fragment key={`${id} switches`}>
+      {fill.kind !== 'color' && <FillPlace node={node} id={id} fill={fill} number={i} />}
+      {i < list.length - 1 && (
+        <Choice
+          label={`How fill ${i + 1} mixes with those below`}
+          className={`icon-button size-6 ${(fill.blend ?? 'normal') === 'normal' ? '' : 'text-primary'}`}
+          shown={<Blend size={14} strokeWidth={1.75} aria-hidden />}
+          width={160}
+          options={BLENDS.map((value) => ({ value, label: value.replace('-', ' ') }))}
+          value={fill.blend ?? 'normal'}
+          onChoose={(blend) => {
+            const { blend: _, ...rest } = fill
+            change(id, (blend === 'normal' ? rest : { ...fill, blend }) as SaidFill)
+          }}
+        />
+      )}
+      <ItemSwitches
+        words={list.length === 1 ? 'the fill' : `fill ${i + 1}`}
+        hidden={fill.hidden === true}
+        onHide={() => change(id, { ...fill, hidden: !fill.hidden })}
+        onRemove={() => remove(id)}
+      />
+    </Fragment>
+  )
   return (
     <Line node={node} keys={['fills', 'fillsIn']}>
-      {list.length === 0 && (
-        <>
-          <span>Fill</span>
-          <ColorChip
-            label="Fill"
-            value={undefined}
-            onChange={(color) => color !== null && add({ kind: 'color', color })}
-          />
-          <AnotherFill node={node} onAdd={add} />
-        </>
-      )}
-      {list.map(([id, fill], i) => (
-        <div
-          key={id}
-          className={`flex w-full items-center gap-1.5 ${fill.hidden ? 'soft line-through' : ''}`}
-        >
-          <span className="w-8.5 flex-none">{i === 0 ? 'Fill' : 'over'}</span>
-          <FillChip
-            fill={fill}
-            on={{ node: node.id, fill: id }}
-            number={i}
-            onChange={(next, gesture) => (next === null ? remove(id) : change(id, next, gesture))}
-          />
-          {i === 0 && <AnotherFill node={node} onAdd={add} />}
-          {fill.kind !== 'color' && <FillPlace node={node} id={id} fill={fill} number={i} />}
-          {i < list.length - 1 && (
-            <Choice
-              label={`How fill ${i + 1} mixes with those below`}
-              className={`icon-button size-6 ${(fill.blend ?? 'normal') === 'normal' ? '' : 'text-primary'}`}
-              shown={<Blend size={14} strokeWidth={1.75} aria-hidden />}
-              width={160}
-              options={BLENDS.map((value) => ({ value, label: value.replace('-', ' ') }))}
-              value={fill.blend ?? 'normal'}
-              onChoose={(blend) => {
-                const { blend: _, ...rest } = fill
-                change(id, (blend === 'normal' ? rest : { ...fill, blend }) as SaidFill)
-              }}
-            />
-          )}
-          <ItemSwitches
-            words={list.length === 1 ? 'the fill' : `fill ${i + 1}`}
-            hidden={fill.hidden === true}
-            onHide={() => change(id, { ...fill, hidden: !fill.hidden })}
-            onRemove={() => remove(id)}
-          />
+      {/* In one place with fills or without: what it has open stays open when a picture arrives. */}
+      <div className={list[0] ? row(list[0][1]) : 'contents'}>
+        {list[0] ? chip(...list[0], 0) : none}
+        <AnotherFill node={node} onAdd={add} />
+        {list[0] && switches(...list[0], 0)}
+      </div>
+      {list.slice(1).map(([id, fill], i) => (
+        <div key={id} className={row(fill)}>
+          {chip(id, fill, i + 1)}
+          {switches(id, fill, i + 1)}
         </div>
       ))}
       {list.length > 0 && hasProperty(node.kind, 'fillsIn') && (
