@@ -68,6 +68,31 @@ test('text that reads on a photograph, in at most 24 gestures', async ({ page })
   }).toPass()
 })
 
+test('a list of fills that is open stays open when a picture that was asked for before arrives', async ({
+  page,
+}) => {
+  const hand = new Hand(page)
+  await hand.place('heading')
+  await hand.click(page.getByRole('treeitem').first())
+  // It is being looked at until this says that it has arrived, as on a slow machine.
+  await page.evaluate(() => {
+    const decode = HTMLImageElement.prototype.decode
+    HTMLImageElement.prototype.decode = async function () {
+      await new Promise((resolve) => window.addEventListener('arrived', resolve, { once: true }))
+      return decode.call(this)
+    }
+  })
+  await hand.click(button(page, 'Another fill on top'))
+  await hand.click(option(page, 'A picture'))
+  await hand.click(button(page, 'Another fill on top'))
+  await expect(option(page, 'A gradient')).toBeVisible()
+  await expect(page.getByRole('combobox', { name: /^Where fill 1 is seen/ })).toBeHidden()
+  await page.evaluate(() => window.dispatchEvent(new Event('arrived')))
+  await expect(page.getByRole('combobox', { name: /^Where fill 1 is seen/ })).toBeVisible()
+  await hand.click(option(page, 'A gradient'))
+  await expect(page.getByRole('combobox', { name: /^Where fill 2 is seen/ })).toBeVisible()
+})
+
 test('words on a photograph are read on its pixels: marked where they read worst, mended by a veil', async ({
   page,
 }) => {
