@@ -105,12 +105,12 @@ function replace(
   // A word that is cut inside is left.
   if (found.indices.subarray(Math.max(0, first - 1), last + 1).includes(-1)) return 0
   /** The opportunity behind which the first of the lines begins; −1: none. */
-  const before = first === 0 ? -1 : found.indices[first - 1]
-  const startOf = (from: number) => (from + before! + 1 < 0 ? 0 : nexts[from + before! + 1])
-  const count = found.indices[last]! - before!
+  const before = first === 0 ? -1 : found.indices[first - 1]!
+  const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1]!)
+  const count = found.indices[last]! - before
   // Places in whole layout units, as in Chromium: ties are ties.
   const ends = Float64Array.from({ length: count }, (_, i) => {
-    const at = i + before! + 1
+    const at = i + before + 1
     const end = isFew(count) ? visible[at]! : scoredEnd(places, at)
     return downToUnit(places.endAlone(end)) + hyphens[at]!
   })
@@ -118,9 +118,9 @@ function replace(
     isBeginning: first === 0,
     isAligned: places.isAligned,
     count,
-    width: (from: number, to: number) => ends[to]! - downToUnit(advances[startOf(from)!]!),
+    width: (from: number, to: number) => ends[to]! - downToUnit(advances[startOf(from)]!),
     hyphenSize: (opportunity: number) => {
-      const at = opportunity + before! + 1
+      const at = opportunity + before + 1
       return hyphens[at]! > 0 ? places.sizeAt(nexts[at]! - 1) : 0
     },
   }
@@ -130,8 +130,8 @@ function replace(
   found.count = first
   taken.forEach((to, i) => {
     const start = startOf(i === 0 ? -1 : taken[i - 1]!)
-    const at = to + before! + 1
-    found.add(start!, Math.max(start!, visible[at]!), nexts[at]!, at)
+    const at = to + before + 1
+    found.add(start, Math.max(start, visible[at]!), nexts[at]!, at)
   })
   for (const line of rest) found.add(...line)
   return first + taken.length - (last + 1)

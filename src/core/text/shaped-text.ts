@@ -52,6 +52,8 @@ export class ShapedText {
   private readonly safety: Uint8Array
   /** Widths of lines that had to be shaped by themselves. */
   private readonly reshaped = new Map<number, number>()
+  /** Where lines end whose end was shaped by itself. */
+  private readonly endsAlone = new Map<number, number>()
 
   constructor(
     protected readonly fonts: FontLibrary,
@@ -166,9 +168,14 @@ export class ShapedText {
   /** Where a line that ends at `end` would end, from the text's beginning, px: its end shaped as if nothing stood behind it. */
   endAlone(end: number): number {
     if (end === 0 || !this.isUnsafe(end)) return this.advances[end]!
-    const { start } = this.pieces[holding(this.pieces, end - 1)]!
-    const last = this.safeBefore(end, start)
-    return this.advances[last]! + this.shapeAlone(last, end)
+    let place = this.endsAlone.get(end)
+    if (place === undefined) {
+      const { start } = this.pieces[holding(this.pieces, end - 1)]!
+      const last = this.safeBefore(end, start)
+      place = this.advances[last]! + this.shapeAlone(last, end)
+      this.endsAlone.set(end, place)
+    }
+    return place
   }
 
   /** As `partWidth`, over every piece of the line; all but the last take whole layout units, as in Chromium. */

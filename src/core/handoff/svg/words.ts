@@ -16,12 +16,11 @@ export type Spot = { left: number; top: number; level: boolean }
 type Gap = [number, number]
 
 export function drawWords(svg: SvgWriter, box: LayoutBox, spot: Spot) {
-  const lines = placedLines(box)
-  if (lines.length === 0 || box.typeset!.text.trim() === '') return
-  const { said } = box.typeset!
+  const { text, said } = box.typeset!
+  if (text.trim() === '') return
   svg.draw(said === '' ? '<g>' : `<g role="img" aria-label="${htmlAttribute(said)}">`)
-  for (const placed of lines) drawLine(svg, box, placed, spot)
-  for (const placed of lines) drawIcons(svg, box, placed, spot)
+  drawLetters(svg, box, spot)
+  drawIconsAlone(svg, box, spot)
   svg.draw('</g>')
 }
 
