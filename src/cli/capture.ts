@@ -26,9 +26,12 @@ export async function onNothing(
   // Chromium keeps it for the session that has asked for it.
   const cdp = await page.context().newCDPSession(page)
   await cdp.send('Emulation.setDefaultBackgroundColorOverride', { color: { r: 0, g: 0, b: 0, a: 0 } })
-  await work((size, scale) => capture(cdp, size, scale))
-  await cdp.send('Emulation.setDefaultBackgroundColorOverride', {})
-  await cdp.detach()
+  try {
+    await work((size, scale) => capture(cdp, size, scale))
+  } finally {
+    await cdp.send('Emulation.setDefaultBackgroundColorOverride', {})
+    await cdp.detach()
+  }
 }
 
 async function capture(cdp: CDPSession, size: Size, scale: number): Promise<Buffer> {

@@ -33,8 +33,8 @@ type Alone = {
   /** px */
   width: number
   height: number
-  /** Its shadows but for those that fall into it. */
-  outer: string
+  /** The shadows that are not in its picture. */
+  rest: string
 }
 
 /** Shows nothing but what an element is filled with, and the shadows into it, at the window's top left, as large as it is. */
@@ -47,8 +47,11 @@ function showAlone(selector: string): Alone | undefined {
   const look = getComputedStyle(element)
   for (const name of look)
     if (/^(background|border)-/.test(name)) host.style.setProperty(name, look.getPropertyValue(name))
+  // What is filled into words alone has its shadows in the box all the same.
+  const isBox = !look.backgroundClip.includes('text')
   const shadows = look.boxShadow.split(/,(?![^(]*\))/)
-  host.style.boxShadow = shadows.filter((each) => each.includes('inset')).join(',')
+  const isIn = (shadow: string) => isBox && shadow.includes('inset')
+  host.style.boxShadow = shadows.filter(isIn).join(',')
   const own = { width: `${width}px`, height: `${height}px`, position: 'absolute', inset: '0 auto auto 0' }
   Object.assign(host.style, own, {
     boxSizing: 'border-box',
@@ -60,7 +63,7 @@ function showAlone(selector: string): Alone | undefined {
   // Not taken out of the layout: pictures would have to be decoded again, and be printed before they are.
   Object.assign(document.body.style, { opacity: '0', background: 'none' })
   document.documentElement.append(host)
-  return { width, height, outer: shadows.filter((each) => !each.includes('inset')).join(',') || 'none' }
+  return { width, height, rest: shadows.filter((each) => !isIn(each)).join(',') || 'none' }
 }
 
 function showAll() {
@@ -69,7 +72,7 @@ function showAll() {
   Object.assign(document.body.style, { opacity: '', background: '' })
 }
 
-const filledWith = (picture: Buffer, { outer }: Alone) => ({
+const filledWith = (picture: Buffer, { rest }: Alone) => ({
   'background-color': 'transparent',
   'background-image': `url("data:image/png;base64,${picture.toString('base64')}")`,
   'background-position': '0 0',
@@ -77,7 +80,7 @@ const filledWith = (picture: Buffer, { outer }: Alone) => ({
   'background-repeat': 'no-repeat',
   'background-origin': 'border-box',
   'background-blend-mode': 'normal',
-  'box-shadow': outer,
+  'box-shadow': rest,
 })
 
 /** @param page shows the page, with its blocks marked @param scale device pixels for one px @returns rules for its style sheet; none: '' */
