@@ -2,6 +2,7 @@
 
 import type { PropChanges } from '../edits/edit'
 import { type LayoutBox, type Pins, Sizing } from '../layout/box'
+import { filledRoom } from '../layout/lifted'
 import type { PageLayout } from '../layout/page'
 import type { Pin } from '../properties/values'
 import { percentOf } from '../text/unit'
@@ -159,7 +160,7 @@ export function pinnedIn(
   const from = pins[axis.start] + percentOf(room, first)
   const to = pins[axis.end] + percentOf(room, last)
   if (!Number.isNaN(pins[axis.middle])) return { start: centred(axis, size, room) + pins[axis.middle], size }
-  if (isStretched(box, side)) return { start: from, size: Math.max(0, room - from - to) }
+  if (isStretched(box, side)) return { start: from, size: filledRoom(pins, side, room) }
   if (!Number.isNaN(from)) return { start: from, size }
   return Number.isNaN(to) ? { start: before.start, size } : { start: room - to - size, size }
 }

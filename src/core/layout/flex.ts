@@ -1,6 +1,6 @@
 /** Rows and columns: the flex layout algorithm (CSS Flexbox 1 §9). */
-import { nearestUnit, percentOf } from '../text/unit'
-import { alignOffset, spread } from './alignment'
+import { cutToUnit, nearestUnit, percentOf } from '../text/unit'
+import { alignOffset, spread, spreadBefore } from './alignment'
 import { baselineOf } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread } from './box'
 import { fitContent, heightIn, minContent } from './intrinsic'
@@ -47,7 +47,9 @@ function resolveFlexible(
       factors += factor
       scaled += factor * contentBase(item, row)
     }
-    if (factors < 1 && Math.abs(initialFree * factors) < Math.abs(free)) free = initialFree * factors
+    // Items that take less than all of the room, in whole layout units (§9.7).
+    const wanted = cutToUnit(initialFree * factors)
+    if (factors < 1 && Math.abs(wanted) < Math.abs(free)) free = wanted
     let violation = 0
     // Chromium hands out whole layout units, from the last item to the first, each its share of what is left.
     let left = free
@@ -156,15 +158,19 @@ function layoutRow(
   } else if (lines.length > 0) {
     const free = available - total
     if (box.alignContent === Spread.Stretch) {
-      if (free > 0) for (const line of lines) line.cross += free / lines.length
+      if (free > 0) {
+        const each = free / lines.length
+        for (const [i, line] of lines.entries())
+          line.cross += spreadBefore(i + 1, each) - spreadBefore(i, each)
+      }
     } else ({ lead: offset, between } = spread(box.alignContent, free, lines.length))
   }
 
   for (let index = 0; index < lines.length; index++) {
     const line = lines[index]!
     for (let i = line.from; i < line.to; i++) items[i]!.row = index
-    line.at = offset
-    offset += line.cross + box.rowGap + between
+    line.at = offset + spreadBefore(index, between)
+    offset += line.cross + box.rowGap
     placeRowLine(box, items, line, inner, percentBase)
   }
   return available + box.padY
@@ -237,11 +243,11 @@ function placeRowLine(
     item.width = item.target
     item.height = item.cross
     x += item.before
-    item.x = x
+    item.x = x + spreadBefore(k, between)
     if (item.heightKind === Sizing.Stretch) item.y = top
     else if (item.alignSelf === Align.Baseline) item.y = top + line.ascent - baselineOf(item)
     else item.y = top + alignOffset(item.alignSelf, line.cross - item.cross)
-    x += item.target + box.colGap + between
+    x += item.target + box.colGap
   }
 }
 
@@ -297,7 +303,7 @@ function layoutColumn(
   const { lead, between } = spread(box.justify, free, items.length)
   let y = box.borT + box.padT + lead
   const left = box.borL + box.padL
-  for (const item of items) {
+  for (const [k, item] of items.entries()) {
     // §9.8: in a container of definite height every item's final height is definite. Chromium takes it so wherever
     // the item has a definite height or flex basis of its own, too.
     const own = item.heightKind === Sizing.Exact || item.heightKind === Sizing.Stretch
@@ -309,9 +315,9 @@ function layoutColumn(
     item.width = item.cross
     item.height = item.target
     y += item.before
-    item.y = y
+    item.y = y + spreadBefore(k, between)
     item.x = item.widthKind === Sizing.Stretch ? left : left + alignOffset(item.alignSelf, inner - item.cross)
-    y += item.target + box.rowGap + between
+    y += item.target + box.rowGap
   }
   return available + box.padY
 }

@@ -1,58 +1,20 @@
 /** Lattices: equal columns, automatic rows, spans, auto-placement, subgrids (CSS Grid 2 §8, §9, §11). */
 
 import { placeItems } from '../lattice/cells'
-import { percentOf } from '../text/unit'
+import { cutToUnit, percentOf } from '../text/unit'
 import { alignOffset, spread } from './alignment'
 import { baselineOf, sharesBaseline } from './baseline'
 import { Align, clamp, Flow, type LayoutBox, Sizing, Spread, type Tracks } from './box'
 import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, measureHeight } from './place'
-
-function ownTracks(box: LayoutBox, width: number): Tracks {
-  const inner = Math.max(0, width - box.padX)
-  const left = new Float64Array(box.columns)
-  const size = new Float64Array(box.columns)
-  // Tracks are whole layout units, of a share in single precision; what is left of one goes to the next.
-  const each = Math.fround(Math.max(0, ((inner - box.colGap * (box.columns - 1)) * 64) / box.columns))
-  let rest = 0
-  let at = box.borL + box.padL
-  for (let i = 0; i < box.columns; i++) {
-    const units = Math.floor(each + rest + 1e-12)
-    rest = Math.max(0, each + rest - units)
-    left[i] = at
-    size[i] = units / 64
-    at += size[i]! + box.colGap
-  }
-  return { left, width: size, gap: box.colGap }
-}
-
-/** The parent's tracks as a subgrid sees them: the same lines, the outer ones moved in by its padding and border. */
-function subTracks(parent: Tracks, item: LayoutBox, span: number): Tracks {
-  const origin = parent.left[item.column]!
-  const left = new Float64Array(span)
-  const width = new Float64Array(span)
-  for (let i = 0; i < span; i++) {
-    left[i] = parent.left[item.column + i]! - origin
-    width[i] = parent.width[item.column + i]!
-  }
-  const startPad = item.padL + item.borL
-  left[0]! += startPad
-  width[0] = width[0]! - startPad
-  width[span - 1] = width[span - 1]! - item.padR - item.borR
-  // A padding wider than its track leaves the track less than nothing; what spans it counts on from there.
-  return { left, width, gap: parent.gap }
-}
-
-const sameTracks = (a: Tracks | null, b: Tracks) =>
-  a !== null &&
-  a.left.length === b.left.length &&
-  a.left.every((x, i) => x === b.left[i] && a.width[i] === b.width[i])
+import { isSubgrid, ownTracks, sameTracks, subTracks } from './tracks'
 
 export function layoutLattice(box: LayoutBox, width: number, height: number): number {
-  const tracks = box.subgrid && box.tracks ? box.tracks : ownTracks(box, width)
   const items = box.kids
-  const columns = tracks.left.length
+  const inherited = box.subgrid ? box.tracks : null
+  const columns = inherited ? inherited.left.length : box.columns
   const rows = placeItems(items, columns, box.dense)
+  const tracks = inherited ?? ownTracks(box, width)
   const need = new Float64Array(rows)
   const least = new Float64Array(rows)
   /** Where the rows' baselines lie from their tops, px. */
@@ -67,9 +29,9 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
     item.low = Math.max(0, tracks.left[last]! + tracks.width[last]! - tracks.left[item.column]!)
     item.target = itemWidth(item, item.low, heightIn(item, Number.NaN))
     if (isSubgrid(item)) {
-      const inherited = subTracks(tracks, item, span)
-      if (!sameTracks(item.tracks, inherited)) {
-        item.tracks = inherited
+      const own = subTracks(tracks, item, span)
+      if (!sameTracks(item.tracks, own)) {
+        item.tracks = own
         item.lastW = item.measuredW = Number.NaN
       }
     }
@@ -120,12 +82,12 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   let offset = box.borT + box.padT
   let between = 0
   if (box.alignContent === Spread.Stretch) {
-    if (free > 0) for (let r = 0; r < rows; r++) sizes[r]! += free / rows
+    shareEqually(sizes, [...sizes.keys()], free)
   } else if (rows > 0 && !(auto && isSubgrid(box))) {
     // In Chromium the rows of a nested lattice are not aligned in a height that only its limits make other than theirs.
     const share = spread(box.alignContent, free, rows)
     offset += share.lead
-    between = share.between
+    between = cutToUnit(share.between)
   }
   box.rows = sizes
   const tops = new Float64Array(rows)
@@ -138,25 +100,30 @@ export function layoutLattice(box: LayoutBox, width: number, height: number): nu
   return available + box.padY
 }
 
+/**
+ * Gives `free` px to rows in this order: each an equal part of what is left, in whole layout units (Chromium).
+ * @param most how high a row may become, px; left out: as high as it gets
+ */
+function shareEqually(sizes: Float64Array, rows: readonly number[], free: number, most?: Float64Array) {
+  let left = Math.max(0, free)
+  rows.forEach((row, i) => {
+    const part = cutToUnit(left / (rows.length - i))
+    const add = most ? Math.min(part, most[row]! - sizes[row]!) : part
+    sizes[row]! += add
+    left -= add
+  })
+}
+
 /** Rows under a fixed height: from their least to what they need, sharing the room equally (§11.6). */
 function fitRows(need: Float64Array, least: Float64Array, room: number): Float64Array {
   const sizes = least.slice()
   let free = room
   for (const size of sizes) free -= size
-  for (let guard = 0; guard <= sizes.length && free > 1e-9; guard++) {
-    const growing = [...sizes.keys()].filter((r) => sizes[r]! < need[r]! - 1e-9)
-    if (growing.length === 0) break
-    const share = free / growing.length
-    for (const r of growing) {
-      const add = Math.min(share, need[r]! - sizes[r]!)
-      sizes[r]! += add
-      free -= add
-    }
-  }
+  const missing = (row: number) => need[row]! - least[row]!
+  const growing = [...sizes.keys()].filter((row) => missing(row) > 0).sort((a, b) => missing(a) - missing(b))
+  shareEqually(sizes, growing, free, need)
   return sizes
 }
-
-const isSubgrid = (item: LayoutBox) => item.subgrid && item.flow === Flow.Lattice
 
 function itemWidth(item: LayoutBox, area: number, height: number): number {
   // Chromium gives a subgrid its area even where padding and border alone are wider.

@@ -4,6 +4,7 @@ import { placeItems } from '../lattice/cells'
 import { cutToUnit, percentOf } from '../text/unit'
 import { clamp, Flow, type LayoutBox, Sizing } from './box'
 import { layoutBox } from './place'
+import { isSubgrid, widthOfShares } from './tracks'
 
 /** Lattices, one in another, through which a width follows a height: each has to be laid out twice to know its own. */
 const DEEPEST = 4
@@ -124,7 +125,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       // Tracks are minmax(0, 1fr): nothing under min-content; under max-content the widest share of any item.
       const rest = box.colGap * (box.columns - 1) + pad
       size = rest
-      if (max) size += shareOf(box, 0, 0, false) * box.columns
+      if (max) size += widthOfShares(box, shareOf(box, 0, 0, false))
       const within = followsOn(box)
       if (within > 0 && within < DEEPEST) follows = within + 1
       if (!max || follows === 0) break
@@ -132,7 +133,7 @@ function contentSize(box: LayoutBox, max: boolean, height: number): number {
       layoutBox(box, size, height, !Number.isNaN(height))
       // What it is in may have been laid out before with it as it was.
       for (let host = box.parent; host; host = host.parent) host.lastW = Number.NaN
-      size = shareOf(box, 0, 0, true) * box.columns + rest
+      size = widthOfShares(box, shareOf(box, 0, 0, true)) + rest
     }
   }
   box.followsHeight = follows
@@ -161,11 +162,9 @@ function pictureContent(box: LayoutBox, height: number): number {
 /** The most of `takesHeight` on a lattice and on those nested in it. */
 function followsOn(lattice: LayoutBox): number {
   let most = 0
-  for (const kid of lattice.kids) most = Math.max(most, isNested(kid) ? followsOn(kid) : takesHeight(kid))
+  for (const kid of lattice.kids) most = Math.max(most, isSubgrid(kid) ? followsOn(kid) : takesHeight(kid))
   return most
 }
-
-const isNested = (kid: LayoutBox) => kid.subgrid && kid.flow === Flow.Lattice
 
 /**
  * The largest share of a track that any item asks, px; items of subgrids are counted as the lattice's own.
@@ -179,7 +178,7 @@ function shareOf(lattice: LayoutBox, before: number, after: number, withRows: bo
     const span = Math.min(kid.span, lattice.columns)
     const start = kid.column === 0 ? before : 0
     const end = kid.column + span === lattice.columns ? after : 0
-    if (isNested(kid)) {
+    if (isSubgrid(kid)) {
       share = Math.max(share, shareOf(kid, start + kid.padL + kid.borL, end + kid.padR + kid.borR, withRows))
       continue
     }

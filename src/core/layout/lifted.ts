@@ -1,11 +1,11 @@
 /** Lifted blocks: positioned against their parent's padding box by pins (CSS Positioned Layout 3 §4). */
 import type { Kept } from '../lattice/held'
 import { cutToUnit, percentOf, toUnit } from '../text/unit'
-import { clamp, type LayoutBox, Sizing } from './box'
+import { clamp, type LayoutBox, type Pins, Sizing } from './box'
 import { fitContent, heightIn } from './intrinsic'
 import { layoutBox, ratioHeight } from './place'
 
-const UNPINNED = {
+const UNPINNED: Pins = {
   left: Number.NaN,
   leftPercent: 0,
   right: Number.NaN,
@@ -30,13 +30,13 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
     const above = pins.top + percentOf(blockH, pins.topPercent)
     const below = pins.bottom + percentOf(blockH, pins.bottomPercent)
     const fills = item.heightKind === Sizing.Stretch
-    const known = heightIn(item, fills ? roomBetween(above, below, pins.centerY, blockH) : blockH)
+    const known = heightIn(item, fills ? filledRoom(pins, 'height', blockH) : blockH)
     const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
       let size: number
       if (item.widthKind === Sizing.Exact)
         size = pins.held?.width ? Math.min(item.widthValue, blockW) : item.widthValue
       else if (item.widthKind === Sizing.Percent) size = percentOf(blockW, item.widthValue)
-      else if (item.widthKind === Sizing.Stretch) size = room
+      else if (item.widthKind === Sizing.Stretch) size = filledRoom(pins, 'width', blockW)
       else size = fitContent(item, room, known)
       return Math.max(item.padX, clamp(size, item.minW, item.maxW))
     })
@@ -58,13 +58,25 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
 /** An inset that leaves room for what is kept behind it, px. */
 function within(inset: number, kept: Kept | undefined, block: number): number {
   if (!kept) return inset
-  const room = 'px' in kept ? block - toUnit(kept.px) : block - percentOf(block, kept.percent)
+  const room = 'px' in kept ? block - toUnit(kept.px) : percentOf(block, 100 - kept.percent)
   return Math.max(0, Math.min(inset, room))
 }
 
 /** What two insets leave of the block; all of it for what is centred, px. */
 function roomBetween(start: number, end: number, center: number, block: number): number {
   return Number.isNaN(center) ? Math.max(0, block - (start || 0) - (end || 0)) : block
+}
+
+/** As wide or high as its pins leave room, `calc(share - length)` in the handoff: summed in single precision, cut once, px. */
+export function filledRoom(pins: Pins, side: 'width' | 'height', block: number): number {
+  const [start, startPercent, end, endPercent, center] =
+    side === 'width'
+      ? [pins.left, pins.leftPercent, pins.right, pins.rightPercent, pins.centerX]
+      : [pins.top, pins.topPercent, pins.bottom, pins.bottomPercent, pins.centerY]
+  if (!Number.isNaN(center)) return block
+  const share = 100 - (Number.isNaN(start) ? 0 : startPercent) - (Number.isNaN(end) ? 0 : endPercent)
+  const length = -(start || 0) - (end || 0)
+  return Math.max(0, toUnit(Math.fround(Math.fround(block * Math.fround(share)) / 100) + length))
 }
 
 /**
