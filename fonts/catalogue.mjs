@@ -69,10 +69,12 @@ for (const [slug, category] of packages) {
   const root = new URL(`../node_modules/@fontsource-variable/${slug}/`, import.meta.url)
   const meta = JSON.parse(readFileSync(new URL('metadata.json', root), 'utf8'))
   const unicode = JSON.parse(readFileSync(new URL('unicode.json', root), 'utf8'))
-  const italic = existsSync(new URL(`files/${slug}-latin-wght-italic.woff2`, root))
+  // Files that vary in width, too, where a family has them.
+  const kind = existsSync(new URL(`files/${slug}-latin-wdth-normal.woff2`, root)) ? 'wdth' : 'wght'
+  const italic = existsSync(new URL(`files/${slug}-latin-${kind}-italic.woff2`, root))
   const subsets = []
   for (const name of order) {
-    const file = (style) => new URL(`files/${slug}-${name}-wght-${style}.woff2`, root)
+    const file = (style) => new URL(`files/${slug}-${name}-${kind}-${style}.woff2`, root)
     if (!existsSync(file('normal'))) continue
     const ranges = unicode[name]
     subsets.push({
@@ -83,7 +85,16 @@ for (const [slug, category] of packages) {
     })
   }
   const { min, max } = meta.variable.wght
-  families.push({ family: meta.family, slug, category, weights: [Number(min), Number(max)], italic, subsets })
+  const weights = [Number(min), Number(max)]
+  families.push({
+    family: meta.family,
+    slug,
+    category,
+    ...(kind === 'wght' ? {} : { kind }),
+    weights,
+    italic,
+    subsets,
+  })
 }
 // What stands in for characters that no family above has: signs and symbols (cut by subset.mjs), then emoji in one colour.
 const shipped = []

@@ -215,11 +215,17 @@ function writePins(writer: Writer, held: Held | undefined) {
   )
 }
 
+/** What is left between two pins; all of it for what is centred. */
 function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean): string {
-  const used = centred
-    ? []
-    : [from, to].filter((pin) => pin && pinText(pin) !== '0').map((pin) => pinText(pin!))
-  return used.length === 0 ? '100%' : `calc(100% - ${used.join(' - ')})`
+  let share = 100
+  let length = 0
+  for (const pin of centred ? [] : [from, to]) {
+    if (!pin) continue
+    if ('px' in pin) length -= pin.px
+    else share -= pin.percent
+  }
+  if (length === 0 && share >= 0) return percent(share)
+  return `calc(${percent(share)} ${length < 0 ? '-' : '+'} ${px(Math.abs(length))})`
 }
 
 const naturalWidth = (place: Place, resolved: Resolved) =>

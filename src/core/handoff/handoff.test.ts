@@ -247,6 +247,16 @@ describe('CSS', () => {
     ])
     expect(site(doc).css).toContain('src: url("fonts/bitter-latin-ext-wght-normal.woff2")')
   })
+  test('a family that no text has in other widths is handed off in files that vary in weight alone', () => {
+    const plain = [text('Seeds', { fontFamily: 'Archivo' })]
+    expect(buildSite(project(plain), new Map()).fonts).toEqual(['archivo-latin-wght-normal'])
+    expect(buildSite(project(plain), new Map()).text.get('index.html')).toContain('fonts/archivo-latin-wght')
+    const wide = [...plain, text('Return', { fontFamily: 'Archivo', axes: 'wdth 75' })]
+    const { fonts, text: files } = buildSite(project(wide), new Map())
+    expect(fonts).toEqual(['archivo-latin-wdth-normal'])
+    expect(files.get('index.html')).not.toContain('archivo-latin-wght')
+    expect(files.get('styles.css')).toContain('font-variation-settings: "wdth" 75')
+  })
   test('the same document gives the same files', () => {
     const doc = project([text('Hello'), text('World')], { flow: 'row' })
     const once = [...buildSite(doc, new Map()).text]

@@ -21,7 +21,7 @@ import { htmlAddress, htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
 import { pictureFiles, renditionPath } from './pictures'
 import type { Renditions } from './renditions'
-import { isReordered, ORDERED_CLASS, styleSite } from './stylesheet'
+import { isReordered, ORDERED_CLASS, type StyledSite, styleSite } from './stylesheet'
 import { picturesByView, versionsOf } from './versions'
 import { wordsHtml } from './words'
 import { writingFor } from './written'
@@ -67,7 +67,7 @@ class PageWriter {
   constructor(
     private readonly doc: Document,
     private readonly page: Page,
-    private readonly classes: ReadonlyMap<string, readonly string[]>,
+    private readonly site: Pick<StyledSite, 'classes' | 'fontOf'>,
     private readonly pictures: Map<string, string>,
     private readonly options: SiteOptions,
   ) {
@@ -144,7 +144,7 @@ class PageWriter {
       for (const id of node.children) visit(this.instances.node(id))
     }
     for (const section of this.first) visit(section)
-    return [...files].slice(0, MOST_PRELOADED)
+    return [...files].slice(0, MOST_PRELOADED).map((id) => this.site.fontOf(id).id)
   }
 
   /** The sections that are seen first. */
@@ -158,7 +158,7 @@ class PageWriter {
     const label = this.elements.get(node.id)?.label
     const said = label === undefined ? '' : ` aria-label="${htmlAttribute(label)}"`
     const lang = node.props.lang === undefined ? '' : ` lang="${htmlAttribute(node.props.lang)}"`
-    return ` class="${this.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
+    return ` class="${this.site.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
   }
 
   private link(target: string): string {
@@ -305,7 +305,7 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
   const site = styleSite(doc, pages, (id) => pictures.get(id))
   const text = new Map<string, string>()
   for (const page of pages)
-    text.set(pageFileName(page.path), new PageWriter(doc, page, site.classes, pictures, options).write())
+    text.set(pageFileName(page.path), new PageWriter(doc, page, site, pictures, options).write())
   text.set('styles.css', site.css)
   text.set('tokens.json', writeTokensFile(doc))
   const bytes = new Map<string, Uint8Array>()

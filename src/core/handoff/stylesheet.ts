@@ -32,6 +32,11 @@ export type StyledSite = {
   /** Classes of everything that is shown, by key, of each version of what it says. */
   classes: Map<string, string[]>
   fonts: FontFile[]
+  /**
+   * The file that is handed off for one that is drawn with here: of a family that no text has in other axes the lighter one, which
+   * draws the same then.
+   */
+  fontOf: (id: string) => FontFile
 }
 
 /** `plain`: where a browser does not fill borders. */
@@ -136,6 +141,8 @@ function namesOf(doc: Document, instances: Instances, node: Node): string[] {
 class SiteStyler {
   readonly classes = new Map<string, string[]>()
   readonly fontIds = new Set<string>()
+  /** Families that some text has in other axes than the weight. */
+  readonly varied = new Set<string>()
   private readonly languages: ReadonlySet<string>
   readonly rules = new Map<string, Rule>()
   /** Of words, by selector. */
@@ -159,7 +166,7 @@ class SiteStyler {
       const own = new Map<string, { declared: Declarations; plain: Declarations }>()
       eachBlock(doc, instances, view.id, this.addresses, (node, declared, place) => {
         own.set(node.id, { declared, plain: withPlainBorders(place, node, declared) })
-        collect(doc, node, view, this.fontIds, this.marks, this.languages)
+        this.collect(node, view)
       })
       return own
     })
@@ -178,6 +185,23 @@ class SiteStyler {
       })
       this.classes.set(id, own)
     }
+  }
+
+  /** What a text's words need: files of fonts, and rules of marks. */
+  private collect(node: Node, view: View) {
+    if (!isText(node.kind)) return
+    const { doc } = this
+    const { words } = cascaded(doc, node, view.id)
+    const resolved = resolve(doc, node, view.id)
+    if (resolved.axes !== 'normal') this.varied.add(resolved.fontFamily)
+    filesForWords(resolved, words, this.fontIds, this.languages)
+    rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), this.marks)
+  }
+
+  /** The file that is handed off for one that is drawn with here. */
+  fontOf(id: string): FontFile {
+    const file = fontFile(id)!
+    return file.lighter && !this.varied.has(file.family) ? fontFile(file.lighter)! : file
   }
 
   /** @returns its classes, as an attribute has them */
@@ -214,7 +238,8 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
   for (const instances of shown) styler.page(instances)
   const { classes, marks } = styler
   const rules = [...styler.rules.values()]
-  const fonts = declaredOrder([...styler.fontIds].map((id) => fontFile(id)!))
+  const fontOf = (id: string) => styler.fontOf(id)
+  const fonts = declaredOrder([...styler.fontIds].map(fontOf))
   const parts = [
     fonts.map(fontFace).join('\n'),
     rootRule(doc),
@@ -231,21 +256,7 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     parts.push(
       `.${ORDERED_CLASS} {\n  display: flex;\n  flex-direction: column;\n}\n\n.${ORDERED_CLASS} > main {\n  display: contents;\n}`,
     )
-  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts }
-}
-
-function collect(
-  doc: Document,
-  node: Node,
-  view: View,
-  fontIds: Set<string>,
-  marks: Map<string, string>,
-  languages: Iterable<string>,
-) {
-  if (!isText(node.kind)) return
-  const { words } = cascaded(doc, node, view.id)
-  filesForWords(resolve(doc, node, view.id), words, fontIds, languages)
-  rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), marks)
+  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, fontOf }
 }
 
 function fontFace(file: FontFile): string {

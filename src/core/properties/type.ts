@@ -1,5 +1,6 @@
 /** How words are set. */
 import * as v from 'valibot'
+import { AxesSchema, axesText } from './axes'
 import { featuresText, num, numericText, px as pxText } from './css-text'
 import { property, unless, WORDS } from './property'
 import { ColorSchema, finite, type LineHeight, LineHeightSchema, px, TokenRefSchema } from './values'
@@ -134,6 +135,14 @@ export const TYPE = {
     words: 'letter forms',
     initial: 'normal',
     css: { name: 'font-feature-settings', of: ({ resolved }) => featuresText(resolved.features as string) },
+  }),
+  /** Where other axes than the weight stand in a font that varies, by tag: `wdth 75, SOFT 40` (OpenType 1.9, fvar). */
+  axes: property({
+    ...type,
+    schema: AxesSchema,
+    words: 'axes',
+    initial: 'normal',
+    css: { name: 'font-variation-settings', of: ({ resolved }) => axesText(resolved.axes as string) },
   }),
   /** `balance`: lines about as long as one another; `pretty`: no short word alone on the last; `nowrap`: one line. */
   textWrap: property({

@@ -24,7 +24,7 @@ const JOINED = (
     'un\u00adder–sown',
   ])
 const LANGUAGES = (
-  'Ærø naïve façade Łódź über Žlutý kůň Σπόροι και φύλλα, συγκομιδή του κήπου Семена и листья, урожай сада — весной ' +
+  'Ærø naïve façade sēklas Tāne Łódź über Žlutý kůň Σπόροι και φύλλα, συγκομιδή του κήπου Семена и листья, урожай сада — весной ' +
   'Hạt giống và lá, mùa thu hoạch vườn nhà kính Đậu cũ → ✓ ★★★ ⅓ 10⁴ ≈ ≤5 ∞ ■ 10\u20112 well\u2010kept 🌱 ❤️'
 ).split(' ')
 /** Words that run from right to left, figures and signs among them. */
@@ -105,6 +105,9 @@ export function type(features: ReadonlySet<Feature>): fc.Arbitrary<Props> {
         : fc.constant(undefined),
       features: features.has('setting')
         ? optional(fc.constantFrom('frac', 'lnum pnum', 'zero', 'smcp', 'dlig', 'liga', 'ss01 case'), 1, 4)
+        : fc.constant(undefined),
+      axes: features.has('setting')
+        ? optional(fc.constantFrom('wdth 75', 'wdth 62.5', 'wdth 110'), 1, 3)
         : fc.constant(undefined),
       lang: features.has('languages')
         ? optional(

@@ -11,10 +11,11 @@ function opportunitiesOf(widths: readonly number[], hyphens: readonly number[] =
   const startOf = (from: number) => (from < 0 ? 0 : ends[from]! + 1)
   return {
     isBeginning: true,
-    isAligned: false,
+    isJustified: false,
     count: widths.length,
     width: (from: number, to: number) => ends[to]! - startOf(from),
-    hyphenSize: (at: number) => (hyphens.includes(at) ? 1 : 0),
+    size: 1,
+    isHyphened: (at: number) => hyphens.includes(at),
   }
 }
 const broken = (widths: readonly number[], room: number, hyphens: readonly number[] = [], most = 30) =>
@@ -39,10 +40,10 @@ describe('balanced lines', () => {
     expect(broken([5, 5, 5, 5, 5], 18, [1])).not.toContain(1)
     expect(broken([9, 9, 9, 9], 12, [0])).toEqual([0, 1, 2, 3])
   })
-  test('less is held against a hyphen where lines are set in the middle or at the end', () => {
+  test('less is held against a hyphen where lines are justified', () => {
     const words = opportunitiesOf([20, 20, 5, 5, 10], [1])
     expect(balanced(words, 30, 3)).toEqual([0, 2, 4])
-    expect(balanced({ ...words, isAligned: true }, 30, 3)).toEqual([0, 1, 4])
+    expect(balanced({ ...words, isJustified: true }, 30, 3)).toEqual([0, 1, 4])
   })
   test('of the ways into no more lines than there are the best is taken', () => {
     // Whole words in four lines beat parted ones in three, which is all there is room for.
@@ -58,10 +59,11 @@ describe('balanced lines', () => {
   test('of ways as good as one another the one that begins with the shorter line is taken, and goes on with the longer ones', () => {
     const letters = (count: number, isBeginning = true) => ({
       isBeginning,
-      isAligned: false,
+      isJustified: false,
       count,
       width: (from: number, to: number) => to - from,
-      hyphenSize: () => 0,
+      size: 1,
+      isHyphened: () => false,
     })
     expect(balanced(letters(21), 12, 2)).toEqual([9, 20])
     expect(balanced(letters(28), 12, 3)).toEqual([8, 18, 27])

@@ -14,38 +14,41 @@ export const MOST_BALANCED = 6
 export const LAST_SEEN_TO = 4
 export const LONG_ENOUGH = 1 / 3
 
-/** What is held against a line with nothing but the last word or a part of it, px². */
+/** What is held against a break behind which there is no more than the last word or a part of it, px². */
 const ALONE = 10_000
-/** As much, where that is the last line; and whether what that leaves counts. */
-type Held = { alone: number; last: boolean }
-const BALANCE: Held = { alone: ALONE, last: true }
-const PRETTY: Held = { alone: 50_000, last: false }
-/** What is held against a hyphen at a line's end, of the font's size times the room; and where lines are set in the middle or at the end. */
+/** What is held against a hyphen at a line's end, of the text's size times the room; and where lines are justified, which hides what is left. */
 const HYPHEN = 2
-const HYPHEN_ALIGNED = 0.5
-/** How often as much more against the one in front of a last line that is not counted. */
-const LAST_HYPHEN = 4
+const HYPHEN_JUSTIFIED = 0.5
+/** How often as much as against a hyphen is held against each line, unless lines are justified. */
+const PER_LINE = 2
+/** How often as much more is held against the break in front of a last line that may leave as much as it likes. */
+const LAST_LINE = 4
+/** In place of the opportunity behind which a line begins: the text's beginning; none was found. */
+const BEGINNING = -1
+const NONE = -2
 /** Opportunities with which there are no scores yet: such a text is as narrow as its lines let it be. */
 const FEW = 3
 export const isFew = (opportunities: number): boolean => opportunities <= FEW
 
 export type Opportunities = {
-  /** Whether lines are set in the middle or at the end. */
-  isAligned: boolean
+  /** Whether lines are set flush on both sides. */
+  isJustified: boolean
   /** Whether the first of the lines is the text's. */
   isBeginning: boolean
   /** How many there are to break, the last at the end. */
   count: number
   /** Of what stands between an opportunity's line start (−1: the text's) and another's end, px. */
   width: (from: number, to: number) => number
-  /** Of the hyphen's font that a line ends in there, px; 0: it ends in none. */
-  hyphenSize: (at: number) => number
+  /** Of the font of the text's own words, px, whatever the size that its hyphens are drawn in. */
+  size: number
+  /** Whether a line that ends there ends in a hyphen. */
+  isHyphened: (at: number) => boolean
 }
 
 /** The opportunity behind which the last word begins: the last but the end that makes no hyphen; −1: there is one word. */
-function lastWordBehind({ count, hyphenSize }: Opportunities): number {
+function lastWordBehind({ count, isHyphened }: Opportunities): number {
   let at = count - 2
-  while (at >= 0 && hyphenSize(at) > 0) at--
+  while (at >= 0 && isHyphened(at)) at--
   return at
 }
 
@@ -69,68 +72,79 @@ function narrowest({ count, width }: Opportunities, room: number): number[] | un
  */
 export function balanced(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
   if (isFew(opportunities.count)) return narrowest(opportunities, room)
-  return bestOf(opportunities, room, BALANCE, lines)
+  return bestOf(opportunities, room, true, lines)
 }
 
 /** As `balanced`: of the last lines of a text that do not end well. Where more lines would be better still, it is left as it is. */
 export function pretty(opportunities: Opportunities, room: number, lines: number): number[] | undefined {
   if (isFew(opportunities.count)) return undefined
-  const best = bestOf(opportunities, room, PRETTY, opportunities.count)
+  const best = bestOf(opportunities, room, false, opportunities.count)
   return best && best.length <= lines ? best : undefined
 }
 
 /**
- * The best way into so many lines or fewer. By opportunity and number of lines that end there: the least score, and the opportunity in
- * front of the last of them.
+ * The best way, where that is in so many lines or fewer: by opportunity the least score of a way that ends there, and the opportunity in
+ * front of its last line. In single precision, as Chromium adds up: where several ways are as good as one another, that decides.
+ *
+ * @param room px
+ * @param isLastCounted whether what the last line leaves is held against it
  */
-function bestOf(opportunities: Opportunities, room: number, held: Held, most: number): number[] | undefined {
-  const { count, width } = opportunities
-  // As if a text's first line had a layout unit less: of ways as good as one another Chromium takes the one that begins with a shorter one.
-  const less = opportunities.isBeginning ? UNIT : 0
-  const scores = new Float64Array(count * most).fill(Number.POSITIVE_INFINITY)
-  const before = new Int32Array(count * most).fill(-1)
-  const scoreOf = lineScores(opportunities, room, held)
+function bestOf(
+  opportunities: Opportunities,
+  room: number,
+  isLastCounted: boolean,
+  most: number,
+): number[] | undefined {
+  const { count, width, isBeginning } = opportunities
+  const { breaks, line } = penaltiesOf(opportunities, room)
+  const scores = new Float32Array(count)
+  const before = new Int32Array(count).fill(NONE)
   /** The first from which a line still reaches. */
-  let active = -1
-  for (let to = 0; to < count; to++)
+  let active = BEGINNING
+  for (let to = 0; to < count; to++) {
+    const isFree = to === count - 1 && !isLastCounted
+    let best = Number.POSITIVE_INFINITY
+    /** What the line that was looked at last leaves, squared: no shorter one leaves less. */
+    let hope = 0
     for (let from = active; from < to; from++) {
       const left = room - width(from, to)
       if (left < 0) {
         active = from + 1
         continue
       }
-      const own = scoreOf(from, to, from < 0 ? left - less : left)
-      // The first line has none before it; others go on from any number of lines.
-      for (let line = from < 0 ? 0 : 1; line < (from < 0 ? 1 : most); line++) {
-        const score = own + (from < 0 ? 0 : scores[from * most + line - 1]!)
-        const at = to * most + line
-        if (score > scores[at]!) continue
-        scores[at] = score
-        before[at] = from
-      }
+      const so = from === BEGINNING ? 0 : scores[from]!
+      if (Math.fround(so + hope) >= best) continue
+      // A text's first line has a layout unit less.
+      const delta = Math.fround(from === BEGINNING && isBeginning ? left - UNIT : left)
+      hope = isFree ? 0 : Math.fround(delta * delta)
+      const more = isFree && from !== BEGINNING ? Math.fround(LAST_LINE * breaks[from]!) : 0
+      const score = Math.fround(Math.fround(so + hope) + more)
+      if (score > best) continue
+      best = score
+      before[to] = from
     }
-  const end = (count - 1) * most
-  let line = 0
-  for (let each = 1; each < most; each++) if (scores[end + each]! < scores[end + line]!) line = each
-  if (!Number.isFinite(scores[end + line]!)) return undefined
-  const taken: number[] = []
-  for (let at = count - 1; at >= 0; line--) {
-    taken.unshift(at)
-    at = before[at * most + line]!
+    scores[to] = Math.fround(best + breaks[to]!) + line
   }
-  return taken
+  return wayTo(count - 1, before, most)
 }
 
-/** What is held against a line between two opportunities that leaves so much of the room. */
-function lineScores(opportunities: Opportunities, room: number, { alone, last }: Held) {
-  const { count, hyphenSize, isAligned } = opportunities
-  const hyphen = isAligned ? HYPHEN_ALIGNED : HYPHEN
-  const lastWord = lastWordBehind(opportunities)
-  const hyphenAt = (at: number) => (at < 0 ? 0 : hyphen * hyphenSize(at) * room)
-  return (from: number, to: number, left: number): number => {
-    const isLast = to === count - 1
-    const ofRoom = last || !isLast ? left * left : LAST_HYPHEN * hyphenAt(from)
-    const ofWord = from < lastWord ? 0 : isLast ? alone : ALONE
-    return ofRoom + hyphenAt(to) + ofWord
+/** The opportunities taken on the way to the last, if there is one, in so many lines or fewer. */
+function wayTo(last: number, before: Int32Array, most: number): number[] | undefined {
+  const taken: number[] = []
+  for (let at = last; at !== BEGINNING; at = before[at]!) {
+    if (at === NONE) return undefined
+    taken.unshift(at)
   }
+  return taken.length <= most ? taken : undefined
+}
+
+/** What is held against a break at each opportunity, and against each line. */
+function penaltiesOf(opportunities: Opportunities, room: number): { breaks: Float32Array; line: number } {
+  const { count, isJustified, isHyphened, size } = opportunities
+  const hyphen = Math.fround((isJustified ? HYPHEN_JUSTIFIED : HYPHEN) * size * room)
+  const lastWord = lastWordBehind(opportunities)
+  const breaks = new Float32Array(count)
+  for (let at = 0; at < count - 1; at++)
+    breaks[at] = (isHyphened(at) ? hyphen : 0) + (at >= lastWord ? ALONE : 0)
+  return { breaks, line: isJustified ? 0 : Math.fround(PER_LINE * hyphen) }
 }

@@ -67,6 +67,8 @@ const OF_LETTERS = /[\p{L}\p{No}\p{S}_@#&*§¶†‡•·]/u
 const isLetter = (char: string) =>
   OF_LETTERS.test(char) && !WHOLE.test(char) && !SMALL_KANA.test(char) && !isOfNumbers(char)
 const HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f]/
+/** Chromium breaks behind a soft hyphen there as behind any (LB21a of other hyphens). */
+const PARTED_HEBREW = /[\u05d0-\u05f2\ufb1d-\ufb4f](?=\u00ad)/g
 const HYPHENS = /[-\u05be\u2010\u2012\u2013]/
 
 /** The whole character that ends at `at`, and the one that begins there. */
@@ -122,13 +124,14 @@ function breaksAtSign(text: string, at: number): boolean | undefined {
 /** Cut off from what it stood behind, a hyphen at a line's start begins a word (or is a minus sign): no break behind it. */
 export function isLeadingHyphen(text: string, start: number, at: number): boolean {
   if (at !== start + 1 || !HYPHENS.test(text[start]!)) return false
-  return text[start] === '-' ? DIGIT.test(text[at] ?? '') : isLetter(text[at] ?? '')
+  const after = text[at] ?? ''
+  return text[start] === '-' && isAscii(after) ? DIGIT.test(after) : isLetter(after) || isDigit(after)
 }
 
 /** Opportunities in `text`, rising; the last is the end of the text. */
 export function lineBreaks(text: string): Break[] {
   const breaks: Break[] = []
-  const breaker = new LineBreaker(text)
+  const breaker = new LineBreaker(text.replace(PARTED_HEBREW, 'a'))
   let next = breaker.nextBreak()
   for (let at = 1; at < text.length; at++) {
     while (next && next.position < at) next = breaker.nextBreak()

@@ -226,6 +226,7 @@ export const CATALOGUE = [
     "family": "Instrument Sans",
     "slug": "instrument-sans",
     "category": "sans",
+    "kind": "wdth",
     "weights": [
       400,
       700
@@ -250,6 +251,7 @@ export const CATALOGUE = [
     "family": "Archivo",
     "slug": "archivo",
     "category": "sans",
+    "kind": "wdth",
     "weights": [
       100,
       900
@@ -838,6 +840,7 @@ export const CATALOGUE = [
     "family": "Bricolage Grotesque",
     "slug": "bricolage-grotesque",
     "category": "display",
+    "kind": "wdth",
     "weights": [
       200,
       800
@@ -970,6 +973,7 @@ export const CATALOGUE = [
     "family": "Anybody",
     "slug": "anybody",
     "category": "display",
+    "kind": "wdth",
     "weights": [
       100,
       900

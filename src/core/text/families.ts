@@ -17,6 +17,8 @@ export type FontFile = {
   isEastAsian?: boolean
   /** Lies with the program; else in its family's package. */
   isShipped?: boolean
+  /** Id of the same file that varies in its weight alone, where this one varies in more. */
+  lighter?: string
   /** SHA-256 of the file, one of a project's own. */
   hash?: string
   /** Place among the files of its family and style; the first that has a character draws it. */
@@ -56,11 +58,12 @@ function parseRanges(ranges: string): Interval[] {
 
 const ALL: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0]!, entry.weights[1]!]
+  const kind = 'kind' in entry ? entry.kind : 'wght'
   const make = (style: 'normal' | 'italic') =>
     entry.subsets.map((subset, rank) => {
       const slug = 'slug' in subset ? subset.slug : entry.slug
       const file: FontFile = {
-        id: `${slug}-${subset.name}-wght-${style}`,
+        id: `${slug}-${subset.name}-${kind}-${style}`,
         family: entry.family,
         slug,
         italic: style === 'italic',
@@ -68,6 +71,10 @@ const ALL: Family[] = CATALOGUE.map((entry) => {
         ranges: subset.ranges,
         rank,
         ...('shipped' in entry ? { isShipped: true } : {}),
+      }
+      if (kind !== 'wght') {
+        file.lighter = `${slug}-${subset.name}-wght-${style}`
+        files.set(file.lighter, { ...file, id: file.lighter })
       }
       files.set(file.id, file)
       claimed.set(file.id, parseRanges(subset.ranges))
@@ -155,14 +162,42 @@ function madeOf(code: number): number {
   return code === 0x2011 ? 0x2010 : code
 }
 
+/** Whether a file is asked for a character. */
+export const claims = (file: FontFile, code: number): boolean => within(claimed.get(file.id)!, code)
+
 /** Whether a file claims a character and has a glyph for it; the same whether it is loaded or not. */
-function covers(file: FontFile, code: number): boolean {
+export function has(file: FontFile, code: number): boolean {
   const missing = holes.get(file.id)!
-  return within(claimed.get(file.id)!, code) && (!within(missing, code) || !within(missing, madeOf(code)))
+  return claims(file, code) && (!within(missing, code) || !within(missing, madeOf(code)))
+}
+
+/** Whether a file draws a character: as it is, or as the letter and the marks over it that it canonically is (HarfBuzz; UAX #15). */
+function covers(file: FontFile, code: number): boolean {
+  if (has(file, code)) return true
+  if (code < 0xc0) return false
+  const [letter, mark] = parted(code)
+  if (letter === undefined) return false
+  return mark === undefined ? has(file, letter) : has(file, mark) && covers(file, letter)
+}
+
+/** The last mark of a character, and the letter without it; only a letter: another code of the same character; neither: it has no parts. */
+function parted(code: number): [letter?: number, mark?: number] {
+  const character = String.fromCodePoint(code)
+  const parts = [...character.normalize('NFD')]
+  if (parts.length === 1) return parts[0] === character ? [] : [parts[0]!.codePointAt(0)!]
+  const mark = parts.pop()!.codePointAt(0)!
+  const rest = [...parts.join('').normalize('NFC')]
+  return rest.length === 1 ? [rest[0]!.codePointAt(0)!, mark] : []
 }
 
 /** What a piece of text asks for. `family`: the name of a shipped one, or the id of one of the project's own. */
-export type FaceWanted = { family: string; italic: boolean; weight: number }
+export type FaceWanted = {
+  family: string
+  italic: boolean
+  weight: number
+  /** Where its other axes stand (`axesIn`); left out: where the file has them. */
+  axes?: string | undefined
+}
 
 /** How far a file's weights are from one that is wanted, nearer ones first (CSS Fonts 4 §5.2, weight). */
 function farFrom([least, most]: readonly [number, number], wanted: number): number {
@@ -211,6 +246,10 @@ export function fileFor(wanted: FaceWanted, code: number): FontFile | undefined 
   return file
 }
 
+/** The file that draws a character where none that would put it together is asked for anything else of its stretch. */
+export const fileHaving = (wanted: FaceWanted, code: number): FontFile | undefined =>
+  chainOfFiles(wanted).find((each) => has(each, code)) ?? fileFor(wanted, code)
+
 /** The file that draws all of some characters, as one; undefined when none has them all. */
 export function fileForAll(wanted: FaceWanted, codes: readonly number[]): FontFile | undefined {
   if (codes.length === 1) return fileFor(wanted, codes[0]!)
@@ -232,7 +271,9 @@ export function filesNeeded(wanted: FaceWanted, text: string, into: Set<string>)
     const code = char.codePointAt(0)!
     if (code < 0x20) continue
     const file = fileFor(wanted, code)
-    if (file) into.add(file.id)
+    if (!file) continue
+    into.add(file.id)
+    if (!has(file, code)) into.add(fileHaving(wanted, code)!.id)
   }
 }
 

@@ -4,7 +4,7 @@
  */
 import { graphemeEnds, SOFT_HYPHEN } from './breaks'
 import { holding, type Piece, ShapedText } from './shaped-text'
-import { downToUnit, UNIT, upToUnit } from './unit'
+import { UNIT, upToUnit } from './unit'
 
 /** Places in a text are sums of floating-point numbers: less than this of a layout unit is not a difference. */
 const ROUNDING = 1e-4
@@ -14,7 +14,8 @@ export class FittingText extends ShapedText {
 
   /**
    * What a word adds to the min-content, px: as it was shaped whole, nothing is shaped again for it. Chromium takes the difference of two
-   * places in a piece, each cut down to its layout unit, but for what begins the piece; a word that goes on in the next adds up.
+   * places in a piece, from its left, each cut to its layout unit, but for what begins one that runs rightwards; a word that goes on in
+   * the next adds up.
    */
   protected word(from: number, end: number): number {
     let width = 0
@@ -22,18 +23,24 @@ export class FittingText extends ShapedText {
     for (let i = holding(this.pieces, from); start < end; i++) {
       const piece = this.pieces[i]!
       const to = Math.min(end, piece.end)
-      width +=
-        start > piece.start
-          ? this.between(piece, start, to)
-          : upToUnit(this.advances[to]! - this.advances[start]!)
+      if (this.isLeftward(piece)) width += this.fromRight(piece, start) - this.fromRight(piece, to)
+      else if (start === piece.start) width += upToUnit(this.advances[to]! - this.advances[start]!)
+      else width += this.fromLeft(piece, to) - this.fromLeft(piece, start)
       start = to
     }
     return width
   }
 
-  private between({ start }: Piece, from: number, end: number): number {
-    const units = (at: number) => Math.floor((this.advances[at]! - this.advances[start]!) / UNIT + ROUNDING)
-    return (units(end) - units(from)) * UNIT
+  private isLeftward({ start }: Piece): boolean {
+    return ((this.levels?.levels[start] ?? 0) & 1) === 1
+  }
+
+  private fromLeft({ start }: Piece, at: number): number {
+    return Math.floor((this.advances[at]! - this.advances[start]!) / UNIT + ROUNDING) * UNIT
+  }
+
+  private fromRight({ end }: Piece, at: number): number {
+    return Math.ceil((this.advances[end]! - this.advances[at]!) / UNIT - ROUNDING) * UNIT
   }
 
   /** Where words may break anywhere, each grapheme is a line of the min-content. */
@@ -58,14 +65,20 @@ export class FittingText extends ShapedText {
     const edge = this.edgeOf(start, first, room)
     const zero = this.advances[piece.start]!
     if (this.advances[end]! - zero > edge) return false
-    if (first < end) {
-      const last = this.shapesEnd(end) ? this.safeBefore(end, first) : end
-      if (upToUnit(this.shapeAlone(last, end)) > edge - downToUnit(this.advances[last]! - zero)) return false
+    if (first < end && this.shapesEnd(end)) {
+      const last = this.safeBefore(end, first)
+      if (!this.tailFits(last, end, edge)) return false
     }
     return upToUnit(this.partWidth(start, end)) <= room
   }
 
-  /** Where the piece of a character begins: Chromium has places in it from there, cut down to its layout unit. */
+  /** Whether a line's end fits that is shaped again from its last safe place on: all of it cut up to layout units. */
+  private tailFits(last: number, end: number, edge: number): boolean {
+    const place = upToUnit(this.advances[last]! - this.zeroOf(last))
+    return place + upToUnit(this.shapeAlone(last, end)) <= upToUnit(edge)
+  }
+
+  /** Where the piece of a character begins: Chromium has places in it from there. */
   private zeroOf(at: number): number {
     return this.advances[this.pieces[holding(this.pieces, at)]!.start]!
   }
@@ -103,9 +116,7 @@ export class FittingText extends ShapedText {
       }
       const last = this.safeBefore(cut, first)
       if (last === cut) return cut
-      const tail = upToUnit(this.shapeAlone(last, cut))
-      const fits = downToUnit(this.advances[last]! - zero) + tail <= edge
-      if (fits && upToUnit(this.partWidth(start, cut)) <= room) return cut
+      if (this.tailFits(last, cut, edge) && upToUnit(this.partWidth(start, cut)) <= room) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
     const next = this.graphemeFrom(Math.max(candidate, start + 1))

@@ -3,7 +3,16 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import type { Resolved } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said } from '../words/words'
-import { declaredOrder, FAMILIES, familyChain, fileFor, fileForAll, filesNeeded, fontFile } from './families'
+import {
+  declaredOrder,
+  FAMILIES,
+  familyChain,
+  fileFor,
+  fileForAll,
+  fileHaving,
+  filesNeeded,
+  fontFile,
+} from './families'
 import { FontLibrary } from './fonts'
 import { extentOf, unite, usedLineHeight } from './line-box'
 import { characterName, missingCharacters } from './missing'
@@ -47,6 +56,18 @@ describe('families', () => {
     expect(fileFor({ family: 'Caveat', italic: false, weight: 400 }, code('漢'))).toBeUndefined()
   })
 
+  test('a letter with a mark is drawn by the first file that has both, or has it as one', () => {
+    const wanted = { family: 'Literata', italic: false, weight: 400 }
+    expect(fileFor(wanted, code('ē'))).toBe(fileFor(wanted, code('e')))
+    expect(fileHaving(wanted, code('ē'))).toBe(fileFor(wanted, code('ę')))
+    expect(fileFor(wanted, code('ę'))).not.toBe(fileFor(wanted, code('e')))
+    // Of two marks, one after the other; the Kelvin sign is a K.
+    expect(fileFor(wanted, code('ǖ'))).toBe(fileFor(wanted, code('e')))
+    expect(fileFor(wanted, code('\u212a'))).toBe(fileFor(wanted, code('K')))
+    const needed = new Set<string>()
+    filesNeeded(wanted, 'ē', needed)
+    expect(needed.size).toBe(2)
+  })
   test('a text asks for the files of its letters only, and always for its family', () => {
     const needed = (text: string) => {
       const into = new Set<string>()
@@ -81,16 +102,28 @@ describe('a library', () => {
 
   test('one face a weight, held to what the file can do', () => {
     const file = fontFile(id)!
-    expect(fonts.face(file, 400)).toBe(fonts.face(file, 400))
-    expect(fonts.face(file, 400)).not.toBe(fonts.face(file, 700))
-    expect(fonts.face(file, 5000)).toBe(fonts.face(file, file.weights[1]))
+    expect(fonts.face(file, { weight: 400 })).toBe(fonts.face(file, { weight: 400 }))
+    expect(fonts.face(file, { weight: 400 })).not.toBe(fonts.face(file, { weight: 700 }))
+    expect(fonts.face(file, { weight: 5000 })).toBe(fonts.face(file, { weight: file.weights[1] }))
     expect(
-      fonts.face(fontFile('literata-latin-wght-normal') ?? FAMILIES[1]!.upright[0]!, 400),
+      fonts.face(fontFile('literata-latin-wght-normal') ?? FAMILIES[1]!.upright[0]!, { weight: 400 }),
     ).toBeUndefined()
   })
 
+  test('keeps the last faces of a file alone: while an axis is pulled each value makes one', () => {
+    const file = fontFile(id)!
+    const at = (weight: number) => fonts.face(file, { weight })
+    const first = at(300)
+    expect(at(300)).toBe(first)
+    for (let weight = 301; weight <= 400; weight++) at(weight)
+    const last = at(400)
+    expect(at(400)).toBe(last)
+    expect(at(300)).not.toBe(first)
+    expect(at(300)!.metrics(20)).toEqual(first!.metrics(20))
+  })
+
   test('metrics are whole px, and a descent that rounding cut short is made up for', () => {
-    const face = fonts.face(fontFile(id)!, 400)!
+    const face = fonts.face(fontFile(id)!, { weight: 400 })!
     for (let size = 8; size < 120; size += 0.5) {
       const { ascent, descent, lineGap } = face.metrics(size)
       expect([ascent, descent, lineGap].every(Number.isInteger)).toBe(true)
@@ -99,7 +132,7 @@ describe('a library', () => {
   })
 
   test('a line is as high as its line-height says, half of the leading above, cut to a px', () => {
-    const face = fonts.face(fontFile(id)!, 400)
+    const face = fonts.face(fontFile(id)!, { weight: 400 })
     const { ascent, descent } = face!.metrics(16)
     const extent = extentOf(face, 16, { px: 31 })
     expect(extent.ascent + extent.descent).toBe(31)

@@ -1,5 +1,6 @@
 /** Faces made of font files for shaping. */
 import * as hb from 'harfbuzzjs'
+import { axesIn } from '../properties/axes'
 import { type FaceWanted, type FontFile, familiesVersion, fontFile, primaryFile } from './families'
 import { hyphenationVersion } from './hyphenation'
 
@@ -28,7 +29,7 @@ function besideDefault(loaded: hb.Face, weight: number): number {
   return weight + (sign * Math.abs(end - weight)) / 16384
 }
 
-/** A loaded file at one weight. */
+/** A loaded file at one weight, and with its other axes where a text has them. */
 export class Face {
   readonly upem: number
   private readonly shaping: hb.Font
@@ -44,12 +45,14 @@ export class Face {
     readonly file: FontFile,
     private readonly loaded: hb.Face,
     weight: number,
+    axes: string,
   ) {
+    const others = axesIn(axes).map(([tag, value]) => new hb.Variation(tag, value))
     this.upem = loaded.upem
     this.outlines = new hb.Font(loaded)
-    this.outlines.setVariations([new hb.Variation('wght', weight)])
+    this.outlines.setVariations([new hb.Variation('wght', weight), ...others])
     this.shaping = new hb.Font(loaded)
-    this.shaping.setVariations([new hb.Variation('wght', besideDefault(loaded, weight))])
+    this.shaping.setVariations([new hb.Variation('wght', besideDefault(loaded, weight)), ...others])
     this.extents = this.outlines.hExtents()
   }
 
@@ -89,10 +92,11 @@ export class Face {
    * rounding cut short takes a px from the ascent.
    */
   metrics(size: number): FaceMetrics {
-    const depth = (-this.extents.descender * size) / this.upem
-    const ascent = Math.round((this.extents.ascender * size) / this.upem)
+    const own = effectiveSize(size)
+    const depth = (-this.extents.descender * own) / this.upem
+    const ascent = Math.round((this.extents.ascender * own) / this.upem)
     const descent = Math.round(depth)
-    const lineGap = Math.round((this.extents.lineGap * size) / this.upem)
+    const lineGap = Math.round((this.extents.lineGap * own) / this.upem)
     return descent < depth && ascent >= 1
       ? { ascent: ascent - 1, descent: descent + 1, lineGap }
       : { ascent, descent, lineGap }
@@ -111,6 +115,13 @@ export class Face {
     return [...tags].filter((tag) => !BY_THEMSELVES.test(tag)).sort()
   }
 
+  /** What varies beside the weight, by tag. */
+  get axes(): { tag: string; min: number; default: number; max: number }[] {
+    return Object.entries(this.loaded.getAxisInfos()).flatMap(([tag, axis]) =>
+      tag === 'wght' ? [] : [{ ...axis, tag }],
+    )
+  }
+
   /** SVG path of a glyph in font units, y up. */
   path(glyph: number): string {
     let path = this.paths.get(glyph)
@@ -122,11 +133,14 @@ export class Face {
   }
 }
 
+/** Faces of one file that are kept: while an axis is pulled each value makes one. */
+const MOST_FACES = 64
+
 /** Fonts loaded so far. One per process or worker. */
 export class FontLibrary {
   private readonly faces = new Map<string, hb.Face>()
-  /** By file, then by weight. */
-  private readonly weighted = new Map<FontFile, Map<number, Face>>()
+  /** By file, then by weight and axes. */
+  private readonly made = new Map<FontFile, Map<number | string, Face>>()
   private arrived = 0
 
   /** Rises whenever a file or a language's hyphens arrive, or families are others: layouts made before may be stale. */
@@ -147,21 +161,23 @@ export class FontLibrary {
     this.arrived++
   }
 
-  face(file: FontFile, weight: number): Face | undefined {
+  face(file: FontFile, { weight, axes = 'normal' }: Pick<FaceWanted, 'weight' | 'axes'>): Face | undefined {
     const clamped = Math.min(file.weights[1], Math.max(file.weights[0], weight))
-    const known = this.weighted.get(file)?.get(clamped)
+    const key = axes === 'normal' ? clamped : `${clamped} ${axes}`
+    const known = this.made.get(file)?.get(key)
     if (known) return known
     const loaded = this.faces.get(file.id)
     if (!loaded) return undefined
-    const face = new Face(`${file.id}@${clamped}`, file, loaded, clamped)
-    const weights = this.weighted.get(file)
-    if (weights) weights.set(clamped, face)
-    else this.weighted.set(file, new Map([[clamped, face]]))
+    const face = new Face(`${file.id}@${key}`, file, loaded, clamped, axes)
+    const faces = this.made.get(file) ?? new Map<number | string, Face>()
+    this.made.set(file, faces)
+    if (faces.size >= MOST_FACES) faces.delete(faces.keys().next().value!)
+    faces.set(key, face)
     return face
   }
 
   /** The face whose metrics set the line box. */
   primary(wanted: FaceWanted): Face | undefined {
-    return this.face(primaryFile(wanted), wanted.weight)
+    return this.face(primaryFile(wanted), wanted)
   }
 }

@@ -12,7 +12,7 @@ import { Typeset } from './typeset'
 function styleKey(style: Resolved): string {
   const height = style.lineHeight!
   const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.wordSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.paragraphGap}|${style.figures}|${style.features}|${style.lang}|${style.direction}|${style.hyphens}|${style.textWrap}|${style.maxLines}|${seenEnds(style, true)}`
+  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.wordSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.paragraphGap}|${style.figures}|${style.features}|${style.axes}|${style.lang}|${style.direction}|${style.hyphens}|${style.textWrap}|${style.maxLines}|${seenEnds(style, true)}`
 }
 
 /** Shaped texts by content and style, so that an edit elsewhere never shapes again. */

@@ -46,6 +46,10 @@ export class Paragraph extends FittingText {
   readonly visible: Uint32Array
   /** For each opportunity, the hyphen's width when the line breaks there, px. */
   readonly hyphens: Float64Array
+  /** For each opportunity, where the line before it ends, px from the text's beginning. */
+  private readonly lineEnds: Float64Array
+  /** For each opportunity, the next from it on that is taken in any case or makes a hyphen; how many there are. */
+  private readonly stops: Uint32Array
   /** Opportunities that the min-content does not know. */
   private readonly glued: ReadonlySet<number>
   private readonly strut: Extent
@@ -53,14 +57,14 @@ export class Paragraph extends FittingText {
   private readonly extents: { start: number; end: number; extent: Extent }[]
   /** Every line is as high as the strut, with its baseline. */
   readonly uniform: boolean
-  private readonly size: number
+  /** Of the text's own words, px. */
+  readonly size: number
   private readonly anywhere: boolean
   private readonly wrapping: Resolved['textWrap']
   /** How many lines of it are shown; undefined: all. */
   readonly mostLines: number | undefined
   private readonly base: PieceStyle
-  private readonly isFlush: boolean
-  readonly isAligned: boolean
+  readonly isJustified: boolean
 
   /** @param alone whether it stands in the text's own box, not in a paragraph or item of its own */
   constructor(
@@ -77,8 +81,7 @@ export class Paragraph extends FittingText {
     this.wrapping = style.textWrap
     this.mostLines = alone ? style.maxLines : undefined
     this.base = baseStyle(style)
-    this.isFlush = style.textAlign === 'justify'
-    this.isAligned = style.textAlign === 'center' || style.textAlign === 'right'
+    this.isJustified = style.textAlign === 'justify'
     const height = style.lineHeight!
     this.strut = this.extent(height, this.base)
     this.extents = this.pieces.flatMap((piece) => this.extentsOf(piece, height))
@@ -88,9 +91,15 @@ export class Paragraph extends FittingText {
     const breaks = text === '' ? [] : breaksIn(text, style.textWrap === 'nowrap')
     this.nexts = Uint32Array.from(breaks, (each) => each.at)
     this.required = Uint8Array.from(breaks, (each) => (each.required ? 1 : 0))
-    this.glued = new Set(breaks.flatMap((each, i) => (each.glued ? [i] : [])))
+    // There Chromium looks for breaks piece by piece and knows nothing of what stands before.
+    const heads = new Set(
+      this.pieces.map(({ start }) => (isLeadingHyphen(text, start, start + 1) ? start + 1 : 0)),
+    )
+    this.glued = new Set(breaks.flatMap(({ at, glued }, i) => (glued || heads.has(at) ? [i] : [])))
     this.visible = new Uint32Array(breaks.length)
     this.hyphens = new Float64Array(breaks.length)
+    this.lineEnds = new Float64Array(breaks.length)
+    this.stops = new Uint32Array(breaks.length)
     this.prepareBreaks()
     const { min, max } = this.contributions()
     this.minContent = upToUnit(min)
@@ -135,13 +144,14 @@ export class Paragraph extends FittingText {
       this.visible[i] = end
       if (text[next - 1] === SOFT_HYPHEN && next < text.length)
         this.hyphens[i] = this.hyphenAt(next - 1).width
+      this.lineEnds[i] = this.advances[end]!
       from = next
     })
-  }
-
-  /** Of the font that a character is set in, px. */
-  sizeAt(at: number): number {
-    return this.pieces[holding(this.pieces, at)]!.style.size
+    let stop = this.nexts.length
+    for (let i = stop - 1; i >= 0; i--) {
+      if (this.required[i] !== 0 || this.hyphens[i] !== 0) stop = i
+      this.stops[i] = stop
+    }
   }
 
   /** The hyphen that shows when the line breaks behind character `at`, set like the text around it. */
@@ -163,7 +173,7 @@ export class Paragraph extends FittingText {
     const { text, advances } = this
     const ellipsis = this.ending(ELLIPSIS, '...', line.start, this.base)
     const room = width - ellipsis.width
-    const spread = this.isFlush ? spreadOf(text, line, width) : 0
+    const spread = this.isJustified ? spreadOf(text, line, width) : 0
     const until = (at: number) =>
       advances[at]! - advances[line.start]! + (spread > 0 ? spread * spacesIn(text, line.start, at) : 0)
     let { end } = line
@@ -233,7 +243,7 @@ export class Paragraph extends FittingText {
   }
 
   private breakGreedily(width: number) {
-    const { nexts, required, visible, hyphens, advances } = this
+    const { nexts, required, visible, hyphens, advances, lineEnds, stops } = this
     found.count = 0
     // Widths are whole layout units in the browser; less than one more does not count.
     const room = Math.floor(width / UNIT + 1e-6) * UNIT + UNIT
@@ -243,17 +253,15 @@ export class Paragraph extends FittingText {
     let first = -1
     for (let i = 0; i < nexts.length; ) {
       // Most words end well before the edge: whatever is shaped again at the line's ends, they fit.
-      const sure = advances[start]! + room - this.size
-      while (
-        i < nexts.length &&
-        nexts[i]! > start + 1 &&
-        required[i] === 0 &&
-        hyphens[i] === 0 &&
-        advances[visible[i]!]! < sure
-      ) {
-        if (first < 0) first = i
-        last = i
-        i++
+      if (nexts[i]! > start + 1) {
+        const sure = advances[start]! + room - this.size
+        const stop = stops[i]!
+        const from = i
+        while (i < stop && lineEnds[i]! < sure) i++
+        if (i > from) {
+          if (first < 0) first = from
+          last = i - 1
+        }
       }
       if (i === nexts.length) break
       if (isLeadingHyphen(this.text, start, nexts[i]!)) {

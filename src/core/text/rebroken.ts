@@ -1,13 +1,13 @@
 /** Lines that were filled, broken anew: all of a short text, or those at its end. */
 import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
 import type { FoundLines } from './found-lines'
-import { downToUnit, UNIT } from './unit'
+import { downToUnit, UNIT, upToUnit } from './unit'
 
 /** Where a text may break: one entry an opportunity, the last at its end. */
 export type Places = {
   text: string
-  /** Whether lines are set in the middle or at the end. */
-  isAligned: boolean
+  /** Whether lines are set flush on both sides. */
+  isJustified: boolean
   /** Where the next line begins. */
   nexts: ArrayLike<number>
   required: ArrayLike<number>
@@ -19,8 +19,8 @@ export type Places = {
   advances: ArrayLike<number>
   /** Where a line that ends at a character would end, as if nothing stood behind it, px from the text's beginning. */
   endAlone: (character: number) => number
-  /** Of the font that a character is set in, px. */
-  sizeAt: (character: number) => number
+  /** Of the font of the text's own words, px. */
+  size: number
 }
 
 /** The last of the lines from one on that belong together: up to a forced break, or the end. */
@@ -58,16 +58,16 @@ export function endPrettily(found: FoundLines, places: Places, width: number, mo
   }
 }
 
-/** Whether one of the lines is longer than the room. */
+/** Whether one of the lines is longer than the room, or cut within a word. */
 function sticksOut(
-  { starts, ends }: FoundLines,
+  { starts, ends, indices }: FoundLines,
   { advances }: Places,
   first: number,
   last: number,
   width: number,
 ): boolean {
   for (let line = first; line <= last; line++)
-    if (advances[ends[line]!]! - advances[starts[line]!]! >= width + UNIT) return true
+    if (indices[line]! < 0 || advances[ends[line]!]! - advances[starts[line]!]! >= width + UNIT) return true
   return false
 }
 
@@ -112,17 +112,15 @@ function replace(
   const ends = Float64Array.from({ length: count }, (_, i) => {
     const at = i + before + 1
     const end = isFew(count) ? visible[at]! : scoredEnd(places, at)
-    return downToUnit(places.endAlone(end)) + hyphens[at]!
+    return downToUnit(places.endAlone(end)) + upToUnit(hyphens[at]!)
   })
   const opportunities = {
     isBeginning: first === 0,
-    isAligned: places.isAligned,
+    isJustified: places.isJustified,
     count,
     width: (from: number, to: number) => ends[to]! - downToUnit(advances[startOf(from)]!),
-    hyphenSize: (opportunity: number) => {
-      const at = opportunity + before + 1
-      return hyphens[at]! > 0 ? places.sizeAt(nexts[at]! - 1) : 0
-    },
+    size: places.size,
+    isHyphened: (opportunity: number) => hyphens[opportunity + before + 1]! > 0,
   }
   const taken = best(opportunities, width + UNIT, last - first + 1)
   if (!taken) return 0

@@ -21,6 +21,15 @@ describe('scripts (UAX #24 §5)', () => {
   test('one that closes nothing is common', () => {
     expect(tags('a) β]')).toEqual(['Latn', 'Latn', 'Latn', 'Grek', 'Grek'])
   })
+  test('points that only East Asian scripts share go with those: before them, else behind, else they are Han', () => {
+    expect(tags('春、カ').join(' ')).toBe('Hani Hani Kana')
+    expect(tags('a・ カ').join(' ')).toBe('Latn Kana Kana Kana')
+    expect(tags('・ (ab) ー').join(' ')).toBe('Hani Hani Hani Latn Latn Hani Hani Hani')
+    expect(tags('a「(カ').join(' ')).toBe('Latn Kana Kana Kana')
+  })
+  test('what is merely wide, or of one script by extension, is common (Chromium)', () => {
+    expect(tags('a！〒〆　b').join(' ')).toBe('Latn Latn Latn Latn Latn Latn')
+  })
   test('every pair is of one script, and no letter changes its own', () => {
     const part = fc.constantFrom('a', 'β', 'я', ' ', '1', '(', ')', '[', ']', '{', '}', '–')
     fc.assert(

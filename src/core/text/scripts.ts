@@ -9,7 +9,9 @@ export const ARABIC = 5
 const HAN = 6
 const HIRAGANA = 7
 const KATAKANA = 8
-const HANGUL = 9
+export const HANGUL = 9
+/** What East Asian scripts have in common, and no others: their points, brackets, marks of sound. */
+const EAST = 10
 
 /** ISO 15924 codes, by the numbers `scriptsOf` gives. */
 export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl', 'Hebr', 'Arab', 'Hani', 'Hira', 'Kana', 'Hang']
@@ -37,11 +39,12 @@ function scriptOf(code: number): number {
   return code >= 0x590 ? leftwardScriptOf(code) : COMMON
 }
 
-/** What Hiragana and Katakana have in common goes with what stands before it. */
 function eastAsianScriptOf(code: number): number {
-  if (code >= 0x3041 && code <= 0x309f) return code >= 0x3099 && code <= 0x309c ? COMMON : HIRAGANA
-  if (code >= 0x30a1 && code <= 0x30ff) return code === 0x30fb || code === 0x30fc ? COMMON : KATAKANA
-  if ((code >= 0x31f0 && code < 0x3200) || (code >= 0xff66 && code <= 0xff9f)) return KATAKANA
+  if (code >= 0x3041 && code <= 0x309f) return code >= 0x3099 && code <= 0x309c ? EAST : HIRAGANA
+  if (code >= 0x30a0 && code <= 0x30ff)
+    return code === 0x30a0 || code === 0x30fb || code === 0x30fc ? EAST : KATAKANA
+  if ((code >= 0x31f0 && code < 0x3200) || (code >= 0xff66 && code <= 0xff9d && code !== 0xff70))
+    return KATAKANA
   if (
     (code >= 0x1100 && code < 0x1200) ||
     (code >= 0xac00 && code < 0xd7b0) ||
@@ -52,8 +55,23 @@ function eastAsianScriptOf(code: number): number {
     (code >= 0x2e80 && code < 0x2fe0) ||
     (code >= 0x3400 && code < 0xa000) ||
     (code >= 0xf900 && code < 0xfb00)
-  return isHan || code === 0x3005 || code === 0x3007 ? HAN : COMMON
+  if (isHan || code === 0x3005 || code === 0x3007) return HAN
+  return isEast(code) ? EAST : COMMON
 }
+
+/** Common, but with several script extensions, all of them East Asian: what has one, or is merely wide, is common to Chromium. */
+const isEast = (code: number) =>
+  (code >= 0x3001 && code <= 0x3003) ||
+  (code >= 0x3008 && code <= 0x301f && code !== 0x3012) ||
+  (code >= 0x3030 && code <= 0x3037 && code !== 0x3036) ||
+  code === 0x303c ||
+  code === 0x303d ||
+  code === 0xfe45 ||
+  code === 0xfe46 ||
+  (code >= 0xff61 && code <= 0xff65) ||
+  code === 0xff70 ||
+  code === 0xff9e ||
+  code === 0xff9f
 
 /** Points and signs over letters go with what stands before them. */
 function leftwardScriptOf(code: number): number {
@@ -66,32 +84,43 @@ function leftwardScriptOf(code: number): number {
 
 /**
  * The script of each UTF-16 unit. What is common to all (spaces, digits, punctuation) goes with the letters before it, or at the
- * beginning with the first; a closing bracket goes with the one it closes (UAX #24 §5.1).
+ * beginning with the first; a closing bracket goes with the one it closes (UAX #24 §5.1). What is common to East Asian scripts goes with
+ * letters of those before it, else with such behind it, and is Han beside others.
  */
 export function scriptsOf(text: string): Uint8Array {
   const scripts = new Uint8Array(text.length)
-  const open: { closing: string; script: number }[] = []
+  const open: Bracket[] = []
   let current = COMMON
+  /** Where a stretch begins that any East Asian letters may still make theirs. */
+  let undecided = -1
   for (let i = 0; i < text.length; i++) {
-    const char = text[i]
-    let own = scriptOf(text.charCodeAt(i))
-    if (CLOSING.has(char!)) {
-      const pair = open.findLastIndex(({ closing }) => closing === char)
-      if (pair >= 0) {
-        own = open[pair]!.script
-        open.length = pair
-      }
-    }
+    const char = text[i]!
+    let own = closed(open, char) ?? scriptOf(text.charCodeAt(i))
+    const isShared = own === EAST
+    if (isShared) own = current >= HAN ? current : HAN
     if (own !== COMMON) {
-      if (current === COMMON) {
-        scripts.fill(own, 0, i)
-        for (const bracket of open) bracket.script = own
-      }
+      const from = current === COMMON ? 0 : undecided >= 0 && !isShared && own >= HAN ? undecided : i
+      scripts.fill(own, from, i)
+      for (const bracket of open) if (bracket.at >= from) bracket.script = own
+      if (!isShared) undecided = -1
+      else if (current < HAN) undecided = from
       current = own
     }
     scripts[i] = current
-    const closing = PAIRS.get(char!)
-    if (closing) open.push({ closing, script: current })
+    const closing = PAIRS.get(char)
+    if (closing) open.push({ closing, at: i, script: current })
   }
   return scripts
+}
+
+type Bracket = { closing: string; at: number; script: number }
+
+/** The script of the bracket that one closes, if it does; what was opened within is forgotten. */
+function closed(open: Bracket[], char: string): number | undefined {
+  if (!CLOSING.has(char)) return undefined
+  const pair = open.findLastIndex(({ closing }) => closing === char)
+  if (pair < 0) return undefined
+  const { script } = open[pair]!
+  open.length = pair
+  return script
 }

@@ -1,9 +1,9 @@
 /** Shaping with HarfBuzz: from styled text to glyphs and the running advance at every character. */
 import * as hb from 'harfbuzzjs'
 import type { Resolved } from '../properties/table'
-import { type FaceWanted, fileFor, fileForAll } from './families'
+import { claims, type FaceWanted, fileFor, fileForAll, fileHaving, has } from './families'
 import { type Face, FIXED, type FontLibrary } from './fonts'
-import { ARABIC, SCRIPT_TAGS } from './scripts'
+import { ARABIC, HANGUL, SCRIPT_TAGS } from './scripts'
 import { sequencesIn } from './sequences'
 
 export type TextStyle = FaceWanted & {
@@ -21,8 +21,20 @@ export type TextStyle = FaceWanted & {
   lang?: string
 }
 
-/** Words as they are shaped: of each UTF-16 unit its script (`scriptsOf`) and, where some run leftward, its level (`levelsOf`). */
-export type Shapeable = { text: string; scripts: Uint8Array; levels?: Uint8Array | undefined }
+/**
+ * Words as they are shaped: of each UTF-16 unit its script (`scriptsOf`) and, where some run leftward, its level (`levelsOf`); what stands
+ * around them, to which letters are joined though it is not shaped with them.
+ */
+export type Shapeable = {
+  text: string
+  scripts: Uint8Array
+  levels?: Uint8Array | undefined
+  before?: string
+  after?: string
+}
+
+/** UTF-16 units of what stands around words that matter: HarfBuzz looks at five characters. */
+export const AROUND = 10
 
 /** What becomes of words: the width before each character, px, and one more; glyphs; where a line may begin without shaping anew. */
 export type Shaped = { advances: Float64Array; runs: GlyphRun[]; safety: Uint8Array }
@@ -54,12 +66,14 @@ const FIGURES: Record<string, hb.Feature[]> = {
   oldstyle: [new hb.Feature('onum', 1)],
   'tabular-oldstyle': [new hb.Feature('tnum', 1), new hb.Feature('onum', 1)],
 }
+/** What Chromium’s HarfBuzz never does among Hangul, and this one does. */
+const NO_ALTERNATES = [new hb.Feature('calt', 0)]
 const NO_LIGATURES = [
   new hb.Feature('liga', 0),
   new hb.Feature('clig', 0),
   new hb.Feature('dlig', 0),
   new hb.Feature('hlig', 0),
-  new hb.Feature('calt', 0),
+  ...NO_ALTERNATES,
 ]
 
 /** Characters that `letter-spacing` passes by, as in Chromium: controls, soft hyphens, joiners. */
@@ -68,18 +82,40 @@ const ZERO_WIDTH = /[\p{Cc}\u00ad\u200b-\u200f\u202a-\u202e\ufeff\ufffc]/u
 /** Characters without a look of their own ask for no other font. */
 const UNSEEN = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/u
 
-/** Splits text into runs that one font file covers and that are of one script and one level. */
+/** Whether a character runs leftward, 1, or rightward, 0: words of several levels that run one way are shaped as one. */
+const wayAt = ({ levels }: Shapeable, at: number): number => (levels?.[at] ?? 0) & 1
+
+/** Whether two characters are shaped apart whatever draws them. */
+const areApart = (words: Shapeable, a: number, b: number): boolean =>
+  words.scripts[a] !== words.scripts[b] || wayAt(words, a) !== wayAt(words, b)
+
+/** The file that draws a character of a text: Chromium tries those alone that are asked for something in its stretch of one script. */
+function fileWithin(words: Shapeable, style: TextStyle, code: number, at: number) {
+  const { text } = words
+  const file = fileFor(style, code)
+  if (!file || has(file, code)) return file
+  let start = at
+  while (start > 0 && !areApart(words, start - 1, at)) start--
+  for (let i = start; i < text.length && !areApart(words, i, at); i++)
+    if (claims(file, text.codePointAt(i)!)) return file
+  return fileHaving(style, code)
+}
+
+/** Splits text into runs that one font file covers and that are of one script and run one way. */
 function* runsByFile(
   fonts: FontLibrary,
-  { text, scripts, levels }: Shapeable,
+  words: Shapeable,
   style: TextStyle,
 ): Generator<{ start: number; end: number; face: Face }> {
+  const { text, scripts } = words
   const primary = fonts.primary(style)
   if (!primary) return
-  const pick = (code: number): Face => {
-    if (UNSEEN.test(String.fromCodePoint(code))) return face ?? primary
-    const file = fileFor(style, code)
-    return (file && fonts.face(file, style.weight)) ?? primary
+  // A soft hyphen is the first file's, so that nothing is kerned across it in others; Arabic letters are joined across it.
+  const pick = (code: number, at: number): Face => {
+    if (UNSEEN.test(String.fromCodePoint(code)))
+      return code === 0xad && scripts[at] !== ARABIC ? primary : (face ?? primary)
+    const file = fileWithin(words, style, code, at)
+    return (file && fonts.face(file, style)) ?? primary
   }
   const sequences = sequencesIn(text)
   let start = 0
@@ -92,9 +128,8 @@ function* runsByFile(
     const length = whole ? sequence.end - i : code > 0xffff ? 2 : 1
     // Marks stay with the letter they stand on.
     const mark = code >= 0x300 && code <= 0x36f
-    const next = (whole && fonts.face(whole, style.weight)) ?? (mark && face?.has(code) ? face : pick(code))
-    const isOther = next !== face || scripts[i] !== scripts[start] || levels?.[i] !== levels?.[start]
-    if (face && isOther) {
+    const next = (whole && fonts.face(whole, style)) ?? (mark && face?.has(code) ? face : pick(code, i))
+    if (face && (next !== face || areApart(words, i, start))) {
       yield { start, end: i, face }
       start = i
     }
@@ -110,13 +145,19 @@ const known = new Map<string, hb.Feature[]>()
 function featuresOf(
   { figures = 'normal', features = 'normal' }: TextStyle,
   isSpaced: boolean,
+  isHangul: boolean,
 ): hb.Feature[] | undefined {
-  if (!isSpaced && figures === 'normal' && features === 'normal') return undefined
-  const key = `${isSpaced} ${figures} ${features}`
+  if (!isSpaced && !isHangul && figures === 'normal' && features === 'normal') return undefined
+  const key = `${isSpaced} ${isHangul} ${figures} ${features}`
   let all = known.get(key)
   if (!all) {
     const own = features === 'normal' ? [] : features.split(' ').map((tag) => new hb.Feature(tag, 1))
-    all = [...(isSpaced ? NO_LIGATURES : []), ...(FIGURES[figures] ?? []), ...own]
+    all = [
+      ...(isSpaced ? NO_LIGATURES : []),
+      ...(FIGURES[figures] ?? []),
+      ...own,
+      ...(isHangul ? NO_ALTERNATES : []),
+    ]
     known.set(key, all)
   }
   return all
@@ -144,6 +185,20 @@ function clusterAt(infos: readonly hb.GlyphInfo[], read: number, leftward: boole
   }
 }
 
+/** @returns how many characters stand before those that are shaped */
+function addWithin(into: hb.Buffer, words: Shapeable, start: number, end: number): number {
+  const { text, scripts, before = '', after = '' } = words
+  // Other letters are not joined.
+  if (scripts[start] !== ARABIC) {
+    into.addText(text.slice(start, end))
+    return 0
+  }
+  const lead = (before + text.slice(0, start)).slice(-AROUND)
+  const trail = (text.slice(end) + after).slice(0, AROUND)
+  into.addText(lead + text.slice(start, end) + trail, lead.length, end - start)
+  return lead.length
+}
+
 /**
  * Shapes words in one style, as if they stood `offset` characters into a paragraph: `advances[offset + i]` is the width of everything
  * before character i of them, px, after what stands there already; `safety[i]` becomes `UNSAFE` or `INSIDE` where a break changes the
@@ -157,21 +212,21 @@ export function shapeInto(
   offset = 0,
 ) {
   buffer ??= new hb.Buffer()
-  const { text, scripts, levels } = words
+  const { text, scripts } = words
   // Sums of whole 1/65536 px, as the browser's: places do not depend on what stood before them.
   const spacing = fixed(style.letterSpacing)
   const between = fixed(style.wordSpacing ?? 0)
   let total = advances[offset]!
   for (const { start, end, face } of runsByFile(fonts, words, style)) {
-    const leftward = ((levels?.[start] ?? 0) & 1) === 1
+    const leftward = wayAt(words, start) === 1
     // Letters that are joined are not set apart, and what stands with them neither (CSS Text 4 §9.2.1); only spaces are.
     const isSpaced = spacing !== 0 && scripts[start] !== ARABIC
     buffer.clearContents()
-    buffer.addText(text.slice(start, end))
+    const lead = addWithin(buffer, words, start, end)
     buffer.setDirection(leftward ? hb.Direction.RTL : hb.Direction.LTR)
     buffer.setScript(SCRIPT_TAGS[scripts[start]!]!)
     buffer.setLanguage(style.lang ?? 'en')
-    hb.shape(face.shapingAt(style.size), buffer, featuresOf(style, isSpaced))
+    hb.shape(face.shapingAt(style.size), buffer, featuresOf(style, isSpaced, scripts[start] === HANGUL))
     const infos = buffer.getGlyphInfos()
     const positions = buffer.getGlyphPositions()
     const { length } = infos
@@ -188,7 +243,7 @@ export function shapeInto(
     for (let read = 0; read < length; ) {
       const { cluster, flags, count, first, next } = clusterAt(infos, read, leftward)
       read += count
-      const character = start + cluster
+      const character = start + cluster - lead
       if (flags & hb.GlyphFlag.UNSAFE_TO_BREAK) safety[offset + character] = UNSAFE
       const at = total
       for (let g = first; g < first + count; g++) {
@@ -203,7 +258,7 @@ export function shapeInto(
       }
       const width = total - at
       // A ligature's characters share its width evenly; a soft hyphen that is not used has none.
-      const characters = Math.max(1, (next?.cluster ?? end - start) - cluster)
+      const characters = Math.max(1, (next?.cluster ?? lead + end - start) - cluster)
       const space = isSpace(text[character]!)
       if (spacing !== 0 && (isSpaced ? !ZERO_WIDTH.test(text[character]!) : space)) total += spacing
       if (between !== 0 && space) total += between

@@ -8,7 +8,7 @@ import { iconSide } from './icon-box'
 import { isDecorated, type SeenEnds, seenEnds } from './line-ends'
 import { raiseOf, SCRIPT_SIZE } from './script-box'
 import { scriptsOf } from './scripts'
-import { type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
+import { AROUND, type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
 import { upToUnit } from './unit'
 
@@ -25,7 +25,7 @@ export type PieceStyle = TextStyle & {
   around?: readonly Boxed[]
 }
 /** What an element's box on a line is made of. */
-export type Boxed = Pick<TextStyle, 'family' | 'size' | 'weight' | 'italic'> & { raise?: number }
+export type Boxed = Pick<TextStyle, 'family' | 'size' | 'weight' | 'italic' | 'axes'> & { raise?: number }
 /** A stretch of the paragraph in one style; line feeds, which nothing is shaped across, stand alone. */
 export type Piece = {
   start: number
@@ -74,8 +74,15 @@ export class ShapedText {
   }
 
   private part(start: number, end: number): Shapeable {
-    const levels = this.levels?.levels.subarray(start, end)
-    return { text: this.text.slice(start, end), scripts: this.scripts.subarray(start, end), levels }
+    const { text, scripts } = this
+    const words = { text: text.slice(start, end), scripts: scripts.subarray(start, end) }
+    if (!this.levels) return words
+    return {
+      ...words,
+      levels: this.levels.levels.subarray(start, end),
+      before: text.slice(Math.max(0, start - AROUND), start),
+      after: text.slice(end, end + AROUND),
+    }
   }
 
   /** Pieces of one font are shaped together, so that kerning and ligatures reach across links and colours. */
@@ -245,8 +252,12 @@ export const baseStyle = (style: Resolved): PieceStyle => ({
   wordSpacing: style.wordSpacing,
   figures: style.figures,
   features: style.features,
+  axes: style.axes,
   lang: style.lang,
 })
+
+/** A length in em as Chromium computes it, cut to single precision, px: sizes are cut to 1/100 px later. */
+const emOf = (em: number, size: number) => Math.fround(Math.fround(size) * em)
 
 /** The elements that the words of a span stand in when they are handed off, from the outermost in, but for the last. */
 function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
@@ -257,7 +268,7 @@ function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
     boxes.push(box)
   }
   const { size: share, weight, italic, script } = span
-  const size = base.size * (share ?? 1)
+  const size = share === undefined ? base.size : emOf(share, base.size)
   const isLink = span.link !== undefined
   const isStrong = weight !== undefined && weight >= 600
   if (isLink) within({ size })
@@ -266,7 +277,7 @@ function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
   if ((share !== undefined && !isLink) || italic === false || (weight !== undefined && !isStrong))
     within({ size, italic: italic ?? box.italic, weight: weight ?? box.weight })
   if (script) {
-    const own = size * SCRIPT_SIZE
+    const own = emOf(SCRIPT_SIZE, size)
     within({ size: own, raise: raiseOf(script, own) })
   }
   if (!span.code) boxes.pop()
@@ -275,7 +286,8 @@ function elementsAround(base: Boxed, span: Span): readonly Boxed[] | undefined {
 
 function pieceStyle(style: Resolved, span: Span): PieceStyle {
   const base = baseStyle(style)
-  const size = base.size * (span.size ?? 1) * (span.script ? SCRIPT_SIZE : 1)
+  const own = span.size === undefined ? base.size : emOf(span.size, base.size)
+  const size = span.script ? emOf(SCRIPT_SIZE, own) : own
   return {
     family: span.code ? CODE_FAMILY : base.family,
     size,
@@ -285,6 +297,7 @@ function pieceStyle(style: Resolved, span: Span): PieceStyle {
     wordSpacing: base.wordSpacing,
     figures: base.figures,
     features: base.features,
+    axes: base.axes,
     lang: base.lang,
     color: span.color,
     link: span.link,

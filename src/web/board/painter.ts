@@ -18,6 +18,7 @@ import type { PageLayout } from '../../core/layout/page'
 import { areReordered } from '../../core/paint/layers'
 import { type PlacedLine, placedLines, showsLinks } from '../../core/paint/lines'
 import { stackingDeclarations, stackingIn, standing } from '../../core/paint/stacking'
+import { axesText } from '../../core/properties/axes'
 import { featuresText, numericText } from '../../core/properties/css-text'
 import { lookDeclarations } from '../../core/properties/declarations'
 import { noiseNamed, noiseUrl } from '../../core/properties/noise'
@@ -368,6 +369,7 @@ function styleSpan(span: HTMLElement, { style: type }: { style: PieceStyle }, in
   style.letterSpacing = type.letterSpacing ? `${type.letterSpacing}px` : 'normal'
   style.fontVariantNumeric = numericText(type.figures ?? 'normal') ?? ''
   style.fontFeatureSettings = featuresText(type.features ?? 'normal') ?? ''
+  style.fontVariationSettings = axesText(type.axes ?? 'normal') ?? ''
   const color = ink(type.color)
   if (color) style.color = color
   const lines = [

@@ -20,6 +20,7 @@ import { BorderLines, CornerLines, OutlineLine } from './borders'
 import { ColorChip } from './color-chip'
 import { EffectLines } from './effects'
 import { FillLines } from './fills'
+import { FontAxes } from './font-axes'
 import { FontChoice, weightsOf } from './font-choice'
 import { LetterForms } from './letter-forms'
 import { Line } from './line'
@@ -194,6 +195,7 @@ export function TypeLines({ node }: { node: Node }) {
           'maxLines',
           'figures',
           'features',
+          'axes',
         ]}
       >
         <span>Ink</span>
@@ -277,6 +279,7 @@ export function TypeLines({ node }: { node: Node }) {
           onChoose={(figures) => set({ figures: figures as Props['figures'] }, 'Figures')}
         />
         <LetterForms resolved={resolved} onChange={(features) => set({ features }, 'Letter forms')} />
+        <FontAxes resolved={resolved} onChange={(axes, words) => set({ axes }, words)} />
         <Choice
           label="Long words"
           options={[
