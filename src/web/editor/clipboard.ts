@@ -11,8 +11,11 @@ import { blockPlace, sectionIndex } from '../shelf/place-item'
 import { takePictures, targetsOfPaste } from '../shelf/take-pictures'
 import { type Editor, makeId } from './editor-state'
 
+/** By the way that the event took: what it began at may be gone from the document, cut out by the field itself. */
 const inField = (event: Event) =>
-  (event.target as HTMLElement | null)?.closest?.('input, textarea, [contenteditable]') != null
+  event
+    .composedPath()
+    .some((each) => each instanceof HTMLElement && each.matches('input, textarea, [contenteditable]'))
 
 function insertBlocks(editor: Editor, trees: NodeTree[], before: Edit[], label: string) {
   const sections = trees.filter((tree) => tree.kind === 'section')

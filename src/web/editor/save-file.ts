@@ -1,6 +1,9 @@
 /** Files that are made in this browser, of the project as it is here, saved or not. */
+
+import type { Blobs } from '../../core/blobs/blobs'
 import { namedBlobs } from '../../core/document/named-blobs'
 import { picturesOf } from '../../core/document/picture-uses'
+import type { PageLayout } from '../../core/layout/page'
 import { ApiError, api } from '../api'
 import { busyWith } from './busy'
 import { canvasOf } from './drawn'
@@ -39,17 +42,23 @@ export const saveProject = (editor: Editor, name: string) =>
     return ['application/zip', projectArchive(doc, await session.pictures.bytesOf(namedBlobs(doc)))]
   })
 
-/** A sheet as vectors. @throws ApiError when a picture on it cannot be had */
-export async function svgOf({
-  doc,
-  session,
-  layout,
-}: Pick<Editor, 'doc' | 'session' | 'layout'>): Promise<string> {
-  const { pageSvg } = await import('../../core/handoff/svg/page')
-  const shown = [...layout!.visible()].flatMap(({ resolved }) =>
+/** The pictures on a page, and those on blocks that begin below `until` px left out. @throws ApiError when one cannot be had */
+export function picturesOn(
+  { doc, session }: Pick<Editor, 'doc' | 'session'>,
+  layout: PageLayout,
+  until = Number.POSITIVE_INFINITY,
+): Promise<Blobs> {
+  const shown = [...layout.visible()].filter(({ id }) => layout.rect(id)!.y < until)
+  const assets = shown.flatMap(({ resolved }) =>
     picturesOf(resolved).flatMap((id) => doc.assets.get(id) ?? []),
   )
-  return pageSvg(doc, layout!, await session.pictures.bytesOf(shown))
+  return session.pictures.bytesOf(assets)
+}
+
+/** A sheet as vectors. @throws ApiError when a picture on it cannot be had */
+export async function svgOf(editor: Pick<Editor, 'doc' | 'session' | 'layout'>): Promise<string> {
+  const { pageSvg } = await import('../../core/handoff/svg/page')
+  return pageSvg(editor.doc, editor.layout!, await picturesOn(editor, editor.layout!))
 }
 
 /** The active sheet as vectors. */

@@ -7,6 +7,7 @@ import { wordsAt } from '../../core/edits/text'
 import { fontStack } from '../../core/handoff/css'
 import { meaningsOf } from '../../core/handoff/meaning'
 import { textOffset } from '../../core/layout/baseline'
+import { axesText } from '../../core/properties/axes'
 import { featuresText, numericText } from '../../core/properties/css-text'
 import { alignmentText, lineHeightText } from '../../core/properties/type'
 import { holdsParagraphs, isOneParagraph } from '../../core/words/parts'
@@ -61,7 +62,8 @@ function hostFor(editor: Editor, id: string, view: string): TextHost {
     makeId,
     flowing: holdsParagraphs(node().kind, tag),
     parted: () => {
-      const { hyphens, lang } = node().props
+      // Taken away meanwhile, it is drawn once more before the field goes.
+      const { hyphens, lang } = doc.nodes.get(id)?.props ?? {}
       return hyphens === 'auto' ? (lang ?? (editor.page && langOf(doc, editor.page.id))) : undefined
     },
     label: `Text of ${node().name}`,
@@ -156,6 +158,7 @@ export function TextEditor({ id, view }: { id: string; view: string }) {
         lineHeight: lineHeightText(resolved.lineHeight!),
         fontVariantNumeric: numericText(resolved.figures ?? 'normal'),
         fontFeatureSettings: featuresText(resolved.features ?? 'normal'),
+        fontVariationSettings: axesText(resolved.axes ?? 'normal'),
         letterSpacing: resolved.letterSpacing || 'normal',
         wordSpacing: resolved.wordSpacing ? `${resolved.wordSpacing}px` : undefined,
         textAlign: alignmentText(resolved.textAlign!),

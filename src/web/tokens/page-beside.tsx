@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react'
 import type { Edit } from '../../core/edits/edit'
 import { pageThen } from '../../core/tokens/page-then'
+import { picturesOn } from '../editor/save-file'
 import { useEditor } from '../editor/use-editor'
 import { useRested } from '../parts/use-rested'
 import { paragraphs } from '../session/fonts'
@@ -22,20 +23,29 @@ export function PageBeside({ edits, viewId }: { edits: readonly Edit[]; viewId: 
   useEffect(() => {
     if (!page) return
     let isGone = false
+    const urls: string[] = []
+    const forget = () => {
+      for (const url of urls) URL.revokeObjectURL(url)
+    }
     const draw = async () => {
       const { pageSvg } = await import('../../core/handoff/svg/page')
-      const picture = (list: readonly Edit[]): Drawn => {
+      const picture = async (list: readonly Edit[]): Promise<Drawn> => {
         const at = { page: page.id, view: viewId, theme }
         const { doc: copy, layout } = pageThen(doc, list, at, paragraphs)
-        const svg = pageSvg(copy, layout, new Map(), layout.root.width * SHOWN)
-        return { url: `data:image/svg+xml,${encodeURIComponent(svg)}`, height: Math.round(layout.height) }
+        const crop = layout.root.width * SHOWN
+        const svg = pageSvg(copy, layout, await picturesOn(editor, layout, crop), crop)
+        const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }))
+        urls.push(url)
+        return { url, height: Math.round(layout.height) }
       }
-      const both = { now: picture([]), after: picture(JSON.parse(key) as Edit[]) }
-      if (!isGone) setDrawn(both)
+      const both = { now: await picture([]), after: await picture(JSON.parse(key) as Edit[]) }
+      if (isGone) forget()
+      else setDrawn(both)
     }
     draw().catch(() => isGone || editor.session.showNotice('the page cannot be drawn just now; try again'))
     return () => {
       isGone = true
+      forget()
     }
   }, [doc, page?.id, viewId, theme, key, version, editor])
   if (!page || !drawn) return null
