@@ -76,6 +76,19 @@ for (const features of [
   })
 }
 
+test('random lattices: every box to the browser’s layout unit', async () => {
+  const features = new Set<Feature>(['flex', 'wrap', 'percent', 'lattice', 'lifted', 'picture', 'override'])
+  let boxes = 0
+  let exact = 0
+  for (const file of fc.sample(documents(features), { numRuns: 12, seed: 22 })) {
+    const result = await compareDocument(viewer, file, [1440, 1111, 834, 390])
+    boxes += result.boxes
+    exact += result.exact
+  }
+  expect(boxes).toBeGreaterThan(1000)
+  expect(exact).toBe(boxes)
+})
+
 test('random paragraphs: the same line breaks', async () => {
   let paragraphs = 0
   let off = 0

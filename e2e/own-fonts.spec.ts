@@ -6,6 +6,7 @@ import { unzipSync } from 'fflate'
 import decompress from 'woff2-encoder/decompress'
 import { SiteViewer } from '../src/cli/browser'
 import { compareDocument } from '../src/cli/conformance/compare'
+import type { Running } from '../src/cli/serve'
 import { storeBlob, storeProject } from '../src/cli/store-project'
 import { openProject } from '../src/core/document/open'
 import { mapValues } from '../src/core/document/token-variants'
@@ -15,7 +16,7 @@ import { readFont } from '../src/core/text/font-file'
 import { storedToken } from '../src/core/tokens/instead'
 import { said } from '../src/core/words/words'
 import { openType, woff2 } from '../src/server/fonts'
-import { choose, expect, onSheet, saved, stored, test } from './app'
+import { choose, expect, onSheet, saved, setValue, stored, test } from './app'
 
 const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
 const fileOf = (weight: number, style = 'normal') =>
@@ -133,33 +134,35 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   await expect(desk.getByRole('combobox', { name: 'Font family: DejaVu Sans' })).toBeVisible()
 })
 
+/** Keeps a project with one text, set in a font of its own that is made of a file. */
+async function projectIn(app: Running, name: string, file: string) {
+  const named = await storeBlob(app.address, await woff2(file), 'font/woff2')
+  const { weights, ranges } = readFont(await openType(file))
+  const own = {
+    id: `hedgerow-${name}`,
+    family: 'Hedgerow',
+    category: 'hand',
+    files: [{ weights, ranges, ...named }],
+  }
+  const { pages, ...rest } = starterProject(name, 'home')
+  const text = {
+    id: 't',
+    kind: 'text',
+    name: 'Text',
+    order: 'a0',
+    props: { words: said('Hedge and thorn'), fontFamily: own.id, fontSize: 60 },
+  }
+  const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {} }
+  const sections = [{ ...section, children: [text] }]
+  await storeProject(app.address, { ...rest, fonts: [own], pages: [{ ...pages[0], sections }] } as never)
+}
+
 test('two projects have a family of one name each: either is drawn in its own, whichever was open before', async ({
   page,
   app,
 }) => {
-  const make = async (name: string, file: string) => {
-    const named = await storeBlob(app.address, await woff2(file), 'font/woff2')
-    const { weights, ranges } = readFont(await openType(file))
-    const own = {
-      id: `hedgerow-${name}`,
-      family: 'Hedgerow',
-      category: 'hand',
-      files: [{ weights, ranges, ...named }],
-    }
-    const { pages, ...rest } = starterProject(name, 'home')
-    const text = {
-      id: 't',
-      kind: 'text',
-      name: 'Text',
-      order: 'a0',
-      props: { words: said('Hedge and thorn'), fontFamily: own.id, fontSize: 60 },
-    }
-    const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {} }
-    const sections = [{ ...section, children: [text] }]
-    await storeProject(app.address, { ...rest, fonts: [own], pages: [{ ...pages[0], sections }] } as never)
-  }
-  await make('Thicket', 'caveat-latin-wght-normal')
-  await make('Spinney', 'fraunces-latin-wght-normal')
+  await projectIn(app, 'Thicket', 'caveat-latin-wght-normal')
+  await projectIn(app, 'Spinney', 'fraunces-latin-wght-normal')
   await page.goto(app.address)
   const widthIn = async (name: string) => {
     await page
@@ -178,4 +181,47 @@ test('two projects have a family of one name each: either is drawn in its own, w
   expect(Math.abs(first - second)).toBeGreaterThan(5)
   expect(await widthIn('Thicket')).toBeCloseTo(first, 0)
   expect(await widthIn('Spinney')).toBeCloseTo(second, 0)
+})
+
+test('a font of one’s own is set in every axis that its file varies in, and handed off so', async ({
+  page,
+  app,
+}) => {
+  await projectIn(app, 'Thicket', 'archivo-latin-wdth-normal')
+  await page.goto(app.address)
+  await page
+    .getByRole('link', { name: /Thicket/ })
+    .first()
+    .click()
+  const words = onSheet(page, 'desktop', 'Hedge and thorn')
+  const line = words.locator('.line span').first()
+  await words.click()
+  const chip = page.getByRole('button', { name: /^Width of the letters/ })
+  await expect(chip).toHaveText('width as drawn')
+  const before = (await line.boundingBox())!.width
+  await setValue(page, /^Width of the letters/, '62')
+  await expect.poll(async () => (await line.boundingBox())!.width).toBeLessThan(0.9 * before)
+  await saved(page)
+  await page.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /Website/ }).click(),
+  ])
+  const files = unzipSync(await readFile(await download.path()))
+  expect(new TextDecoder().decode(files['styles.css'])).toContain('font-variation-settings: "wdth" 62')
+  const { document: doc, blobs } = openProject(files['project.lattice']!)
+  const viewer = await SiteViewer.open()
+  try {
+    const { boxesOff, linesOff, boxes, exact } = await compareDocument(
+      viewer,
+      doc.toFile(),
+      [1440, 390],
+      0,
+      blobs,
+    )
+    expect([boxesOff, linesOff]).toEqual([[], []])
+    expect(exact).toBe(boxes)
+  } finally {
+    await viewer.close()
+  }
 })

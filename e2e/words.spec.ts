@@ -401,6 +401,56 @@ test('an icon is found by name and stands among the words, as large as they are 
   await expect(field(desk).locator('svg')).toHaveCount(1)
 })
 
+test('a text that somebody else takes away while it is written is left, and the board goes on', async ({
+  desk,
+  context,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Call us: ')
+  await saved(desk)
+  const other = await context.newPage()
+  await other.goto(desk.url())
+  await onSheet(other, 'desktop', 'Call us:').click()
+  await other.keyboard.press('Delete')
+  await expect(onSheet(desk, 'desktop', 'Call us:')).toHaveCount(0)
+  await expect(field(desk)).toHaveCount(0)
+  await expect(desk.getByRole('alert')).toHaveCount(0)
+  await row(desk, 'Quote').click()
+  await expect(desk.getByRole('button', { name: /^Height of Quote/ })).toBeVisible()
+  await other.close()
+})
+
+test('an icon is copied and pasted with the words around it', async ({ desk }) => {
+  await open(desk, LEAD)
+  await write(desk, 'Call us: ')
+  await desk.getByRole('button', { name: 'Insert a sign or an icon' }).click()
+  await desk.getByLabel('Find a sign').fill('phone')
+  await desk.getByRole('button', { name: 'Phone', exact: true }).click()
+  await desk.keyboard.type(' 12')
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.press('ControlOrMeta+c')
+  await desk.keyboard.press('End')
+  await desk.keyboard.type(', or ')
+  await desk.keyboard.press('ControlOrMeta+v')
+  await expect(field(desk).locator('svg')).toHaveCount(2)
+  await field(desk).press('Escape')
+  const [paragraph] = await wordsOf(desk, NAME)
+  expect(paragraph!.content!.map(({ type, text }) => text ?? type)).toEqual([
+    'Call us: ',
+    'icon',
+    ' 12, or Call us: ',
+    'icon',
+    ' 12',
+  ])
+  // Cut and undone it is back, too.
+  await open(desk, 'Call us:')
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.press('ControlOrMeta+x')
+  await expect(field(desk).locator('svg')).toHaveCount(0)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(field(desk).locator('svg')).toHaveCount(2)
+})
+
 test('words are set higher or lower and smaller, and no line is higher for it', async ({ desk }) => {
   await open(desk, LEAD)
   await write(desk, 'A plot of 12 m2')
@@ -465,6 +515,43 @@ test('letters are drawn in other forms as far as the font has them, the same whi
   expect(findNode((await stored(desk)).pages[0]!.sections, NAME)!.props.features).toBe('frac')
   await open(desk, /^Half is/)
   await expect(field(desk)).toHaveCSS('font-feature-settings', '"frac"')
+})
+
+test('a font that varies in width is set narrower, the same while one writes, and as drawn again', async ({
+  desk,
+}) => {
+  await open(desk, LEAD)
+  await write(desk, 'Take home heirloom seed')
+  await desk.keyboard.press('Escape')
+  const lead = onSheet(desk, 'desktop', 'Take home heirloom seed')
+  const line = lead.locator('.line span').first()
+  await lead.click()
+  const width = desk.getByRole('button', { name: /^Width of the letters/ })
+  await expect(width).toHaveCount(0)
+  await choose(desk, /^Font family/, 'Archivo')
+  await expect(width).toHaveText('width as drawn')
+  const before = (await line.boundingBox())!.width
+  await setValue(desk, /^Width of the letters/, '62')
+  await expect.poll(async () => (await line.boundingBox())!.width).toBeLessThan(0.85 * before)
+  await saved(desk)
+  const lookOf = async () => findNode((await stored(desk)).pages[0]!.sections, NAME)!.props
+  expect((await lookOf()).axes).toBe('wdth 62')
+  await open(desk, /^Take home heirloom seed$/)
+  await expect(field(desk)).toHaveCSS('font-variation-settings', '"wdth" 62')
+  await desk.keyboard.press('Escape')
+
+  // The font goes no further: said at the field, and nothing changes.
+  await lead.click()
+  await width.click()
+  await desk.keyboard.type('300')
+  await desk.keyboard.press('Enter')
+  await expect(desk.getByRole('alert')).toContainText('125')
+  await desk.keyboard.press('Escape')
+  expect((await lookOf()).axes).toBe('wdth 62')
+  await setValue(desk, /^Width of the letters/, '')
+  await expect(width).toHaveText('width as drawn')
+  await saved(desk)
+  expect((await lookOf()).axes).toBeUndefined()
 })
 
 test('a word alone on the last line is said where the type is, and lines of about one length take it in', async ({

@@ -123,14 +123,15 @@ export class SiteViewer {
         if (!element) continue
         const out: string[] = []
         // From the left, a character that does not stand right of the one before it begins a line; but Chromium has some, kerned across
-        // a change of style, without a width, or set so tight that the next stands where they do: that one is no lower. Where a line's
-        // end is seen Chromium measures it by itself: justified it does so too.
-        const { textAlign, lineHeight } = (element as HTMLElement).style
-        const seen = /center|right|end/.test(getComputedStyle(element).textAlign)
-        ;(element as HTMLElement).style.textAlign = seen ? 'justify' : 'left'
-        // Where words run both ways only what stands lower begins a line; that does not depend on how far they are apart.
+        // a change of style, without a width, or set so tight that the next stands where they do: that one is no lower.
+        const { lineHeight } = (element as HTMLElement).style
+        const { textAlign, direction } = getComputedStyle(element)
+        // Where words run both ways, or lines do not begin at the left, only what stands lower begins a line; that does not depend on how
+        // far they are apart. How they are set does matter to where they end, so that stays.
         const turns =
-          /[\u0590-\u08ff]/.test(element.textContent ?? '') || getComputedStyle(element).direction === 'rtl'
+          /[\u0590-\u08ff]/.test(element.textContent ?? '') ||
+          direction === 'rtl' ||
+          /center|right|end/.test(textAlign)
         if (turns) (element as HTMLElement).style.lineHeight = '600px'
         let last = new DOMRect(Number.POSITIVE_INFINITY)
         let pendingBreak = false
@@ -179,7 +180,6 @@ export class SiteViewer {
           } else for (const child of node.childNodes) walk(child)
         }
         walk(element)
-        ;(element as HTMLElement).style.textAlign = textAlign
         ;(element as HTMLElement).style.lineHeight = lineHeight
         lines[id] = out.map((line) => line.trim())
       }

@@ -11,6 +11,7 @@ import { difference, type Rect } from '../../core/layout/rect'
 import { isText } from '../../core/properties/kinds'
 import { standIns } from '../../core/samples/stand-in'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
+import { UNIT } from '../../core/text/unit'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
 
@@ -29,6 +30,8 @@ export type Comparison = {
   paragraphs: number
   linesOff: { node: string; width: number; core: string[]; browser: string[] }[]
   largest: number
+  /** Boxes that are the same to the browser's layout unit. */
+  exact: number
 }
 
 /** What has no width, and is not among the characters that the browser says to have painted. */
@@ -76,7 +79,7 @@ export async function compareDocument(
   const fonts = await loadFonts(doc, blobs)
   const page = doc.pagesInOrder()[pageIndex]!
   const files = buildSite(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
-  const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0 }
+  const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0, exact: 0 }
   const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)
   const paragraphs = new ParagraphCache(fonts)
   let first = true
@@ -94,6 +97,7 @@ export async function compareDocument(
       result.boxes++
       const by = core && browser ? difference(core, browser) : Number.POSITIVE_INFINITY
       if (Number.isFinite(by)) result.largest = Math.max(result.largest, by)
+      if (by < UNIT / 2) result.exact++
       if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })
     }
     for (const id of texts) {

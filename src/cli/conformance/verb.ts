@@ -10,6 +10,7 @@ import { numberOption, Refusal, readArgs } from '../refusal'
 import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
 import { compareDocument } from './compare'
 import { hostile } from './hostile'
+import { languagesProject } from './languages-project'
 import { DEFAULT_WIDTHS, runConformance } from './run'
 import { shelfProject } from './shelf-project'
 
@@ -76,10 +77,10 @@ export async function shippedSites(): Promise<[string, ProjectFile, number][]> {
     const demo = openProject(await readFile(path)).document.toFile()
     demo.pages.forEach((page, i) => void sites.push([`${demo.name}, ${page.name}`, demo, i]))
   }
-  return [...sites, ['shelf', shelfProject(), 0]]
+  return [...sites, ['shelf', shelfProject(), 0], ['languages', languagesProject(), 0]]
 }
 
-/** What ships with the app, the demo and every shelf item, at every eighth px from 320 to 1920. */
+/** What ships with the app, the demos, every shelf item and a sample in every language, at every eighth px from 320 to 1920. */
 async function shipped(): Promise<number> {
   const widths = Array.from({ length: 201 }, (_, i) => 320 + i * 8)
   const sites = await shippedSites()
