@@ -2,14 +2,15 @@
 import { spawn } from 'node:child_process'
 import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { memoryFolder } from './browser'
 import { Refusal, readArgs } from './refusal'
 import { buildWeb } from './serve'
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
-type Count = { passed: number; failed: number }
+/** @property names of what failed, said once more at the end, where whoever reads a long log looks first */
+type Count = { passed: number; failed: number; names: string[] }
 
 function run(script: string, args: string[], env: Record<string, string> = {}): Promise<number> {
   return new Promise((resolve) => {
@@ -35,27 +36,35 @@ const CHECKS: [name: string, script: string, args: string[]][] = [
 ]
 
 async function checks(): Promise<Count> {
-  const count = { passed: 0, failed: 0 }
+  const names: string[] = []
   for (const [name, script, args] of CHECKS) {
     const ok = (await run(script, args)) === 0
     console.log(`${ok ? 'ok  ' : 'FAIL'} ${name}`)
-    count[ok ? 'passed' : 'failed']++
+    if (!ok) names.push(name)
   }
-  return count
+  return { passed: CHECKS.length - names.length, failed: names.length, names }
 }
 
-/** A reporter's JSON file, or a count of one failure when the runner did not get that far. */
-async function counted(
+/** A reporter's JSON file, or one failure when the runner did not get that far. */
+async function counted<Report>(
+  part: string,
   file: string,
   status: number,
-  read: (report: Record<string, never>) => Count,
+  read: (report: Report) => Count,
 ): Promise<Count> {
   const report = await readFile(file, 'utf8')
-    .then(JSON.parse)
+    .then((text) => JSON.parse(text) as Report)
     .catch(() => undefined)
-  const count = report ? read(report) : { passed: 0, failed: 1 }
+  const count = report ? read(report) : { passed: 0, failed: 0, names: [] }
+  if (status === 0 || count.failed > 0) return count
   // A runner that fails without a failed test (a file that does not load) still counts as a failure.
-  return status !== 0 && count.failed === 0 ? { ...count, failed: 1 } : count
+  return { ...count, failed: 1, names: [`${part}: ended with ${status}, no test by itself failed`] }
+}
+
+type UnitReport = {
+  numPassedTests: number
+  numFailedTests: number
+  testResults: { name: string; assertionResults: { status: string; fullName: string }[] }[]
 }
 
 async function unit(folder: string): Promise<Count> {
@@ -66,11 +75,23 @@ async function unit(folder: string): Promise<Count> {
     '--reporter=json',
     `--outputFile.json=${file}`,
   ])
-  return counted(file, status, (report: Record<string, number>) => ({
-    passed: report.numPassedTests!,
-    failed: report.numFailedTests!,
+  return counted<UnitReport>('unit', file, status, (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests,
+    names: report.testResults.flatMap(({ name, assertionResults }) =>
+      assertionResults
+        .filter((each) => each.status === 'failed')
+        .map((each) => `${relative(ROOT, name)}: ${each.fullName}`),
+    ),
   }))
 }
+
+type Suite = { suites?: Suite[]; specs: { ok: boolean; title: string; file: string }[] }
+type BrowserReport = {
+  suites: Suite[]
+  stats: { expected: number; unexpected: number; flaky: number }
+}
+const specsOf = (suite: Suite): Suite['specs'] => [...suite.specs, ...(suite.suites ?? []).flatMap(specsOf)]
 
 async function browser(folder: string): Promise<Count> {
   await buildWeb()
@@ -78,14 +99,14 @@ async function browser(folder: string): Promise<Count> {
   const status = await run('@playwright/test/cli.js', ['test', '--reporter=list,json'], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
   })
-  return counted(
-    file,
-    status,
-    (report: Record<string, { expected: number; unexpected: number; flaky: number }>) => ({
-      passed: report.stats!.expected,
-      failed: report.stats!.unexpected + report.stats!.flaky,
-    }),
-  )
+  return counted<BrowserReport>('browser', file, status, ({ stats, suites }) => ({
+    passed: stats.expected,
+    failed: stats.unexpected + stats.flaky,
+    names: suites
+      .flatMap(specsOf)
+      .filter(({ ok }) => !ok)
+      .map(({ file: spec, title }) => `e2e/${spec}: ${title}`),
+  }))
 }
 
 const PARTS: Record<string, (folder: string) => Promise<Count>> = { check: checks, unit, browser }
@@ -100,13 +121,15 @@ export async function test(args: string[]): Promise<number> {
     process.env.LATTICE_SEED = values.seed
   }
   const folder = await mkdtemp(join(tmpdir(), 'just-lattice-test-'))
-  const total = { passed: 0, failed: 0 }
+  const total: Count = { passed: 0, failed: 0, names: [] }
   for (const part of parts) {
     const count = await PARTS[part]!(folder)
     total.passed += count.passed
     total.failed += count.failed
+    total.names.push(...count.names)
   }
   await rm(folder, { recursive: true, force: true })
+  for (const name of total.names) console.log(`failed: ${name}`)
   console.log(`${total.passed} passed, ${total.failed} failed`)
   return total.failed === 0 && total.passed > 0 ? 0 : 1
 }

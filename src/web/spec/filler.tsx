@@ -1,6 +1,7 @@
 /** Words to judge a page by before the real ones are there: by field and kind, or as many as the block has room for. */
 import { useState } from 'react'
 import type { Node } from '../../core/document/document'
+import { resolvedWith } from '../../core/document/resolve'
 import { isText } from '../../core/properties/kinds'
 import { FIELDS, FILLS, type Field, type Fill, filler, fillerUntil } from '../../core/words/filler'
 import { said } from '../../core/words/words'
@@ -18,7 +19,7 @@ let number = 0
 function overfills(editor: Editor, node: Node, text: string): boolean {
   const box = editor.layout?.boxes.get(node.id)
   if (!box) return true
-  const set = paragraphs.get({ ...box.resolved, words: said(text) }, node.kind)
+  const set = paragraphs.get(resolvedWith(box.resolved, { words: said(text) }), node.kind)
   return set.height(Math.max(0, box.width - box.padX)) > box.height - box.padY
 }
 

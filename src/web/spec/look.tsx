@@ -381,7 +381,8 @@ export function PictureLines({ node }: { node: Node }) {
 /** Browsers cut off lines of one paragraph; what is set already can be put back. */
 const mayBeCut = (kind: Kind, resolved: Resolved) =>
   hasProperty(kind, 'maxLines') &&
-  (resolved.maxLines !== undefined || mostLines({ ...resolved, maxLines: 1 }) !== undefined)
+  (resolved.maxLines !== undefined ||
+    mostLines({ maxLines: 1, words: resolved.words, tag: resolved.tag }) !== undefined)
 
 const mostLinesWords = (most: number | undefined) =>
   most === undefined ? 'all lines' : most === 1 ? 'one line, then …' : `${most} lines, then …`
