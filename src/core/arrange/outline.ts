@@ -33,6 +33,12 @@ const partOf = (data: string) => pathOfForm({ form: 'path', data })
 const formOf = ({ node, resolved }: LayoutBox): Form | undefined =>
   node.kind === 'shape' ? resolved.form : resolved.cut?.form === 'fade' ? undefined : resolved.cut
 
+/** What lines begin and end with stays, however they run. */
+const tipsOf = (form: Form | undefined) => {
+  const { start, end } = form?.form === 'line' || form?.form === 'path' ? form : {}
+  return { ...(start ? { start } : {}), ...(end ? { end } : {}) }
+}
+
 /** The points of a shape, or of what a block is cut to, px on its sheet, as if nothing turned it. Of shapes put together those of each. */
 export function outlinesOn(layout: PageLayout, id: string): Outlines | undefined {
   const rect = layout.rect(id)
@@ -136,6 +142,7 @@ export function reshaped(
   const form: Form = {
     form: 'path',
     data: kept(path),
+    ...tipsOf(formOf(box)),
     ...(isMade ? { of: { how: of.how, parts: parts.map(kept) } } : {}),
   }
   // What is cut stays as large as it is.

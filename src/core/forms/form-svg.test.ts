@@ -3,7 +3,7 @@ import { Document } from '../document/document'
 import { buildSite } from '../handoff/site'
 import { starterProject } from '../shelf/starter'
 import type { Form } from './form'
-import { formSvg, isTipped, tipsIn } from './form-svg'
+import { areLines, formSvg, isTipped, tipsIn } from './form-svg'
 
 type Line = Extract<Form, { form: 'line' }>
 const line = (slope: Line['slope'], tips: Partial<Line> = {}): Line => ({ form: 'line', slope, ...tips })
@@ -17,7 +17,7 @@ describe('tips of a line', () => {
   ] as const)('%s: where it ends, looking the way it runs in its box', (slope, place) => {
     expect(tipsIn(line(slope, { end: 'arrow' }), 200, 50)).toEqual([{ tip: 'arrow', ...place }])
     const [start] = tipsIn(line(slope, { start: 'dot' }), 200, 50)
-    expect(start!.turn).toBeCloseTo(place.turn + 180)
+    expect((start!.turn + 360) % 360).toBeCloseTo((place.turn + 180) % 360)
   })
   test('only what has one is drawn so', () => {
     expect(isTipped(line('level'))).toBe(false)
@@ -32,6 +32,39 @@ describe('tips of a line', () => {
     )
     expect(drawn.content.join('')).not.toContain('marker-start')
     expect(formSvg(line('rising'), 'line-1').attributes).toContainEqual(['viewBox', '0 0 100 100'])
+  })
+})
+
+describe('tips of curves', () => {
+  const bent = (tips: object, data = 'M0 100C0 50 50 0 100 0'): Form => ({ form: 'path', data, ...tips })
+  const tips = (form: Form, width: number, height: number) => tipsIn(form as Line, width, height)
+  test('look the way the curve ends in its box', () => {
+    const [start, end] = tips(bent({ start: 'dot', end: 'arrow' }), 300, 150)
+    expect(start).toEqual({ tip: 'dot', x: 0, y: 150, turn: 90 })
+    expect(end).toEqual({ tip: 'arrow', x: 300, y: 0, turn: 0 })
+    const [steep] = tips(bent({ end: 'head' }, 'M0 0C0 0 50 50 100 100'), 100, 300)
+    expect(steep!.turn).toBeCloseTo((Math.atan2(150, 50) * 180) / Math.PI)
+  })
+  test('a handle that lies in its end says nothing of it', () => {
+    const [end] = tips(bent({ end: 'arrow' }, 'M0 0C0 100 100 100 100 100'), 100, 100)
+    expect(end!.turn).toBe(0)
+    const [alone] = tips(bent({ end: 'arrow' }, 'M0 0C0 0 100 0 100 0'), 100, 100)
+    expect(alone!.turn).toBe(0)
+    expect(tips(bent({ end: 'arrow' }, 'M50 50L50 50'), 100, 100)).toEqual([])
+  })
+  test('each open outline has its own; what is closed has none', () => {
+    const two = 'M0 0L100 0M0 100L50 50L100 100M10 10L20 10L20 20Z'
+    expect(tips(bent({ start: 'dot', end: 'dot' }, two), 10, 10)).toHaveLength(4)
+    expect(isTipped(bent({ end: 'dot' }, 'M10 10L20 10L20 20Z'))).toBe(false)
+    expect(areLines(bent({}))).toBe(true)
+  })
+  test('the curve is stretched with its box, its tips are not', () => {
+    const { attributes, content } = formSvg(bent({ end: 'arrow' }), 'line-1')
+    expect(attributes).toEqual([])
+    expect(content.join('')).toContain('<svg viewBox="0 0 100 100" preserveAspectRatio="none"')
+    expect(content.at(-1)).toBe(
+      '<line x1="50%" y1="0" x2="100%" y2="0" stroke="none" marker-end="url(#line-1-end)"/>',
+    )
   })
 })
 

@@ -23,9 +23,10 @@ const round = v.optional(number(0, 100))
 /** Longest path, characters: some four thousand curves. */
 export const MOST_DATA = 200_000
 
-/** What a straight line may begin and end with. */
+/** What a line may begin and end with. */
 export const TIPS = ['arrow', 'head', 'dot'] as const
 export type Tip = (typeof TIPS)[number]
+const tip = v.optional(v.picklist(TIPS))
 
 /** Ways of putting shapes together. */
 export const COMBINATIONS = ['unite', 'subtract', 'intersect', 'exclude'] as const
@@ -76,13 +77,18 @@ export const FormSchema = v.variant('form', [
   v.strictObject({
     form: v.literal('line'),
     slope: v.picklist(['level', 'upright', 'rising', 'falling']),
-    start: v.optional(v.picklist(TIPS)),
-    end: v.optional(v.picklist(TIPS)),
+    start: tip,
+    end: tip,
   }),
-  /** `of`: the shapes that it was put together from, the lowest first, as long as they can be told apart; `data` is what they come to. */
+  /**
+   * `of`: the shapes that it was put together from, the lowest first, as long as they can be told apart; `data` is what they come to.
+   * `start`, `end`: of each outline that is open.
+   */
   v.strictObject({
     form: v.literal('path'),
     data: PathDataSchema,
+    start: tip,
+    end: tip,
     of: v.optional(
       v.strictObject({
         how: v.picklist(COMBINATIONS),

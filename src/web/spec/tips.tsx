@@ -1,5 +1,7 @@
-/** What a straight line begins and ends with. */
+/** What lines begin and end with. */
+
 import { type Form, TIPS, type Tip } from '../../core/forms/form'
+import { areLines } from '../../core/forms/form-svg'
 import { Choice } from '../parts/choice'
 
 const WORDS: Record<Tip, string> = { arrow: 'an open arrow', head: 'a filled arrow', dot: 'a dot' }
@@ -16,7 +18,7 @@ export function TipChoices({
   form: Form | undefined
   onChange: (form: Form, label: string) => void
 }) {
-  if (form?.form !== 'line') return null
+  if (!areLines(form)) return null
   const choice = (at: 'start' | 'end', label: string) => (
     <Choice
       label={label}
