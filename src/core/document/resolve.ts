@@ -14,10 +14,10 @@ import {
   type Resolved,
 } from '../properties/table'
 import type { Size } from '../properties/values'
-import { type Mark, withMarks } from '../words/words'
+import { looksIn, type Mark, type Words, withMarks } from '../words/words'
 import type { Document, Node } from './document'
 import { borderIn, followedFills, followedShadows } from './looks'
-import type { Tokens } from './tokens'
+import type { ResolvedToken, Tokens } from './tokens'
 
 /** Props as set, with the overrides of `views`, widest first; tokens not yet followed. */
 export function withOverrides(
@@ -94,6 +94,23 @@ function withColors(tokens: Tokens, value: unknown, none: string | undefined): u
 const colored = (tokens: Tokens, mark: Mark): Mark | undefined =>
   mark.type === 'color' && colorIn(tokens, mark.attrs.value) === undefined ? undefined : mark
 
+/** Whether a colour in words is a reference, by the very words: mostly none is. */
+const referring = new WeakMap<Words, boolean>()
+function anyRefers(words: Words): boolean {
+  const [first] = words
+  // Most words are one stretch without marks: seen faster than looked up.
+  if (words.length === 1 && first?.type === 'paragraph' && first.content?.length === 1) {
+    const [inline] = first.content
+    if (inline?.type === 'text' && !inline.marks) return false
+  }
+  let refers = referring.get(words)
+  if (refers === undefined) {
+    refers = [...looksIn(words)].some(({ look }) => look.color?.startsWith('{'))
+    referring.set(words, refers)
+  }
+  return refers
+}
+
 /** Whether any colour in a value is a reference: mostly none is. */
 const refers = (value: unknown): boolean =>
   typeof value === 'object' && value !== null
@@ -103,6 +120,19 @@ const refers = (value: unknown): boolean =>
 /** Everything `node` is in `view`. */
 export const resolve = (doc: Document, node: Node, view: string): Resolved =>
   resolved(doc.tokensAt(view), node, cascaded(doc, node, view))
+
+type Typography = Extract<ResolvedToken, { type: 'typography' }>['value']
+const styles = new WeakMap<Typography, Props>()
+/** A type style as a block would say it; one object each, as most texts have one. */
+function valuesOf(style: Typography): Props {
+  let values = styles.get(style)
+  if (!values) {
+    const { lineHeight, ...rest } = style
+    values = { ...rest, lineHeight: { ratio: lineHeight } }
+    styles.set(style, values)
+  }
+  return values
+}
 
 /** What stands behind what a block says, by its kind: as prototypes, as fifty values cost thirty times as much to copy for each block. */
 const BEHIND = new Map(KINDS.map((kind) => [kind, { ...defaultsOf(kind) }]))
@@ -117,10 +147,7 @@ export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
   const out: Record<string, unknown> = Object.create(BEHIND.get(kind)!)
   if (set.type) {
     const token = tokens.lookup(set.type)
-    if (token?.type === 'typography') {
-      const { lineHeight, ...rest } = token.value
-      Object.assign(out, rest, { lineHeight: { ratio: lineHeight } })
-    }
+    if (token?.type === 'typography') Object.assign(out, valuesOf(token.value))
   }
   for (const key in set) {
     const value = set[key as PropKey]
@@ -137,7 +164,7 @@ export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
       out[key] = withColors(tokens, followed(tokens, key, value), none)
     }
   }
-  if (set.words) out.words = withMarks(set.words, (mark) => colored(tokens, mark))
+  if (set.words && anyRefers(set.words)) out.words = withMarks(set.words, (mark) => colored(tokens, mark))
   if (set.width) out.width = sizeIn(tokens, set.width)
   if (set.height) out.height = sizeIn(tokens, set.height)
   return out as Resolved

@@ -9,7 +9,8 @@ const CLEAR = /^#[0-9a-f]{6}00$/i
 
 /** Whether anything is drawn of a text's own box. */
 function drawsBox({ borderTop, borderRight, borderBottom, borderLeft, fills, shadows }: Resolved): boolean {
-  if ([borderTop, borderRight, borderBottom, borderLeft].some(isDrawn)) return true
+  if (isDrawn(borderTop) || isDrawn(borderRight) || isDrawn(borderBottom) || isDrawn(borderLeft)) return true
+  if (!shadows && !fills) return false
   if (shownItems(shadows).length > 0) return true
   const shown = shownItems(fills)
   // A single colour lies on the ground, where a transparent one is nothing; what lies over others is an image.

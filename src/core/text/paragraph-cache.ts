@@ -8,18 +8,52 @@ import type { FontLibrary } from './fonts'
 import { seenEnds } from './line-ends'
 import { Typeset } from './typeset'
 
-/** Everything but the words that a text is set by; not what it is drawn in. */
-function styleKey(style: Resolved): string {
+/** Everything but the words that a text is set by, in one order; not what it is drawn in. Every text is asked for with each layout. */
+function settingOf(style: Resolved, flowing: boolean, links: boolean): readonly unknown[] {
   const height = style.lineHeight!
-  const line = height === 'normal' ? 'n' : 'px' in height ? `p${height.px}` : `r${height.ratio}`
-  return `${style.fontFamily}|${style.fontSize}|${style.fontWeight}|${style.italic}|${line}|${style.letterSpacing}|${style.wordSpacing}|${style.textCase}|${style.overflowWrap}|${style.textAlign}|${style.paragraphGap}|${style.figures}|${style.features}|${style.axes}|${style.lang}|${style.direction}|${style.hyphens}|${style.textWrap}|${style.maxLines}|${seenEnds(style, true)}`
+  const isNormal = height === 'normal'
+  return [
+    style.fontFamily,
+    style.fontSize,
+    style.fontWeight,
+    style.italic,
+    isNormal || !('px' in height) ? undefined : height.px,
+    isNormal || !('ratio' in height) ? undefined : height.ratio,
+    style.letterSpacing,
+    style.wordSpacing,
+    style.textCase,
+    style.overflowWrap,
+    style.textAlign,
+    style.paragraphGap,
+    style.figures,
+    style.features,
+    style.axes,
+    style.lang,
+    style.direction,
+    style.hyphens,
+    style.textWrap,
+    style.maxLines,
+    seenEnds(style, true),
+    flowing,
+    links,
+  ]
 }
+
+const sameSetting = (a: readonly unknown[], b: readonly unknown[]): boolean => {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false
+  return true
+}
+
+/** Of the same words: more than there are views and themes of, a size that is pulled leaves many behind. */
+const MOST_SETTINGS = 32
+/** A text as it is set in one way. */
+type Known = { setting: readonly unknown[]; typeset: Typeset }
 
 /** Shaped texts by content and style, so that an edit elsewhere never shapes again. */
 export class ParagraphCache {
   private readonly entries = new Map<string, Typeset>()
   /** By the very words a block holds: found without spelling them out. */
-  private known = new WeakMap<object, Map<string, Typeset>>()
+  private known = new WeakMap<object, Known[]>()
   private version = -1
   constructor(
     private readonly fonts: FontLibrary,
@@ -35,23 +69,24 @@ export class ParagraphCache {
     }
     const flowing = holdsParagraphs(kind, style.tag)
     const links = holdsLinks(kind, style.tag)
-    const look = `${styleKey(style)}|${flowing}|${links}`
+    const setting = settingOf(style, flowing, links)
     const words = style.words ?? NONE
     let own = this.known.get(words)
-    const same = own?.get(look)
-    if (same) return same
-    if (!own) {
-      own = new Map()
+    if (own) {
+      for (const each of own) if (sameSetting(each.setting, setting)) return each.typeset
+    } else {
+      own = []
       this.known.set(words, own)
     }
-    const key = `${look}|${JSON.stringify(words)}`
+    const key = `${setting.join('|')}|${JSON.stringify(words)}`
     let text = this.entries.get(key)
     if (!text) {
       text = new Typeset(this.fonts, style, words, { flowing, links })
       if (this.entries.size >= this.most) this.entries.clear()
       this.entries.set(key, text)
     }
-    own.set(look, text)
+    if (own.length >= MOST_SETTINGS) own.length = 0
+    own.push({ setting, typeset: text })
     return text
   }
 }
