@@ -1,7 +1,7 @@
 /** Shapes by their points: drawn, pulled, put together and taken apart again, by pointer and by keys. */
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
+import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 import { loosePage, storedBlock, storedPage } from './loose-page'
 
 type Kept = { form: string; data: string; of?: { how: string; parts: string[] } }
@@ -176,6 +176,46 @@ test('by keys alone: a line is drawn, goes on, is moved, closed', async ({ desk 
   await desk.keyboard.press('Enter')
   await expect(layer(desk)).toHaveCount(0)
   await expect(row(desk, 'Path')).toHaveAttribute('aria-selected', 'true')
+})
+
+test('a line keeps its tips when it is bent by its points; a path that is drawn may have some', async ({
+  desk,
+}) => {
+  await loosePage(desk, 'Tips')
+  const at = await placeOn(desk)
+  await begin(desk)
+  await desk.mouse.click(...at(900, 300))
+  await drag(desk, at(1100, 200), at(1200, 200))
+  await desk.keyboard.press('Enter')
+  await expect(layer(desk)).toHaveCount(0)
+  await choose(desk, /^End of the line/, 'a filled arrow')
+  await choose(desk, /^Beginning of the line/, 'a dot')
+  await saved(desk)
+  const bent = await storedBlock(desk, '/tips', 'Path')
+  expect(bent.props.form).toMatchObject({ form: 'path', start: 'dot', end: 'head' })
+  const drawn = desk.locator(`[data-sheet="desktop"] [data-node="${bent.id}"]`)
+  const tips = drawn.locator('line')
+  await expect(tips).toHaveCount(2)
+  const [x, y] = at(1100, 200)
+  const tip = (await tips.nth(1).boundingBox())!
+  expect(Math.abs(tip.x + tip.width - x)).toBeLessThan(3)
+  expect(Math.abs(tip.y - y)).toBeLessThan(3)
+
+  // A third point: what the line ends with is at that now.
+  await row(desk, 'Path').click()
+  await desk.keyboard.press('Enter')
+  await expect(layer(desk)).toBeFocused()
+  await desk.mouse.click(x, y)
+  await desk.keyboard.press('Insert')
+  await expect(words(desk)).toHaveText('Point 3 of 3')
+  await desk.keyboard.press('Shift+ArrowDown')
+  await saved(desk)
+  const longer = await formOf(desk, '/tips', 'Path')
+  expect(longer).toMatchObject({ form: 'path', start: 'dot', end: 'head' })
+  await expect(tips).toHaveCount(2)
+  await expect.poll(async () => (await tips.nth(1).boundingBox())!.x).toBeGreaterThan(x)
+  await desk.getByRole('button', { name: 'close', exact: true }).click()
+  await expect(tips).toHaveCount(0)
 })
 
 test('shapes put together stay shapes: a point of one is pulled, how is chosen, they are taken apart', async ({

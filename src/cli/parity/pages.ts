@@ -236,11 +236,13 @@ class Designer {
       { form: 'star', points: this.whole(5, 9), depth: 40 },
       { form: 'blob', seed: this.whole(0, 99), points: 6, swing: 40 },
       { form: 'line', slope: 'level' },
+      { form: 'path', data: 'M0 100C0 40 40 0 100 20', end: this.one(['arrow', 'head', 'dot'] as const) },
     ])
+    const isLine = form.form === 'line' || form.form === 'path'
     const stroke = { width: this.one([1, 2, 5]), color: this.one(INKS.slice(0, 4)) }
     return this.node('shape', {
       form,
-      ...(form.form === 'line' || this.chance(0.4) ? { stroke } : {}),
+      ...(isLine || this.chance(0.4) ? { stroke } : {}),
       ...(this.chance(0.8) ? { paint: this.one(FILLS) } : {}),
       width: { kind: 'exact', px: this.whole(24, 120) },
       height: { kind: 'exact', px: this.whole(16, 90) },

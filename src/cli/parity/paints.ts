@@ -84,6 +84,8 @@ const FORMS: Form[] = [
   { form: 'line', slope: 'falling', start: 'dot', end: 'head' },
   { form: 'line', slope: 'upright', start: 'arrow', end: 'arrow' },
   { form: 'path', data: 'M0 50C20 0 40 0 50 50C60 100 80 100 100 50' },
+  { form: 'path', data: 'M0 90C10 10 70 -10 100 40', start: 'dot', end: 'arrow' },
+  { form: 'path', data: 'M5 10L60 10L60 70M70 90C90 90 95 60 95 20', end: 'head' },
 ]
 
 /** Shadows of what is drawn: of a shape, of letters, of a box with something in it, with filters. */
