@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   alongAt,
   centrePulled,
+  filledArea,
   type Gradient,
   gradientHandles,
   stopAdded,
@@ -21,6 +22,12 @@ const gradient = (more: Partial<Gradient> = {}): Gradient => ({
   ],
   ...more,
 })
+test('a fill lies over the padding box, in a border over all of the block', () => {
+  const box = { width: 400, height: 200, borL: 8, borT: 6, borR: 4, borB: 2 }
+  expect(filledArea(gradient(), box)).toEqual({ x: 8, y: 6, width: 388, height: 192 })
+  expect(filledArea(gradient({ in: 'border' }), box)).toEqual({ x: 0, y: 0, ...SIZE })
+})
+
 const size = fc.record({
   width: fc.integer({ min: 20, max: 2000 }),
   height: fc.integer({ min: 20, max: 2000 }),

@@ -1,10 +1,23 @@
-/** A gradient pulled by what is seen of it: its line or centre, its way, the places of its colours. Points are px in the block's padding box. */
+/** A gradient pulled by what is seen of it: its line or centre, its way, the places of its colours. Points are px in the area that it fills. */
 import { gradientLine } from '../paint/gradient-line'
-import type { Fill } from '../properties/items'
+import { type Fill, isInBorder } from '../properties/items'
 
 export type Gradient = Extract<Fill, { kind: 'gradient' }>
 type Point = { x: number; y: number }
 type Size = { width: number; height: number }
+
+type Bordered = Size & { borL: number; borT: number; borR: number; borB: number }
+/** What a fill is laid over, px from the block's corner: its padding box, or with the border what is in that (`background-origin`). */
+export function filledArea(fill: Fill, box: Bordered): Point & Size {
+  if (isInBorder(fill)) return { x: 0, y: 0, width: box.width, height: box.height }
+  const { borL: x, borT: y } = box
+  return {
+    x,
+    y,
+    width: Math.max(1, box.width - x - box.borR),
+    height: Math.max(1, box.height - y - box.borB),
+  }
+}
 
 /** Where it can be taken hold of. `way`: the end of the line, or where a conic one begins; `along`: of its colours, first to last. */
 export type GradientHandles = { from: Point; to: Point; centre?: Point; way?: Point; along: Point[] }

@@ -1,6 +1,7 @@
 /** A gradient on its block: its line, its centre, its colours are pulled there. */
 import {
   centrePulled,
+  filledArea,
   type Gradient,
   gradientHandles,
   stopAdded,
@@ -30,21 +31,18 @@ export function GradientPull({
   on: Pullable
 }) {
   const editor = useBoard()
-  const size = {
-    width: Math.max(1, box.width - box.borL - box.borR),
-    height: Math.max(1, box.height - box.borT - box.borB),
-  }
-  const inPadding = (event: { clientX: number; clientY: number }): Point => {
+  const { x: left, y: top, ...size } = filledArea(gradient, box)
+  const inArea = (event: { clientX: number; clientY: number }): Point => {
     const { x, y } = pointAt(event)
-    return { x: x - box.borL, y: y - box.borT }
+    return { x: x - left, y: y - top }
   }
   const set = (next: Gradient, gesture?: string) =>
     editor.setProps({ fills: { [fill]: next } }, `Gradient of ${node.name}`, gesture, [node])
   const pull = (pulled: (to: Point, isStepped: boolean) => Gradient) => (event: React.PointerEvent) =>
-    startPull(editor, event, (now, gesture) => set(pulled(inPadding(now), now.shiftKey), gesture))
+    startPull(editor, event, (now, gesture) => set(pulled(inArea(now), now.shiftKey), gesture))
   const { from, to, centre, way, along } = gradientHandles(gradient, size)
-  const across = (x: number) => (x + box.borL) * zoom
-  const down = (y: number) => (y + box.borT) * zoom
+  const across = (x: number) => (x + left) * zoom
+  const down = (y: number) => (y + top) * zoom
   const at = ({ x, y }: Point) => ({ left: across(x), top: down(y) })
   const length = Math.hypot(to.x - from.x, to.y - from.y) || 1
   const beyond = (point: Point) => ({
@@ -66,7 +64,7 @@ export function GradientPull({
             strokeWidth={14}
             onPointerDown={(event) => {
               event.stopPropagation()
-              const more = stopAdded(gradient, size, inPadding(event))
+              const more = stopAdded(gradient, size, inArea(event))
               if (more) set(more)
             }}
           />
