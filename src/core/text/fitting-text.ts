@@ -86,7 +86,7 @@ export class FittingText extends ShapedText {
   /** Where the room of a line ends, from its piece's beginning, px: the line's beginning takes what it takes by itself. */
   private edgeOf(start: number, first: number, room: number): number {
     const zero = this.zeroOf(start)
-    if (first === start) return this.advances[start]! - zero + room
+    if (first === start) return upToUnit(this.advances[start]! - zero) + room
     return upToUnit(this.advances[first]! - zero) + room - upToUnit(this.shapeAlone(start, first))
   }
 
@@ -115,8 +115,8 @@ export class FittingText extends ShapedText {
         return this.cutPiece(start, end, less, isFirst, true) ?? this.graphemeFrom(start + 1)
       }
       const last = this.safeBefore(cut, first)
-      if (last === cut) return cut
-      if (this.tailFits(last, cut, edge) && upToUnit(this.partWidth(start, cut)) <= room) return cut
+      const mayEnd = last === cut || this.tailFits(last, cut, edge)
+      if (mayEnd && upToUnit(this.partWidth(start, cut)) <= room) return cut
       cut = this.graphemeBefore(cut - 1, start)
     }
     const next = this.graphemeFrom(Math.max(candidate, start + 1))
