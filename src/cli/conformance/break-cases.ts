@@ -94,4 +94,23 @@ export const BREAK_CASES: Record<string, ProjectFile> = {
       ),
     ),
   ),
+  'breaks: a line begins at a place cut up to the layout unit, where its end is shaped again (Chromium)':
+    project(
+      ...['tall', 'il', 'ta', 'cow'].flatMap((first) =>
+        [5332, 5333, 5334].map((units) =>
+          text(
+            `${first} 1234567890123456789012345`,
+            anywhere({ fontFamily: 'Bricolage Grotesque', fontSize: 56, width: px(units / 64) }),
+          ),
+        ),
+      ),
+    ),
+  'breaks: of a ligature’s letters the first is as wide as all in the min-content (Chromium)': project(
+    ...['The', 'office', 'schifffahrt', 'fi'].map((words) =>
+      box(
+        { flow: 'row', width: px(10) },
+        text(words, anywhere({ fontFamily: 'Literata', fontSize: 22.4, fontWeight: 700, width: snug })),
+      ),
+    ),
+  ),
 }

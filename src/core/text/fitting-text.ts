@@ -43,12 +43,12 @@ export class FittingText extends ShapedText {
     return Math.ceil((this.advances[end]! - this.advances[at]!) / UNIT - ROUNDING) * UNIT
   }
 
-  /** Where words may break anywhere, each grapheme is a line of the min-content. */
+  /** Where words may break anywhere, each grapheme is a line of the min-content; of a ligature's the first is as wide as all (Chromium). */
   protected widestGrapheme(from: number, to: number): number {
     let widest = 0
     let last = from
     for (let at = from + 1; at <= to; at++) {
-      if (this.graphemeFrom(at) !== at) continue
+      if (this.graphemeFrom(at) !== at || (at < to && this.isInside(at))) continue
       widest = Math.max(widest, this.word(last, at))
       last = at
     }

@@ -126,6 +126,11 @@ export class ShapedText {
     return this.safety[at] !== 0
   }
 
+  /** Whether a place lies inside of a ligature. */
+  protected isInside(at: number): boolean {
+    return this.safety[at] === INSIDE
+  }
+
   /** Where Chromium has a character, px: one inside of a ligature, where that begins. */
   protected place(at: number): number {
     let base = at
