@@ -102,6 +102,20 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
         }),
       ),
     ),
+  'text: beside a line that fits by the space behind it alone, all others are as good as one another (Chromium)':
+    project(
+      ...(['pretty', 'balance'] as const).flatMap((textWrap) =>
+        [99.15625, 99.375, 101].map((width) =>
+          text('SELLSCHAFT IN GIỐNG POD IN TO HẠT', {
+            fontFamily: 'Manrope',
+            fontSize: 16,
+            fontWeight: 700,
+            textWrap,
+            width: px(width),
+          }),
+        ),
+      ),
+    ),
   'text: no pretty end where a word is cut (Chromium)': project(
     ...[140, 200, 300].map((width) =>
       text(

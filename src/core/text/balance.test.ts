@@ -70,8 +70,9 @@ describe('balanced lines', () => {
     expect(balanced(letters(59), 12, 5)).toEqual([10, 22, 34, 46, 58])
     expect(balanced(letters(28, false), 12, 3)).toEqual([9, 18, 27])
   })
-  test('what does not fit in any way is left as it is', () => {
-    expect(broken([20, 3, 3, 3], 12)).toBeUndefined()
+  test('a word that sticks out is a line; behind it none is better than another, and each word begins as late as it can', () => {
+    expect(broken([20, 3, 3, 3], 12)).toEqual([0, 3])
+    expect(broken([20, 2, 6, 4, 3, 2, 4], 12)).toEqual([0, 1, 3, 6])
   })
   test('every line fits, and every word is on one', () => {
     const widths = fc.array(fc.integer({ min: 1, max: 10 }), { minLength: 4, maxLength: 30 })

@@ -23,6 +23,8 @@ const HYPHEN_JUSTIFIED = 0.5
 const PER_LINE = 2
 /** How often as much more is held against the break in front of a last line that may leave as much as it likes. */
 const LAST_LINE = 4
+/** What is held against a line that sticks out: so much that in single precision no other differs from another any more. */
+const OVERFULL = 1e12
 /** In place of the opportunity behind which a line begins: the text's beginning; none was found. */
 const BEGINNING = -1
 const NONE = -2
@@ -107,13 +109,16 @@ function bestOf(
     /** What the line that was looked at last leaves, squared: no shorter one leaves less. */
     let hope = 0
     for (let from = active; from < to; from++) {
+      const so = from === BEGINNING ? 0 : scores[from]!
+      if (Math.fround(so + hope) >= best) continue
       const left = room - width(from, to)
       if (left < 0) {
         active = from + 1
+        if (Math.fround(so + OVERFULL) > best) continue
+        best = Math.fround(so + OVERFULL)
+        before[to] = from
         continue
       }
-      const so = from === BEGINNING ? 0 : scores[from]!
-      if (Math.fround(so + hope) >= best) continue
       // A text's first line has a layout unit less.
       const delta = Math.fround(from === BEGINNING && isBeginning ? left - UNIT : left)
       hope = isFree ? 0 : Math.fround(delta * delta)

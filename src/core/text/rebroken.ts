@@ -40,7 +40,9 @@ export function balanceLines(found: FoundLines, places: Places, width: number, m
   if (last === 0 || last >= MOST_BALANCED) return
   // Chromium narrows a text of few words instead, line by line, which it does not where a line is forced to end.
   const isAll = found.indices[last] === places.nexts.length - 1
-  if (isFew(found.indices[last]! + 1) && (last > 1 || !isAll)) return
+  const few = isFew(found.indices[last]! + 1)
+  if (few && (last > 1 || !isAll)) return
+  if (!few && sticksOut(found, places, 0, last, width)) return
   replace(found, places, 0, last, width, balanced)
 }
 
