@@ -310,7 +310,8 @@ picture {
   display: contents;
 }
 
-svg {
+/* Not one in another, whose size is a share of that. */
+:not(svg) > svg {
   /* As large as what it lies in, and no reason for that to be larger. */
   width: 0;
   height: 0;
