@@ -116,6 +116,16 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
         ),
       ),
     ),
+  'text: balanced, a line that sticks out is filled, and the next ends where that was to (Chromium)': project(
+    ...[232, 232.5].map((width) =>
+      text('peas tool_box 51837 ￥450 spring tall', {
+        fontFamily: 'Work Sans',
+        fontSize: 56,
+        textWrap: 'balance',
+        width: px(width),
+      }),
+    ),
+  ),
   'text: no pretty end where a word is cut (Chromium)': project(
     ...[140, 200, 300].map((width) =>
       text(

@@ -94,6 +94,21 @@ function scoredEnd({ text, nexts, visible }: Places, at: number): number {
   return end
 }
 
+/** Ways may have lines that stick out: such a line is filled, and the next ends where the one behind it was to, if it can (Chromium). */
+function refilled(
+  chosen: readonly number[],
+  count: number,
+  fits: (from: number, to: number) => boolean,
+): number[] {
+  const taken: number[] = []
+  for (let from = -1; from < count - 1; from = taken.at(-1)!) {
+    let to = chosen[taken.length] ?? count - 1
+    while (to > from + 1 && !fits(from, to)) to--
+    taken.push(to)
+  }
+  return taken
+}
+
 /** @returns how many lines more there are */
 function replace(
   found: FoundLines,
@@ -124,8 +139,18 @@ function replace(
     size: places.size,
     isHyphened: (opportunity: number) => hyphens[opportunity + before + 1]! > 0,
   }
-  const taken = best(opportunities, width + UNIT, last - first + 1)
-  if (!taken) return 0
+  const room = width + UNIT
+  const chosen = best(opportunities, room, last - first + 1)
+  if (!chosen) return 0
+  /** What was filled so fits, by the space behind it or not. */
+  const filled = new Map<number, number>()
+  for (let line = first; line <= last; line++)
+    filled.set(line === first ? -1 : found.indices[line - 1]! - before - 1, found.indices[line]! - before - 1)
+  const taken = refilled(
+    chosen,
+    count,
+    (from, to) => filled.get(from) === to || opportunities.width(from, to) <= room,
+  )
   const rest = found.from(last + 1)
   found.count = first
   taken.forEach((to, i) => {
