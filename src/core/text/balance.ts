@@ -111,7 +111,9 @@ function bestOf(
     for (let from = active; from < to; from++) {
       const so = from === BEGINNING ? 0 : scores[from]!
       if (Math.fround(so + hope) >= best) continue
-      const left = room - width(from, to)
+      // A text's first line has a layout unit less.
+      const less = from === BEGINNING && isBeginning ? UNIT : 0
+      const left = Math.fround(room - width(from, to) - less)
       if (left < 0) {
         active = from + 1
         if (Math.fround(so + OVERFULL) > best) continue
@@ -119,9 +121,7 @@ function bestOf(
         before[to] = from
         continue
       }
-      // A text's first line has a layout unit less.
-      const delta = Math.fround(from === BEGINNING && isBeginning ? left - UNIT : left)
-      hope = isFree ? 0 : Math.fround(delta * delta)
+      hope = isFree ? 0 : Math.fround(left * left)
       const more = isFree && from !== BEGINNING ? Math.fround(LAST_LINE * breaks[from]!) : 0
       const score = Math.fround(Math.fround(so + hope) + more)
       if (score > best) continue

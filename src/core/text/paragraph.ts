@@ -228,6 +228,13 @@ export class Paragraph extends FittingText {
     return !this.partFits(from, end, room - before)
   }
 
+  /** Whether a line that begins at a character and ends at an opportunity has room. */
+  fits(start: number, at: number, room: number): boolean {
+    const end = this.visible[at]!
+    if (end > start && this.overflows(start, end, room)) return false
+    return this.hyphens[at] === 0 || this.fitsWithHyphen(start, end, this.hyphens[at]!, room)
+  }
+
   /** Chromium looks for a break in the whole room first, and only where the hyphen sticks out then, in what that leaves. */
   private fitsWithHyphen(start: number, end: number, hyphen: number, room: number): boolean {
     const width = upToUnit(hyphen)

@@ -19,6 +19,8 @@ export type Places = {
   advances: ArrayLike<number>
   /** Where a line that ends at a character would end, as if nothing stood behind it, px from the text's beginning. */
   endAlone: (character: number) => number
+  /** Whether a line that begins at a character and ends at an opportunity has room, px, as lines are filled. */
+  fits: (start: number, at: number, room: number) => boolean
   /** Of the font of the text's own words, px. */
   size: number
 }
@@ -83,7 +85,8 @@ function endsBadly(
   if (last === first) return false
   const isHyphened = (line: number) => line >= first && hyphens[indices[line]!]! > 0
   const isOneWord = indices[last]! - indices[last - 1]! === 1
-  const isShort = isOneWord && advances[ends[last]!]! - advances[starts[last]!]! < width * LONG_ENOUGH
+  const length = upToUnit(advances[ends[last]!]! - advances[starts[last]!]!)
+  const isShort = isOneWord && length < downToUnit(width * LONG_ENOUGH)
   return isShort || (isHyphened(last - 1) && isHyphened(last - 2))
 }
 
@@ -142,15 +145,7 @@ function replace(
   const room = width + UNIT
   const chosen = best(opportunities, room, last - first + 1)
   if (!chosen) return 0
-  /** What was filled so fits, by the space behind it or not. */
-  const filled = new Map<number, number>()
-  for (let line = first; line <= last; line++)
-    filled.set(line === first ? -1 : found.indices[line - 1]! - before - 1, found.indices[line]! - before - 1)
-  const taken = refilled(
-    chosen,
-    count,
-    (from, to) => filled.get(from) === to || opportunities.width(from, to) <= room,
-  )
+  const taken = refilled(chosen, count, (from, to) => places.fits(startOf(from), to + before + 1, room))
   const rest = found.from(last + 1)
   found.count = first
   taken.forEach((to, i) => {

@@ -10,7 +10,7 @@ import { raiseOf, SCRIPT_SIZE } from './script-box'
 import { scriptsOf } from './scripts'
 import { AROUND, type GlyphRun, INSIDE, type Shapeable, shapeAlone, shapeInto, type TextStyle } from './shape'
 import { collapseSpaces, isPlain, transformCase } from './spans'
-import { upToUnit } from './unit'
+import { downToUnit, upToUnit } from './unit'
 
 export type PieceStyle = TextStyle & {
   color?: string
@@ -184,7 +184,7 @@ export class ShapedText {
     if (place === undefined) {
       const { start } = this.pieces[holding(this.pieces, end - 1)]!
       const last = this.safeBefore(end, start)
-      place = this.advances[last]! + this.shapeAlone(last, end)
+      place = downToUnit(this.advances[last]!) + upToUnit(this.shapeAlone(last, end))
       this.endsAlone.set(end, place)
     }
     return place
