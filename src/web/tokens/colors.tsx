@@ -163,7 +163,10 @@ function PairRow({ pair: { ink, ground, ratio, needed, nodes }, mends }: { pair:
   const reads = ratio >= needed
   // What is the template's is changed there, where all pages that stand on it are seen.
   const own = nodes.filter((id) => editor.doc.nodes.has(id))
-  const better = reads || !mends ? undefined : nearestThatReads(ink, [ground], needed)
+  const better = useMemo(
+    () => (reads || !mends ? undefined : nearestThatReads(ink, [ground], needed)),
+    [ink, ground, needed, reads, mends],
+  )
   const many = nodes.length === 1 ? 'one text' : `${nodes.length} texts`
   return (
     <li className="rule-b flex min-h-10 items-center gap-3 py-1">

@@ -1,6 +1,6 @@
 /** What every token has, of whichever kind: a name to change, where it is used, and a way to take it away. */
 import { Trash2, Undo2 } from 'lucide-react'
-import { type ReactNode, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { valueAt, type Where } from '../../core/document/token-variants'
 import { shortName } from '../../core/document/tokens'
 import { setEdit } from '../../core/tokens/elsewhere'
@@ -127,7 +127,12 @@ export function PutBack({ name, where }: { name: string; where: Where | undefine
 /** How often a token is used, in words; and what selects that on the open page, where it is. */
 export function useOf(name: string, uses: readonly TokenUse[]) {
   const editor = useEditor()
-  const here = [...new Set(uses.filter(({ page }) => page === editor.pageId).map(({ node }) => node))]
+  const { pageId } = editor
+  // Thousands of blocks may have one: they are found anew with the uses, not with every frame of a colour that is pulled.
+  const here = useMemo(
+    () => [...new Set(uses.filter(({ page }) => page === pageId).map(({ node }) => node))],
+    [uses, pageId],
+  )
   const words = uses.length === 0 ? 'not used' : uses.length === 1 ? 'used once' : `used ${uses.length} times`
   const select = () => {
     editor.set({ selection: here, dialog: undefined })
