@@ -126,6 +126,35 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
       }),
     ),
   ),
+  'text: balanced and pretty to the layout unit: the first line’s room, an end shaped again, a line chosen that has none, a short last word (Chromium)':
+    project(
+      ...[351.734375, 351.75, 351.765625].map((width) =>
+        text('thu return, gardener キャベツ、12袋', {
+          fontFamily: 'Inter Tight',
+          fontSize: 40,
+          fontWeight: 500,
+          textWrap: 'balance',
+          width: px(width),
+        }),
+      ),
+      ...[221.1875, 221.203125, 221.21875].map((width) =>
+        text('half harvest row wellkept return leaf tall lending leaf WAVE gardener tall', {
+          fontFamily: 'Manrope',
+          fontSize: 25,
+          textWrap: 'balance',
+          width: px(width),
+        }),
+      ),
+      ...[93.046875, 93.078125, 93.09375, 99.625].map((width) =>
+        text(`${width > 99 ? 'SELLSCHAFT ' : ''}IN GIOONG POD IN TO HAT`, {
+          fontFamily: 'Manrope',
+          fontSize: 16,
+          fontWeight: 700,
+          textWrap: 'pretty',
+          width: px(width),
+        }),
+      ),
+    ),
   'text: no pretty end where a word is cut (Chromium)': project(
     ...[140, 200, 300].map((width) =>
       text(
