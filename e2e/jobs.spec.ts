@@ -77,6 +77,15 @@ test('a split hero: words and actions at the left, a picture at the right, in at
   console.log(`a split hero by hand: ${hand.count} gestures`)
 })
 
+/** A row in a row, still empty, whose items are asked for. */
+async function emptyMenu(page: Page): Promise<Hand> {
+  const hand = new Hand(page)
+  await hand.place('row')
+  await hand.place('row')
+  await hand.key('Enter')
+  return hand
+}
+
 /** Holds the part of the spec back that shows blocks. @returns what lets it through */
 async function withoutBlockSpec(page: Page): Promise<() => void> {
   let give = () => {}
@@ -95,10 +104,7 @@ test('what is typed right behind Enter is a menu’s, however late the spec show
 }) => {
   await page.clock.install()
   const give = await withoutBlockSpec(page)
-  const hand = new Hand(page)
-  await hand.place('row')
-  await hand.place('row')
-  await hand.key('Enter')
+  const hand = await emptyMenu(page)
   // Once more, since nothing seemed to happen.
   await hand.key('Enter')
   await hand.type('Home, Catalogue, Help')
@@ -115,10 +121,7 @@ test('Escape while the spec is not there yet: keys are keys again, and nothing i
   page,
 }) => {
   const give = await withoutBlockSpec(page)
-  const hand = new Hand(page)
-  await hand.place('row')
-  await hand.place('row')
-  await hand.key('Enter')
+  const hand = await emptyMenu(page)
   await hand.type('Home')
   await hand.key('Escape')
   give()

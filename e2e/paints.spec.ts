@@ -70,6 +70,11 @@ test('a line begins and ends with tips that are as thick as it', async ({ desk }
   await choose(desk, /^Beginning of the line/, 'nothing')
   await expect(drawn.locator('marker')).toHaveCount(0)
   await expect(drawn.locator('path')).toHaveCount(1)
+  const ends = desk.getByRole('combobox', { name: /of the line/ })
+  await expect(ends.filter({ hasText: 'nothing' })).toHaveCount(2)
+  // Without a line nothing would be seen of them.
+  await setValue(desk, 'Width of the line', '0')
+  await expect(ends.filter({ hasText: 'nothing' })).toHaveCount(0)
 })
 
 test('a picture is cut to a form and toned down; what is put back is whole', async ({ desk }) => {

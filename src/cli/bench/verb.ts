@@ -22,7 +22,7 @@ const BARS: Record<Task, { yoga?: number; chromium?: number }> = {
   width: { yoga: 0.3, chromium: 0.3 },
   leaf: { yoga: 0.1, chromium: 0.5 },
 }
-/** Lines cost us less than them: with words in it a layout has to gain more. */
+/** More is asked of a full layout with words in it: lines are what most of a page is. */
 const barOf = (task: Task, text: boolean) => (task === 'full' && text ? { yoga: 0.3 } : BARS[task])
 const FONT = 'hanken-grotesk-latin-wght-normal'
 const WORDS: Record<Task, string> = {

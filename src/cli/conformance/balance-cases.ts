@@ -1,12 +1,17 @@
 /** Balanced, pretty and justified lines that once differed, shrunk. */
 import type { ProjectFile } from '../../core/document/schema'
+import type { Props } from '../../core/properties/table'
 import { project, px, text } from './pieces'
+
+/** Texts of these sizes and widths, px. */
+const each = (props: Props, texts: readonly (readonly [words: string, fontSize: number, width: number])[]) =>
+  texts.map(([words, fontSize, width]) => text(words, { ...props, fontSize, width: px(width) }))
 
 /** By name: the rule, and the smallest document that needs it. */
 export const BALANCE_CASES: Record<string, ProjectFile> = {
   'text: balanced, three words are as narrow as can be, the last is not alone, hyphens are seldom (CSS Text 4 §6.4.3)':
     project(
-      ...[
+      ...each({ fontFamily: 'Work Sans', textWrap: 'balance' }, [
         ['returning a borrow', 28, 151],
         ['catalogue of packet', 40, 264],
         ['in the catalogue borrow', 40, 381],
@@ -15,14 +20,7 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
         ['har\u00advest the of glass\u00adhouse', 40, 172],
         ['work\u00adshop of cat\u00ada\u00adlogue work\u00adshop leaf har\u00advest the', 20, 123],
         ['packet in lend\u00ading un\u00adder\u00adneath', 16, 79],
-      ].map(([words, fontSize, width]) =>
-        text(String(words), {
-          fontFamily: 'Work Sans',
-          fontSize: Number(fontSize),
-          width: px(Number(width)),
-          textWrap: 'balance',
-        }),
-      ),
+      ]),
     ),
   'text: a pretty end with parts of a long last word in its lines, and one given up for a word too long':
     project(
@@ -128,32 +126,22 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
   ),
   'text: balanced and pretty to the layout unit: the first line’s room, an end shaped again, a line chosen that has none, a short last word (Chromium)':
     project(
-      ...[351.734375, 351.75, 351.765625].map((width) =>
-        text('thu return, gardener キャベツ、12袋', {
-          fontFamily: 'Inter Tight',
-          fontSize: 40,
-          fontWeight: 500,
-          textWrap: 'balance',
-          width: px(width),
-        }),
-      ),
-      ...[221.1875, 221.203125, 221.21875].map((width) =>
-        text('half harvest row wellkept return leaf tall lending leaf WAVE gardener tall', {
-          fontFamily: 'Manrope',
-          fontSize: 25,
-          textWrap: 'balance',
-          width: px(width),
-        }),
-      ),
-      ...[93.046875, 93.078125, 93.09375, 99.625].map((width) =>
-        text(`${width > 99 ? 'SELLSCHAFT ' : ''}IN GIOONG POD IN TO HAT`, {
-          fontFamily: 'Manrope',
-          fontSize: 16,
-          fontWeight: 700,
-          textWrap: 'pretty',
-          width: px(width),
-        }),
-      ),
+      ...each({ fontFamily: 'Inter Tight', fontWeight: 500, textWrap: 'balance' }, [
+        ['thu return, gardener キャベツ、12袋', 40, 351.734375],
+        ['thu return, gardener キャベツ、12袋', 40, 351.75],
+        ['thu return, gardener キャベツ、12袋', 40, 351.765625],
+      ]),
+      ...each({ fontFamily: 'Manrope', textWrap: 'balance' }, [
+        ['half harvest row wellkept return leaf tall lending leaf WAVE gardener tall', 25, 221.1875],
+        ['half harvest row wellkept return leaf tall lending leaf WAVE gardener tall', 25, 221.203125],
+        ['half harvest row wellkept return leaf tall lending leaf WAVE gardener tall', 25, 221.21875],
+      ]),
+      ...each({ fontFamily: 'Manrope', fontWeight: 700, textWrap: 'pretty' }, [
+        ['IN GIOONG POD IN TO HAT', 16, 93.046875],
+        ['IN GIOONG POD IN TO HAT', 16, 93.078125],
+        ['IN GIOONG POD IN TO HAT', 16, 93.09375],
+        ['SELLSCHAFT IN GIOONG POD IN TO HAT', 16, 99.625],
+      ]),
     ),
   'text: no pretty end where a word is cut (Chromium)': project(
     ...[140, 200, 300].map((width) =>
@@ -209,7 +197,7 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
     ),
   'text: pretty, a short last word gets company, each forced part by itself, and hyphens do not pile up (CSS Text 4 §6.4.3)':
     project(
-      ...[
+      ...each({ fontFamily: 'Work Sans', textWrap: 'pretty' }, [
         ['lending seed spring glasshouse catalogue catalogue in', 12, 130],
         [
           'packet of the seed and a leaf of spring in the workshop harvest\nseed the packet leaf packet leaf in a seed of',
@@ -226,14 +214,7 @@ export const BALANCE_CASES: Record<string, ProjectFile> = {
           40,
           348,
         ],
-      ].map(([words, fontSize, width]) =>
-        text(String(words), {
-          fontFamily: 'Work Sans',
-          fontSize: Number(fontSize),
-          width: px(Number(width)),
-          textWrap: 'pretty',
-        }),
-      ),
+      ]),
     ),
   'text: what is held against a hyphen is of the text’s size, not of that of the words in it (Chromium)':
     project(

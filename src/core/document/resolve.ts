@@ -103,12 +103,12 @@ function anyRefers(words: Words): boolean {
     const [inline] = first.content
     if (inline?.type === 'text' && !inline.marks) return false
   }
-  let refers = referring.get(words)
-  if (refers === undefined) {
-    refers = [...looksIn(words)].some(({ look }) => look.color?.startsWith('{'))
-    referring.set(words, refers)
+  let found = referring.get(words)
+  if (found === undefined) {
+    found = [...looksIn(words)].some(({ look }) => look.color !== undefined && refers(look.color))
+    referring.set(words, found)
   }
-  return refers
+  return found
 }
 
 /** Whether any colour in a value is a reference: mostly none is. */

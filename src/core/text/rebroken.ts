@@ -1,5 +1,13 @@
 /** Lines that were filled, broken anew: all of a short text, or those at its end. */
-import { balanced, isFew, LAST_SEEN_TO, LONG_ENOUGH, MOST_BALANCED, pretty } from './balance'
+import {
+  balanced,
+  isFew,
+  LAST_SEEN_TO,
+  LONG_ENOUGH,
+  MOST_BALANCED,
+  type Opportunities,
+  pretty,
+} from './balance'
 import type { FoundLines } from './found-lines'
 import { downToUnit, UNIT, upToUnit } from './unit'
 
@@ -112,6 +120,28 @@ function refilled(
   return taken
 }
 
+/** The opportunities of some lines, for who chooses among them. @param before the one behind which the first line begins; −1: none */
+function opportunitiesOf(places: Places, before: number, count: number, isBeginning: boolean): Opportunities {
+  const { visible, hyphens, advances, isJustified, size } = places
+  // Places in whole layout units, as in Chromium: ties are ties.
+  const ends = Float64Array.from({ length: count }, (_, i) => {
+    const at = i + before + 1
+    const end = isFew(count) ? visible[at]! : scoredEnd(places, at)
+    return downToUnit(places.endAlone(end)) + upToUnit(hyphens[at]!)
+  })
+  return {
+    isBeginning,
+    isJustified,
+    count,
+    width: (from, to) => ends[to]! - downToUnit(advances[startBehind(places, from + before + 1)]!),
+    size,
+    isHyphened: (opportunity) => hyphens[opportunity + before + 1]! > 0,
+  }
+}
+
+/** Where the line behind an opportunity begins; the text's first behind −1. */
+const startBehind = ({ nexts }: Places, at: number): number => (at < 0 ? 0 : nexts[at]!)
+
 /** @returns how many lines more there are */
 function replace(
   found: FoundLines,
@@ -121,29 +151,15 @@ function replace(
   width: number,
   best: typeof pretty,
 ): number {
-  const { nexts, visible, hyphens, advances } = places
+  const { nexts, visible } = places
   // A word that is cut inside is left.
   if (found.indices.subarray(Math.max(0, first - 1), last + 1).includes(-1)) return 0
   /** The opportunity behind which the first of the lines begins; −1: none. */
   const before = first === 0 ? -1 : found.indices[first - 1]!
-  const startOf = (from: number) => (from + before + 1 < 0 ? 0 : nexts[from + before + 1]!)
+  const startOf = (from: number) => startBehind(places, from + before + 1)
   const count = found.indices[last]! - before
-  // Places in whole layout units, as in Chromium: ties are ties.
-  const ends = Float64Array.from({ length: count }, (_, i) => {
-    const at = i + before + 1
-    const end = isFew(count) ? visible[at]! : scoredEnd(places, at)
-    return downToUnit(places.endAlone(end)) + upToUnit(hyphens[at]!)
-  })
-  const opportunities = {
-    isBeginning: first === 0,
-    isJustified: places.isJustified,
-    count,
-    width: (from: number, to: number) => ends[to]! - downToUnit(advances[startOf(from)]!),
-    size: places.size,
-    isHyphened: (opportunity: number) => hyphens[opportunity + before + 1]! > 0,
-  }
   const room = width + UNIT
-  const chosen = best(opportunities, room, last - first + 1)
+  const chosen = best(opportunitiesOf(places, before, count, first === 0), room, last - first + 1)
   if (!chosen) return 0
   const taken = refilled(chosen, count, (from, to) => places.fits(startOf(from), to + before + 1, room))
   const rest = found.from(last + 1)

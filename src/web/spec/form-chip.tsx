@@ -1,6 +1,6 @@
 /** A form as a chip: chosen by its picture, and what there is to say of it in numbers. */
 import { type Form, pathOfForm } from '../../core/forms/form'
-import { isTipped, tipPath, tipsIn } from '../../core/forms/form-svg'
+import { areLines, isTipped, tipPath, tipsIn } from '../../core/forms/form-svg'
 import { pathData } from '../../core/forms/path'
 import { NumberChip } from '../parts/number-chip'
 import { Popover } from '../parts/popover'
@@ -61,7 +61,7 @@ export const formWords = (form: Form): string => {
 
 export function FormPicture({ form, size = 16 }: { form: Form; size?: number }) {
   const path = pathOfForm(form)
-  const isLine = path.some(({ closed }) => !closed)
+  const isLine = areLines(form)
   return (
     <svg aria-hidden viewBox="-4 -4 108 108" width={size} height={size} className="flex-none">
       <path

@@ -1,6 +1,7 @@
 /** What a shape is: its form, its paint, the line along it. */
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
+import { isTipped } from '../../core/forms/form-svg'
 import type { Stroke } from '../../core/properties/shape'
 import { useEditor } from '../editor/use-editor'
 import { COMBINED, combine } from '../palette/shape-commands'
@@ -46,7 +47,10 @@ export function ShapeLines({ node }: { node: Node }) {
         <span>Form</span>
         <FormChip label="Form" form={resolved.form} lines onChange={(form) => set({ form }, 'Form')} />
         <PointsButton node={node} />
-        <TipChoices form={resolved.form} onChange={(form, label) => set({ form }, label)} />
+        {/* Without a line nothing would be seen of them. */}
+        {(stroke || isTipped(resolved.form)) && (
+          <TipChoices form={resolved.form} onChange={(form, label) => set({ form }, label)} />
+        )}
       </Line>
       <MadeOf node={node} />
       <Line node={node} keys={['paint']}>
