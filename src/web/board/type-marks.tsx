@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import type { PageLayout } from '../../core/layout/page'
 import { MOST_FAMILIES, type TypeMark, typeMarksIn } from '../../core/proof/type-marks'
 import { useBoard } from '../editor/use-editor'
+import { askIdle } from '../parts/when-idle'
 import { TAG } from './marks'
 import type { SheetPlace } from './sheet-place'
 
@@ -28,10 +29,10 @@ function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string, fam
         if (done) return setFound({ layout, version, marks })
         marks.push(...value)
       } while (deadline.timeRemaining() > 1)
-      idle = requestIdleCallback(look)
+      idle = askIdle(look)
     }
     const timer = setTimeout(() => {
-      idle = requestIdleCallback(look)
+      idle = askIdle(look)
     }, REST)
     return () => {
       clearTimeout(timer)
