@@ -91,7 +91,11 @@ export type Stored = {
     pages: StoredPage[]
     assets: { id: string; name: string; hash: string; from?: Record<string, unknown> }[]
     tokens: Record<string, Record<string, unknown>>
-    fonts?: { id: string; family: string; files: { weights: number[]; italic?: boolean }[] }[]
+    fonts?: {
+      id: string
+      family: string
+      files: { weights: number[]; hash: string; ranges: string; italic?: boolean }[]
+    }[]
     name: string
   }
 }

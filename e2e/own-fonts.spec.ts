@@ -11,6 +11,7 @@ import { storeBlob, storeProject } from '../src/cli/store-project'
 import { openProject } from '../src/core/document/open'
 import { mapValues } from '../src/core/document/token-variants'
 import { applyAll } from '../src/core/edits/apply'
+import { eastAsianFont } from '../src/core/samples/large-font'
 import { starterProject } from '../src/core/shelf/starter'
 import { readFont } from '../src/core/text/font-file'
 import { storedToken } from '../src/core/tokens/instead'
@@ -132,6 +133,85 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   await dialog.getByRole('button', { name: 'Set Eyebrow in DejaVu Sans' }).click()
   await expect(dialog).toHaveCount(0)
   await expect(desk.getByRole('combobox', { name: 'Font family: DejaVu Sans' })).toBeVisible()
+})
+
+test('taking in a large font says how far it is, and is cancelled where one is, or by leaving', async ({
+  desk,
+}) => {
+  const buffer = Buffer.from(eastAsianFont(await decompress(await fileOf(400))))
+  const large = { name: 'large.ttf', mimeType: 'font/ttf', buffer }
+  const dialog = await openFonts(desk)
+  const reading = dialog.getByRole('status')
+  await dialog.getByLabel('Font files').setInputFiles([large])
+  await expect(reading).toContainText(/^Reading the font, part \d+ of \d+/)
+  await reading.getByRole('button', { name: 'Cancel' }).click()
+  await expect(reading).toHaveCount(0)
+  await expect(dialog).toContainText('None yet')
+  await dialog.getByLabel('Font files').setInputFiles([large])
+  await expect(reading).toContainText(/part \d+ of \d+/)
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(desk.getByText(/^Reading the font/)).toHaveCount(0)
+})
+
+test('a large font is parted: a page loads, and is handed off with, the parts that it draws with', async ({
+  desk,
+}) => {
+  const buffer = Buffer.from(eastAsianFont(await decompress(await fileOf(400))))
+  const dialog = await openFonts(desk)
+  await dialog.getByLabel('Font files').setInputFiles([{ name: 'large.ttf', mimeType: 'font/ttf', buffer }])
+  const adding = dialog.getByRole('region', { name: 'Fonts to be added' })
+  const [inParts, licence] = [/^In \d+ parts, so that a page loads only/, /licence/].map((name) =>
+    adding.getByRole('checkbox', { name }),
+  )
+  await expect(inParts!).toBeChecked()
+  await licence!.check()
+  await adding.getByRole('button', { name: 'Add the font' }).click()
+  const family = dialog.getByRole('listitem', { name: 'DejaVu Sans' })
+  await expect(family).toContainText(
+    /^DejaVu Sans400 · \d+ KB in \d+ parts, each loaded when it is drawn with/,
+  )
+  await desk.keyboard.press('Escape')
+  const [own] = await ownFonts(desk)
+  const parts = new Map(own!.files.map(({ hash, ranges }) => [hash, ranges]))
+  expect(parts.size).toBeGreaterThan(8)
+
+  const fetched = new Set<string>()
+  desk.on('request', (request) => {
+    const hash = /\/api\/blobs\/([0-9a-f]{64})$/.exec(request.url())?.[1]
+    if (hash && parts.has(hash)) fetched.add(hash)
+  })
+  await onSheet(desk, 'desktop', 'FREE TO BORROW').dblclick()
+  await expect(desk.getByRole('textbox', { name: /^Text of/ })).toBeFocused()
+  await desk.keyboard.press('ControlOrMeta+a')
+  await desk.keyboard.insertText('Seed 一丁、かな 倉')
+  await desk.keyboard.press('Escape')
+  await choose(desk, /^Font family/, 'DejaVu Sans')
+  await saved(desk)
+  await expect.poll(() => fetched.size).toBeGreaterThan(2)
+  // What is not drawn is not fetched.
+  expect(fetched.size).toBeLessThan(7)
+
+  await desk.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    desk.waitForEvent('download'),
+    desk.getByRole('button', { name: /Website/ }).click(),
+  ])
+  const files = unzipSync(await readFile(await download.path()))
+  const css = new TextDecoder().decode(files['styles.css'])
+  const declared = [...css.matchAll(/"DejaVu Sans";[^}]*url\("([^"]+)"\)[^}]*unicode-range: ([^;]+);/g)]
+  expect(declared.map(([, , ranges]) => ranges).sort()).toEqual(
+    [...fetched].map((hash) => parts.get(hash)).sort(),
+  )
+  for (const [, path] of declared) expect(Object.keys(files)).toContain(path)
+  const { document: doc, blobs } = openProject(files['project.lattice']!)
+  const viewer = await SiteViewer.open()
+  try {
+    const { boxesOff, linesOff } = await compareDocument(viewer, doc.toFile(), [1440, 390], 0, blobs)
+    expect([boxesOff, linesOff]).toEqual([[], []])
+  } finally {
+    await viewer.close()
+  }
 })
 
 /** Keeps a project with one text, set in a font of its own that is made of a file. */

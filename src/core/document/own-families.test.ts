@@ -6,6 +6,8 @@ import type { Edit } from '../edits/edit'
 import { buildSite } from '../handoff/site'
 import { openType } from '../samples/fonts'
 import { starterProject } from '../shelf/starter'
+import { EAST_ASIAN } from '../text/catalogue-east'
+import { codesIn, parseRanges, rangesOf } from '../text/code-ranges'
 import { fileFor, fontFile, learnFamilies, primaryFile } from '../text/families'
 import { readFont } from '../text/font-file'
 import { FontLibrary } from '../text/fonts'
@@ -27,8 +29,7 @@ beforeAll(async () => {
 })
 const taken = (change: Partial<TakenFont['facts']> = {}): TakenFont => ({
   facts: { ...readFont(bytes), family: 'Hedgerow', weights: [400, 400], ...change },
-  hash: hashOf(bytes),
-  size: bytes.length,
+  files: [{ ranges: readFont(bytes).ranges, hash: hashOf(bytes), size: bytes.length }],
 })
 
 /** With a page, a text on it, and a type style in the first family. */
@@ -63,7 +64,8 @@ test('files of one name make a family, one of the same style and weight takes th
   const bold = taken({ weights: [700, 700] })
   const [both] = withFonts([], [bold, taken()], () => '1')
   expect(both!.files.map(({ weights }) => weights[0])).toEqual([400, 700])
-  const [more] = withFonts([both!], [taken({ italic: true }), { ...bold, hash: 'f'.repeat(64) }], () => '2')
+  const another = { ...bold, files: [{ ...bold.files[0]!, hash: 'f'.repeat(64) }] }
+  const [more] = withFonts([both!], [taken({ italic: true }), another], () => '2')
   expect(more!.id).toBe(both!.id)
   expect(more!.files.map(({ italic, hash }) => [italic ?? false, hash.slice(0, 4)])).toEqual([
     [false, hashOf(bytes).slice(0, 4)],
@@ -135,6 +137,58 @@ test('handed off by name, with its file; a tokens file says the name, too', () =
   expect(css).not.toContain(family.id.concat('"'))
   expect(writeTokensFile(doc)).toContain('"fontFamily": "Hedgerow"')
   expect(readTokensFile(doc, writeTokensFile(doc))).toMatchObject({ edits: [] })
+})
+
+/** Two parts of one font. */
+const inParts = (...ranges: string[]): TakenFont => ({
+  ...taken(),
+  files: ranges.map((each, i) => ({ ranges: each, hash: `${i + 1}`.repeat(64), size: 1000 })),
+})
+
+test('a font in parts: each draws its characters, and those that are drawn with are handed off', () => {
+  const [own] = withFonts([family], [inParts('U+20-7E', 'U+3001-30FF', 'U+4E00-4FFF')], () => 'p')
+  expect(own!.files).toHaveLength(3)
+  const doc = opened([own!], { fontFamily: own!.id, words: said('Seed 、 一') })
+  learnFamilies(doc.fonts)
+  const wanted = { family: own!.id, italic: false, weight: 400 }
+  const drawnBy = (text: string) => fileFor(wanted, text.codePointAt(0)!)!.hash?.[0]
+  expect([...'aあ一é'].map(drawnBy)).toEqual(['1', '2', '3', undefined])
+  expect(primaryFile(wanted).hash?.[0]).toBe('1')
+  const whole = withFonts([own!], [taken()], () => 'w')[0]!
+  expect(whole.files.map(({ hash }) => hash)).toEqual([hashOf(bytes)])
+
+  const { text } = buildSite(doc, new Map())
+  const css = text.get('styles.css')!
+  const asked = [...css.matchAll(/"Hedgerow";[^}]*unicode-range: ([^;]+);/g)].map(([, ranges]) => ranges)
+  // The last that is declared is asked first (CSS Fonts 4 §4.5).
+  expect(asked).toEqual(['U+4E00-4FFF', 'U+3001-30FF', 'U+20-7E'])
+  const latin = opened([own!], { fontFamily: own!.id, words: said('Seed') })
+  expect([...fontsOf(latin)].flatMap((id) => fontFile(id)!.hash?.[0] ?? [])).toEqual(['1'])
+})
+
+test('parts that draw one character are refused, and parts beside a font of other weights', () => {
+  const [own] = withFonts([], [inParts('U+20-7E,U+3001', 'U+3000-30FF')], () => 'p')
+  expect(() => opened([own!])).toThrow(/the weight 400 have the character U\+3001/)
+  const file = { ...own!.files[1]!, weights: [300, 500] as [number, number] }
+  expect(() => opened([{ ...own!, files: [own!.files[0]!, file] }])).toThrow(/the weight 400/)
+})
+
+test('a font of all characters in use in Japan can stay in one file', () => {
+  const slices = EAST_ASIAN.filter(({ slug }) => slug === 'noto-sans-jp')
+  const codes = new Set(slices.flatMap(({ ranges }) => [...codesIn(parseRanges(ranges))]))
+  const ranges = rangesOf([...codes].sort((a, b) => a - b))
+  expect(ranges.length).toBeGreaterThan(40_000)
+  const [own] = withFonts([], [{ ...taken(), files: [{ ...taken().files[0]!, ranges }] }], () => 'j')
+  expect(opened([own!]).fonts[0]!.files[0]!.ranges).toBe(ranges)
+})
+
+test('East Asian signs are as wide as they are drawn in a font of one’s own, too', () => {
+  const css = (own: OwnFamily) =>
+    buildSite(opened([own], { fontFamily: own.id, words: said('Seed 、一') }), new Map()).text.get(
+      'styles.css',
+    )
+  const [east] = withFonts([], [inParts('U+20-7E,U+3001,U+4E00')], () => 'p')
+  expect(css(east!)).toContain('text-spacing-trim: space-all')
 })
 
 test('taken out, what was set in it is set in another; undone, all is as it was', () => {

@@ -1,5 +1,6 @@
 /** What families of a project's own may be beside each other and the shipped ones. */
-import { FAMILIES } from '../text/families'
+import { parseRanges } from '../text/code-ranges'
+import { FAMILIES, styleOf } from '../text/families'
 import type { FontFacts } from '../text/font-file'
 import type { OwnFamily, OwnFontFile } from './schema'
 
@@ -28,16 +29,39 @@ export function problemOfFamily(
   if (SHIPPED.has(plain(id))) return `the id “${id}” is the name of a shipped family`
   if (SHIPPED.has(plain(family)) || others.some(isCalled(family)))
     return `there is another family called “${family}”`
-  for (const [i, file] of files.entries()) {
-    const other = files.slice(0, i).find((each) => overlap(each, file))
+  const styles = new Map<string, OwnFontFile[]>()
+  for (const file of files) {
+    const parts = styles.get(styleOf(file))
+    if (parts) parts.push(file)
+    else styles.set(styleOf(file), [file])
+  }
+  const first = [...styles.values()].map((parts) => parts[0]!)
+  for (const [i, file] of first.entries()) {
+    const other = first.slice(0, i).find((each) => overlap(each, file))
     if (other)
       return `two files of “${family}” have the weight ${Math.max(file.weights[0], other.weights[0])}`
+  }
+  for (const parts of styles.values()) {
+    const twice = drawnTwice(parts)
+    if (twice !== undefined)
+      return `two files of “${family}” of the weight ${parts[0]!.weights[0]} have the character U+${twice.toString(16).toUpperCase()}`
   }
   return undefined
 }
 
-/** A font file that was read, and where it is kept. */
-export type TakenFont = { facts: FontFacts; hash: string; size: number }
+/** A character that two parts of one font have. */
+function drawnTwice(parts: readonly OwnFontFile[]): number | undefined {
+  const drawn = parts.flatMap(({ ranges }) => parseRanges(ranges)).sort((a, b) => a[0] - b[0])
+  let last = -1
+  for (const [from, to] of drawn) {
+    if (from <= last) return from
+    last = Math.max(last, to)
+  }
+  return undefined
+}
+
+/** A font that was read, and where it is kept: in one file, or in parts that have other characters each. */
+export type TakenFont = { facts: FontFacts; files: Pick<OwnFontFile, 'ranges' | 'hash' | 'size'>[] }
 
 /**
  * Families with some files taken in: to a family of the same name they come, in the place of files of the same weight.
@@ -51,16 +75,17 @@ export function withFonts(
 ): OwnFamily[] {
   const changed = new Map<string, OwnFamily>()
   const all = () => [...families.filter(({ id }) => !changed.has(id)), ...changed.values()]
-  for (const { facts, hash, size } of taken) {
-    const { weights, ranges } = facts
-    const file: OwnFontFile = { ...(facts.italic ? { italic: true } : {}), weights, ranges, size, hash }
+  for (const { facts, files: parts } of taken) {
+    const { weights, italic } = facts
+    const added = parts.map((part): OwnFontFile => ({ ...(italic && { italic }), weights, ...part }))
     const family: OwnFamily = familyOf(all(), facts.family) ?? {
       id: makeId(facts.family),
       family: ownName(facts.family),
       category: facts.category,
       files: [],
     }
-    const files = [...family.files.filter((each) => !overlap(each, file)), file].sort(byStyle)
+    const kept = family.files.filter((each) => !overlap(each, added[0]!))
+    const files = [...kept, ...added].sort(byStyle)
     changed.set(family.id, { ...family, files })
   }
   return [...changed.values()]

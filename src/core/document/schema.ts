@@ -112,7 +112,7 @@ export const FONT_TYPE = 'font/woff2'
 export const MOST_FONT = 10_000_000
 /** Most families of a project's own, and most files of one. */
 export const MAX_FAMILIES = 50
-export const MAX_FONT_FILES = 40
+export const MAX_FONT_FILES = 1200
 
 const weight = v.pipe(finite, v.minValue(1), v.maxValue(1000))
 
@@ -128,7 +128,7 @@ export const FontFileSchema = v.strictObject({
   /** The characters that it draws, as CSS says them (`unicode-range`): `U+20-7E,U+A9`. */
   ranges: v.pipe(
     v.string(),
-    v.maxLength(40_000),
+    v.maxLength(200_000),
     v.regex(
       /^U\+[0-9A-F]{1,6}(-[0-9A-F]{1,6})?(,U\+[0-9A-F]{1,6}(-[0-9A-F]{1,6})?)*$/,
       'ranges such as U+20-7E,U+A9',

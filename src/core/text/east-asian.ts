@@ -2,9 +2,7 @@
 import type { Document } from '../document/document'
 import { plainText } from '../words/words'
 import { learnEastAsianFiles } from './families'
-
-const EAST_ASIAN =
-  /[\u1100-\u11ff\u2e80-\ua4cf\ua960-\ua97f\uac00-\ud7ff\uf900-\ufaff\ufe30-\ufe4f\uff00-\uffef]|[\ud840-\ud87f]/
+import { holdsEastAsian } from './scripts'
 
 let learning: Promise<void> | undefined
 
@@ -28,19 +26,19 @@ export function readEastAsianTable(): Promise<void> {
  */
 export async function learnEastAsian(doc: Document, since?: number): Promise<boolean> {
   const areNew = !learning
-  if (areNew && !holdsEastAsian(doc, since)) return false
+  if (areNew && !isInEastAsian(doc, since)) return false
   await readEastAsianTable()
   return areNew
 }
 
-function holdsEastAsian(doc: Document, since: number | undefined): boolean {
+function isInEastAsian(doc: Document, since: number | undefined): boolean {
   const touched = since === undefined ? undefined : doc.touchedSince(since)
   const nodes = touched ? [...touched].flatMap((id) => doc.nodes.get(id) ?? []) : doc.nodes.values()
   for (const node of nodes) {
     const changes = node.kind === 'page' ? Object.values(doc.pages.get(node.id)?.changes ?? {}) : []
     for (const { props, overrides = {} } of [node, ...changes])
       for (const { words } of [props, ...Object.values(overrides)])
-        if (words && EAST_ASIAN.test(plainText(words))) return true
+        if (words && holdsEastAsian(plainText(words))) return true
   }
   return false
 }

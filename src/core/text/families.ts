@@ -1,7 +1,9 @@
 /** Font families, shipped or a project's own: their files, and which file draws a character. */
-import type { OwnFamily } from '../document/schema'
+import type { OwnFamily, OwnFontFile } from '../document/schema'
 import { DEFAULT_FAMILY } from '../properties/type'
 import { CATALOGUE } from './catalogue'
+import { codesIn, type Interval, parseRanges } from './code-ranges'
+import { drawsEastAsian } from './scripts'
 import { sequencesIn } from './sequences'
 
 export type FontFile = {
@@ -38,8 +40,6 @@ export type Family = {
   isOwn?: true
 }
 
-type Interval = [number, number]
-
 /** Rises whenever families come, or are others than before. */
 let version = 0
 export const familiesVersion = () => version
@@ -47,14 +47,6 @@ export const familiesVersion = () => version
 const files = new Map<string, FontFile>()
 const claimed = new Map<string, Interval[]>()
 const holes = new Map<string, Interval[]>()
-
-function parseRanges(ranges: string): Interval[] {
-  if (ranges === '') return []
-  return ranges.split(',').map((range) => {
-    const [from, to] = range.trim().replace('U+', '').split('-')
-    return [Number.parseInt(from!, 16), Number.parseInt(to ?? from!, 16)]
-  })
-}
 
 const ALL: Family[] = CATALOGUE.map((entry) => {
   const weights: [number, number] = [entry.weights[0]!, entry.weights[1]!]
@@ -156,9 +148,14 @@ function without(intervals: Interval[]): Interval[] {
   return [...rest, [next, LAST_CODE]]
 }
 
-/** What HarfBuzz makes a character of that a font has not: spaces of its space, a hyphen that does not break of one that does. */
-function madeOf(code: number): number {
-  if ((code >= 0x2000 && code <= 0x200a) || code === 0x202f || code === 0x205f) return 0x20
+/** Spaces of other widths than the space's. */
+const SPACES = [...codesIn([[0x2000, 0x200a]]), 0x202f, 0x205f]
+/** What HarfBuzz makes of other characters where a font has it not. */
+export const SYNTHESISED = [...SPACES, 0x2011]
+
+/** What such a character is made of: spaces of the font's space, a hyphen that does not break of one that does; else itself. */
+export function madeOf(code: number): number {
+  if (SPACES.includes(code)) return 0x20
   return code === 0x2011 ? 0x2010 : code
 }
 
@@ -289,36 +286,52 @@ export function learnFamilies(families: readonly OwnFamily[]): boolean {
   for (const own of families) {
     const known = learnt.get(own.id)
     if (known === own || (known && JSON.stringify(known) === JSON.stringify(own))) continue
-    for (const file of own.files) {
-      const made = ownFile(own, file)
-      files.set(made.id, made)
+    const made = ownFiles(own)
+    for (const [i, file] of made.entries()) {
+      const drawn = parseRanges(own.files[i]!.ranges)
+      files.set(file.id, file)
       // Without `unicode-range` it is asked for every character, and draws those that it has.
-      claimed.set(made.id, [[0, LAST_CODE]])
-      holes.set(made.id, without(parseRanges(file.ranges)))
+      claimed.set(file.id, file.ranges ? drawn : [[0, LAST_CODE]])
+      holes.set(file.id, file.ranges ? [] : without(drawn))
     }
     learnt.set(own.id, own)
-    BY_NAME.set(own.id, ownFamily(own))
+    BY_NAME.set(own.id, ownFamily(own, made))
     found.clear()
     version++
   }
   return version !== before
 }
 
-const ownFile = (
-  { id, family }: OwnFamily,
-  { hash, italic, weights }: OwnFamily['files'][number],
-): FontFile => ({
-  id: `${id}-${[...new Set(weights)].join('-')}${italic ? '-italic' : ''}-${hash.slice(0, 8)}`,
-  family,
-  slug: id,
-  italic: italic ?? false,
-  weights: [weights[0], weights[1]],
-  rank: 0,
-  hash,
-})
+/** Each of a family's, in their order. */
+function ownFiles({ id, family, files }: OwnFamily): FontFile[] {
+  const ofStyle = new Map<string, number>()
+  for (const file of files) ofStyle.set(styleOf(file), (ofStyle.get(styleOf(file)) ?? 0) + 1)
+  const ranks = new Map<string, number>()
+  return files.map((file) => {
+    const { hash, italic = false, weights, ranges } = file
+    const style = styleOf(file)
+    const rank = ranks.get(style) ?? 0
+    ranks.set(style, rank + 1)
+    return {
+      id: `${id}-${style}-${hash.slice(0, 8)}`,
+      family,
+      slug: id,
+      italic,
+      weights: [weights[0], weights[1]],
+      rank,
+      hash,
+      // Parts of one font are asked for their own characters only.
+      ...(ofStyle.get(style)! > 1 ? { ranges } : {}),
+      ...(drawsEastAsian(parseRanges(ranges)) ? { isEastAsian: true } : {}),
+    }
+  })
+}
 
-function ownFamily(own: OwnFamily): Family {
-  const made = own.files.map((file) => files.get(ownFile(own, file).id)!)
+/** Weights and slant, as they are written in a file's name. */
+export const styleOf = ({ italic, weights }: Pick<OwnFontFile, 'italic' | 'weights'>): string =>
+  `${[...new Set(weights)].join('-')}${italic ? '-italic' : ''}`
+
+function ownFamily(own: OwnFamily, made: readonly FontFile[]): Family {
   return {
     family: own.family,
     slug: own.id,

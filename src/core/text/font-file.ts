@@ -4,6 +4,7 @@
  */
 import * as hb from 'harfbuzzjs'
 import type { OwnFamily } from '../document/schema'
+import { rangesOf } from './code-ranges'
 
 /** Largest font that is unpacked, bytes. */
 export const MOST_UNPACKED_FONT = 40_000_000
@@ -63,6 +64,15 @@ function tablesOf(bytes: Uint8Array): Map<string, Uint8Array> {
     tables.set(tagAt(bytes, at), bytes.subarray(offset, offset + length))
   }
   return tables
+}
+
+/** What cutting a font leaves out: pictures of letters, and how some set them instead of by OpenType's rules. */
+const UNCUT = ['SVG ', 'EBDT', 'morx', 'kerx', 'Silf']
+
+/** Whether nothing of an uncompressed OpenType font is lost when it is cut. */
+export function canBeCut(bytes: Uint8Array): boolean {
+  const tables = tablesOf(bytes)
+  return !UNCUT.some((tag) => tables.has(tag)) && (!tables.has('kern') || tables.has('GPOS'))
 }
 
 /** @param bytes an uncompressed OpenType font @throws in words */
@@ -126,16 +136,4 @@ function categoryOf(os2: DataView | undefined, post: Uint8Array | undefined): Ow
   if (family === 10 || kind === 3) return 'hand'
   if ((family >= 1 && family <= 5) || family === 7) return 'serif'
   return kind === 2 && serifs >= 2 && serifs <= 10 ? 'serif' : 'sans'
-}
-
-/** @param codes in order */
-function rangesOf(codes: Uint32Array): string {
-  const ranges: [number, number][] = []
-  for (const code of codes) {
-    const last = ranges.at(-1)
-    if (last && code === last[1] + 1) last[1] = code
-    else ranges.push([code, code])
-  }
-  const hex = (code: number) => code.toString(16).toUpperCase()
-  return ranges.map(([from, to]) => `U+${hex(from)}${to > from ? `-${hex(to)}` : ''}`).join(',')
 }

@@ -1,4 +1,5 @@
 /** Scripts: a text is shaped in stretches of one script, as Unicode Standard Annex #24 §5 resolves them. */
+import type { Interval } from './code-ranges'
 
 const COMMON = 0
 const LATIN = 1
@@ -15,6 +16,31 @@ const EAST = 10
 
 /** ISO 15924 codes, by the numbers `scriptsOf` gives. */
 export const SCRIPT_TAGS = ['Zyyy', 'Latn', 'Grek', 'Cyrl', 'Hebr', 'Arab', 'Hani', 'Hira', 'Kana', 'Hang']
+
+/** Where Chinese, Japanese and Korean characters lie, and signs of theirs. */
+const EAST_ASIAN_BLOCKS: Interval[] = [
+  [0x1100, 0x11ff],
+  [0x2e80, 0xa4cf],
+  [0xa960, 0xa97f],
+  [0xac00, 0xd7ff],
+  [0xf900, 0xfaff],
+  [0xfe30, 0xfe4f],
+  [0xff00, 0xffef],
+  [0x20000, 0x2ffff],
+]
+
+/** Whether any character of some intervals is East Asian. */
+export const drawsEastAsian = (intervals: readonly Interval[]): boolean =>
+  EAST_ASIAN_BLOCKS.some(([least, most]) => intervals.some(([from, to]) => from <= most && to >= least))
+
+export const isEastAsian = (code: number): boolean =>
+  code >= 0x1100 && EAST_ASIAN_BLOCKS.some(([least, most]) => code >= least && code <= most)
+
+/** Whether a text has an East Asian character. */
+export function holdsEastAsian(text: string): boolean {
+  for (const character of text) if (isEastAsian(character.codePointAt(0)!)) return true
+  return false
+}
 
 const PAIRS = new Map([
   ['(', ')'],

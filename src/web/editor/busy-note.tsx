@@ -1,14 +1,17 @@
-/** Says what takes a while, each with a way to stop it. */
+/** Says what takes a while, each with a way to stop it: over the board, or at the foot of the dialog that is open. */
+import { createPortal } from 'react-dom'
+import { useDialogFoot } from '../parts/dialog-foot'
 import { useEditor } from './use-editor'
 
 export function BusyNote() {
   const { busy } = useEditor()
+  const foot = useDialogFoot()
   if (busy.length === 0) return null
-  return (
-    <div
-      role="status"
-      className="floating fixed bottom-14 left-1/2 z-40 grid max-w-[92%] -translate-x-1/2 gap-1 px-3 py-1.5"
-    >
+  const place = foot
+    ? 'rule-t grid gap-1 px-4 py-1.5'
+    : 'floating fixed bottom-14 left-1/2 z-40 grid max-w-[92%] -translate-x-1/2 gap-1 px-3 py-1.5'
+  const note = (
+    <div role="status" className={place}>
       {busy.map(({ words, stop }) => (
         <div key={words} className="flex items-center gap-3">
           <progress className="progress progress-primary w-16" aria-hidden />
@@ -24,4 +27,5 @@ export function BusyNote() {
       ))}
     </div>
   )
+  return foot ? createPortal(note, foot) : note
 }

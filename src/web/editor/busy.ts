@@ -4,13 +4,19 @@ import type { Editor } from './editor-state'
 /** What is done at once needs no words, ms. */
 const SAID = 200
 
-/** @returns undefined when it was stopped @throws what `work` throws otherwise */
+/**
+ * @param left stops it, too
+ * @returns undefined when it was stopped
+ * @throws what `work` throws otherwise
+ */
 export async function busyWith<T>(
   editor: Editor,
   words: string,
   work: (signal: AbortSignal, say: (words: string) => void) => Promise<T>,
+  left?: AbortSignal,
 ): Promise<T | undefined> {
   const stop = new AbortController()
+  left?.addEventListener('abort', () => stop.abort())
   let now = words
   const others = () => editor.busy.filter((each) => each.stop !== stop)
   const show = () => editor.set({ busy: [...others(), { words: now, stop }] })

@@ -1,6 +1,13 @@
 /** Fonts in the browser: the same files for shaping (core) and for drawing (CSS). */
 import type { Document } from '../../core/document/document'
-import { declaredOrder, type FontFile, familyNamed, fontFile, learnFamilies } from '../../core/text/families'
+import {
+  declaredOrder,
+  type FontFile,
+  familyNamed,
+  filesNeeded,
+  fontFile,
+  learnFamilies,
+} from '../../core/text/families'
 import { FontLibrary } from '../../core/text/fonts'
 import { learnTexts } from '../../core/text/learn'
 import { fontsOf } from '../../core/text/needed'
@@ -73,7 +80,9 @@ function declare() {
 /** Loads what a family's name is written in; one that cannot be had is shown in another. */
 export async function showFamily(name: string) {
   const family = familyNamed(name)
-  const file = family && (family.upright[0] ?? family.slanted[0])
-  if (!file || faces.has(file)) return
-  await load(file.id).then(declare, () => undefined)
+  if (!family) return
+  const needed = new Set<string>()
+  filesNeeded({ family: name, italic: false, weight: 400 }, family.family, needed)
+  const missing = [...needed].filter((id) => !faces.has(fontFile(id)!))
+  if (missing.length > 0) await Promise.allSettled(missing.map(load)).then(declare)
 }

@@ -22,12 +22,18 @@ export function FontsDialog() {
   const { documentVersion } = editor.session
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the document changed
   const uses = useMemo(() => fontUses(doc), [doc, documentVersion])
+  const leaving = useRef<AbortController>(undefined)
+  useEffect(() => {
+    const left = new AbortController()
+    leaving.current = left
+    return () => left.abort()
+  }, [])
   const take = async (files: readonly File[]) => {
-    const found = await readFonts(editor, files)
+    const found = await readFonts(editor, files, leaving.current!.signal)
     if (!found) return
     setWaiting((before) => [
       ...before,
-      ...found.read.filter(({ hash }) => before.every((each) => each.hash !== hash)),
+      ...found.read.filter(({ whole }) => before.every((each) => each.whole.hash !== whole.hash)),
     ])
     if (found.problems.length > 0) throw new Error(found.problems.join(' '))
   }
@@ -95,6 +101,8 @@ function usedWords({ texts, styles }: FontUses): string {
 function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }) {
   const editor = useEditor()
   const size = own.files.reduce((sum, file) => sum + file.size, 0)
+  const styles = new Set(own.files.map(fileWords))
+  const isInParts = styles.size < own.files.length
   const isUsed = uses !== undefined
   const takeOut = isUsed ? `Take out, set them in ${DEFAULT_FAMILY}` : 'Take out'
   return (
@@ -104,7 +112,8 @@ function FamilyRow({ own, uses }: { own: OwnFamily; uses: FontUses | undefined }
           <InItself family={own.id} />
         </div>
         <div className="text-small soft">
-          {own.files.map(fileWords).join(', ')} · {Math.max(1, Math.round(size / 1000))} KB ·{' '}
+          {[...styles].join(', ')} · {Math.max(1, Math.round(size / 1000))} KB
+          {isInParts && ` in ${own.files.length} parts, each loaded when it is drawn with`} ·{' '}
           {isUsed ? usedWords(uses) : 'not used'}
         </div>
         <div className="mt-1 flex items-center gap-2 text-small soft">
@@ -170,6 +179,8 @@ function Waiting({
 }) {
   const editor = useEditor()
   const [isLicensed, setLicensed] = useState(false)
+  const [inParts, setInParts] = useState(true)
+  const parts = fonts.reduce((sum, font) => sum + font.parts.length, 0)
   const [problem, setProblem] = useState<string>()
   const { fonts: families } = editor.doc
   // Who has answered for a family need not for its other weights.
@@ -177,7 +188,7 @@ function Waiting({
   const add = async () => {
     setProblem(undefined)
     try {
-      const names = await addFonts(editor, fonts)
+      const names = await addFonts(editor, fonts, inParts)
       if (!names) return
       setFonts([])
       editor.announce(`${names.join(', ')} can be chosen now`)
@@ -189,7 +200,7 @@ function Waiting({
     <section aria-label="Fonts to be added" className="rule-t mt-4 pt-3">
       <ul className="flex flex-col gap-1 pb-2">
         {fonts.map((font) => (
-          <li key={font.hash} className="flex items-center gap-2">
+          <li key={font.whole.hash} className="flex items-center gap-2">
             <span className="min-w-0 flex-1 truncate" title={font.file}>
               <span className="font-semibold">{ownName(font.facts.family)}</span> {fileWords(font.facts)}
               {ownName(font.facts.family) !== font.facts.family &&
@@ -207,6 +218,11 @@ function Waiting({
           </li>
         ))}
       </ul>
+      {parts > 0 && (
+        <Check on={inParts} set={setInParts}>
+          In {parts} parts, so that a page loads only those that it draws with
+        </Check>
+      )}
       {asks && (
         <Check on={isLicensed} set={setLicensed}>
           Their licence allows me to use them on a website

@@ -2,6 +2,7 @@
 import { Dialog as Base } from '@base-ui/react/dialog'
 import { X } from 'lucide-react'
 import { useRef } from 'react'
+import { openFoot } from '../dialog-foot'
 import type { DialogProps } from '../floating-props'
 
 /** @param asker what had the focus when it was asked for */
@@ -36,6 +37,7 @@ export function DialogPanel({
               </Base.Close>
             </div>
             <div className="p-4">{children}</div>
+            <div ref={openFoot} className="sticky bottom-0 bg-inherit" />
           </Base.Popup>
         </Base.Viewport>
       </Base.Portal>
