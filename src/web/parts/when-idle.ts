@@ -3,7 +3,7 @@
 /** ms from when a screen stands in its own fonts until something else is asked for: what it shows first has the line to itself. */
 const SEEN = 400
 /** Chromium may never say that it is idle, even where nothing happens any more; after so long it is asked no longer, ms. */
-const LATEST = 1000
+const LATEST = 5000
 
 /** As `requestIdleCallback`, but what is to be done is done. */
 export const askIdle = (then: IdleRequestCallback): number => requestIdleCallback(then, { timeout: LATEST })
