@@ -215,6 +215,7 @@ const project: ProjectFile = {
       description: page.description,
       order: pageKeys[i]!,
       views: [],
+      props: { background: '{color.paper}' },
       sections: page.sections.map((section, k) => plant(finish(section), makeId, keys[k]!)),
     }
   }),

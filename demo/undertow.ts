@@ -322,7 +322,12 @@ const nights = b.section(
           {},
           [
             b.on(
-              words('Day', day, { type: '{type.heading}', figures: 'tabular', color: '{color.ember}' }),
+              words('Day', day, {
+                type: '{type.heading}',
+                tag: 'p',
+                figures: 'tabular',
+                color: '{color.ember}',
+              }),
               1,
               2,
             ),
@@ -367,6 +372,7 @@ const people = b.section(
   [
     words('Quote', '“Sold out by ten. Stayed until four.”', {
       type: '{type.heading}',
+      tag: 'blockquote',
       color: '#f7f0e6',
       maxWidth: 760,
       textWrap: 'balance',
@@ -417,6 +423,7 @@ const project: ProjectFile = {
       description: 'A night market on the old pier: forty stalls, one kitchen.',
       order: 'a0',
       views: [],
+      props: { background: '{color.ground}' },
       sections: sections.map((section, i) => plant(section, makeId, keys[i]!)),
     },
   ],

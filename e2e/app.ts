@@ -107,7 +107,14 @@ export type StoredAid = {
   at?: number
   [key: string]: unknown
 }
-type StoredPage = { id: string; name: string; path: string; aids?: StoredAid[]; sections: StoredNode[] }
+type StoredPage = {
+  id: string
+  name: string
+  path: string
+  props?: { background?: string }
+  aids?: StoredAid[]
+  sections: StoredNode[]
+}
 export type StoredNode = {
   id: string
   order: string

@@ -4,6 +4,7 @@ import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { pageSvg } from '../core/handoff/svg/page'
 import { PageLayout } from '../core/layout/page'
+import { paperFor } from '../core/paint/paper'
 import type { FontLibrary } from '../core/text/fonts'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'
@@ -34,8 +35,9 @@ export async function cover({ doc, blobs }: Drawable): Promise<Uint8Array> {
   const page = doc.pagesInOrder()[0]
   const layout = page && (await layoutPage({ doc, blobs }, page.id))
   const { width, fold } = layout?.view ?? doc.views[0]!
+  const paper = paperFor(layout?.root.resolved.background)
   const drawn = layout ? pageSvg(doc, layout, blobs, fold) : ''
   // As high as the first screen, however little there is on the page.
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="#ffffff"/>${drawn}</svg>`
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="${paper}"/>${drawn}</svg>`
   return new Resvg(svg, { fitTo: { mode: 'width', value: COVER_WIDTH } }).render().asPng()
 }

@@ -326,12 +326,19 @@ class Designer {
     const keys = generateNKeysBetween(null, null, sections.length)
     return sections.map((section, i) => ({ ...section, order: keys[i]! }))
   }
+
+  /** What the page is drawn on: white, a colour, or one that lets white through. */
+  background(): { background?: string } {
+    return this.chance(0.5) ? {} : { background: this.one(FILLS) }
+  }
 }
 
 /** @param assets pictures that the pages may show, whose bytes are where the page is drawn */
 export function designedPage(seed: number, assets: readonly Asset[]): ProjectFile {
   const file = starterProject(`Page ${seed}`, 'home')
   file.assets = [...assets]
-  file.pages[0]!.sections = new Designer(randomFrom(seed), assets).page()
+  const designer = new Designer(randomFrom(seed), assets)
+  file.pages[0]!.sections = designer.page()
+  file.pages[0]!.props = designer.background()
   return file
 }

@@ -107,14 +107,16 @@ export class Ways {
     )
     await board.evaluate(
       ({ id, width, height }) => {
-        const drawn = document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!
+        const sheet = document.querySelector(`[data-sheet="${id}"]`)!
+        const drawn = sheet.shadowRoot!
+        const paper = getComputedStyle(sheet.parentElement!).backgroundColor
         const host = document.createElement('div')
         host.style.cssText = `position:fixed;inset:0 auto auto 0;width:${width}px;height:${height}px;contain:strict;overflow:hidden`
         const root = host.attachShadow({ mode: 'open' })
         root.adoptedStyleSheets = drawn.adoptedStyleSheets
         for (const child of drawn.childNodes) root.append(child.cloneNode(true))
-        document.documentElement.style.background = '#fff'
-        document.body.style.background = '#fff'
+        document.documentElement.style.background = paper
+        document.body.style.background = paper
         document.body.replaceChildren(host)
       },
       { id: view, ...size },

@@ -123,9 +123,9 @@ export class Draft extends Tree {
   }
 
   /** @param page its key is its own */
-  private placePage({ sections, ...own }: PageFile) {
+  private placePage({ sections, props = {}, ...own }: PageFile) {
     this.pages.set(own.id, own)
-    const tree = { ...own, kind: 'page', props: {}, children: sections } as const
+    const tree = { ...own, kind: 'page', props, children: sections } as const
     this.addTree(tree, null, this.takeSlot())
   }
 

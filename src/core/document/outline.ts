@@ -3,10 +3,10 @@ import type { PageFile, ProjectFile } from './schema'
 import type { Tree } from './tree'
 
 /** What is known of a page without what is on it. */
-export type OutlinePage = Omit<PageFile, 'sections' | 'aids' | 'changes'>
+export type OutlinePage = Omit<PageFile, 'sections' | 'props' | 'aids' | 'changes'>
 export type Outline = Omit<ProjectFile, 'pages'> & { pages: OutlinePage[] }
 /** What is on a page. */
-export type PageBody = Pick<PageFile, 'sections' | 'aids' | 'changes'>
+export type PageBody = Pick<PageFile, 'sections' | 'props' | 'aids' | 'changes'>
 
 export function outlineOf(tree: Tree): Outline {
   const { pages, ...rest } = tree.frame()
@@ -14,8 +14,13 @@ export function outlineOf(tree: Tree): Outline {
 }
 
 export function bodyOf(tree: Tree, page: string): PageBody {
-  const { sections, aids, changes } = tree.pageFile(page)
-  return { sections, ...(aids ? { aids } : {}), ...(changes ? { changes } : {}) }
+  const { sections, props, aids, changes } = tree.pageFile(page)
+  return {
+    sections,
+    ...(props ? { props } : {}),
+    ...(aids ? { aids } : {}),
+    ...(changes ? { changes } : {}),
+  }
 }
 
 /** What is loaded first: one page, the first when it is not there, and the templates, which are small and stood on. */

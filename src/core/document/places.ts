@@ -1,4 +1,4 @@
-/** Everything that blocks set, wherever it is set: asked by what looks for uses of a token, a picture, a value. */
+/** Everything that pages and blocks set, wherever it is set: asked by what looks for uses of a token, a picture, a value. */
 import type { Props } from '../properties/table'
 import type { Tree } from './tree'
 
@@ -9,7 +9,6 @@ export type Place = { node: string; page: string; by?: string; view?: string; pr
 export function* placesOf(tree: Tree): Generator<Place> {
   for (const { id: page } of tree.allPages())
     for (const node of tree.walk(page)) {
-      if (node.kind === 'page') continue
       yield { node: node.id, page, props: node.props }
       for (const [view, props] of Object.entries(node.overrides)) yield { node: node.id, page, view, props }
     }

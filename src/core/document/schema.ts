@@ -8,7 +8,7 @@ import { HASH, MOST_BLOB } from '../blobs/blobs'
 import { PICTURE_TYPES } from '../blobs/picture-type'
 import { KINDS, type Kind } from '../properties/kinds'
 import { MAX_ORDER_KEY } from '../properties/order-keys'
-import { ChangeSchema, LookSchema, type Props, PropsSchema } from '../properties/table'
+import { ChangeSchema, LookSchema, PagePropsSchema, type Props, PropsSchema } from '../properties/table'
 import { columnCount, finite, IdSchema, LangSchema, MAX_LENGTH, positivePx, px } from '../properties/values'
 
 export const FORMAT = 'just-lattice'
@@ -234,6 +234,8 @@ export const PageOwnSchema = v.strictObject({
       v.strictObject({ props: ChangeSchema, overrides: v.optional(v.record(IdSchema, ChangeSchema)) }),
     ),
   ),
+  /** What it says of itself; what it does not say its template does. */
+  props: v.optional(PagePropsSchema),
   /** By id. */
   aids: v.optional(v.pipe(v.array(AidSchema), v.maxLength(MAX_AIDS))),
   sections: v.optional(v.array(v.unknown())),

@@ -37,7 +37,8 @@ export type Node = {
   readonly source?: string
 }
 
-export type Page = Omit<PageFile, 'sections'>
+/** What it says of itself is its node's. */
+export type Page = Omit<PageFile, 'sections' | 'props'>
 
 export abstract class Tree {
   abstract readonly name: string
@@ -189,7 +190,12 @@ export abstract class Tree {
   pageFile(id: string): PageFile {
     const page = this.pages.get(id)
     if (!page) throw new Error(`there is no page ${id}`)
-    return { ...page, sections: this.node(id).children.map((child) => this.tree(child)) }
+    const { props, children } = this.node(id)
+    return {
+      ...page,
+      ...(Object.keys(props).length > 0 ? { props } : {}),
+      sections: children.map((child) => this.tree(child)),
+    }
   }
 
   /** The project without what is on its pages. */

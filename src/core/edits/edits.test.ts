@@ -44,6 +44,10 @@ function someEdit(doc: Document, [kind, a, b, c]: number[]): Edit | undefined {
   const host = boxes[b! % Math.max(1, boxes.length)]
   switch (kind! % 13) {
     case 0:
+      if (c! % 4 === 0) {
+        const background = c! % 8 === 0 ? null : b! % 2 ? '#aabbcc' : '#112233'
+        return { op: 'set', node: doc.pageOf(node.id), props: { background } }
+      }
       return { op: 'set', node: node.id, props: { paddingTop: b! % 50, fills: someFills(b!) } }
     case 1:
       return {

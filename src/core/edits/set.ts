@@ -62,7 +62,6 @@ export const set: EditModule<SetEdit> = {
 
   apply(draft, { node: id, view, props }) {
     const node = blockIn(draft, id)
-    if (node.kind === 'page') refuse('a page has no props of its own')
     if (view !== undefined && !draft.views.some((each) => each.id === view))
       refuse(`there is no view ${view} any more`)
     const before: Props = (view === undefined ? node.props : node.overrides[view]) ?? {}

@@ -1,6 +1,7 @@
 /** The instances of a page: its own blocks, and those of the templates that it stands on. */
 import type { Document, Node } from '../document/document'
 import type { Change } from '../document/schema'
+import { deepEqual } from '../properties/plain-equal'
 import type { Props } from '../properties/table'
 
 /** How an instance of a template's block is found on a page. */
@@ -117,9 +118,15 @@ export class Instances {
       inner = filled ? sections : [...sections, ...inner]
     }
     const children = inner.map(({ id }) => id)
+    const said = [own, ...templates.map(({ id }) => doc.node(id))].map((node) => node.props)
+    const props: Props = Object.assign({}, ...said.reverse())
     const last = this.root
-    const same = last?.kind === own.kind && last.name === own.name && sameList(last.children, children)
-    return same ? last : { ...own, children, childSlots: inner.map(({ slot }) => slot) }
+    const same =
+      last?.kind === own.kind &&
+      last.name === own.name &&
+      sameList(last.children, children) &&
+      deepEqual(last.props, props)
+    return same ? last : { ...own, props, children, childSlots: inner.map(({ slot }) => slot) }
   }
 
   private derive(from: Node, parent: string, before: Map<string, Derived>): Node {

@@ -67,7 +67,7 @@ class PageWriter {
   constructor(
     private readonly doc: Document,
     private readonly page: Page,
-    private readonly site: Pick<StyledSite, 'classes' | 'fontOf'>,
+    private readonly site: Pick<StyledSite, 'classes' | 'marks' | 'fontOf'>,
     private readonly pictures: Map<string, string>,
     private readonly options: SiteOptions,
   ) {
@@ -77,9 +77,12 @@ class PageWriter {
   write(): string {
     const root = rootOf(this.page.path)
     const { theme } = this.options
+    const mark = this.site.marks.get(this.page.id)
+    const said = (name: string, value: string | undefined) =>
+      value === undefined ? '' : ` ${name}="${htmlAttribute(value)}"`
     this.lines.push(
       '<!DOCTYPE html>',
-      `<html lang="${htmlAttribute(langOf(this.doc, this.page.id))}"${theme ? ` data-theme="${htmlAttribute(theme)}"` : ''}>`,
+      `<html${said('lang', langOf(this.doc, this.page.id))}${said('data-page', mark)}${said('data-theme', theme)}>`,
       '  <head>',
       ...this.head(root).map((line) => `    ${line}`),
       '  </head>',

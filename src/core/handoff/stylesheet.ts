@@ -20,6 +20,7 @@ import { declarationsOf, type Place, resolvedIn } from './declarations'
 import { cssComment, cssString } from './escape'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, customProperty } from './names'
+import { pageBackgrounds } from './page-backgrounds'
 import { PLAIN_BORDERS, plainRule, withPlainBorders } from './plain-borders'
 import { rulesText } from './rules'
 import { changedInView, rootTokens, themeRules } from './token-rules'
@@ -31,6 +32,8 @@ export type StyledSite = {
   css: string
   /** Classes of everything that is shown, by key, of each version of what it says. */
   classes: Map<string, string[]>
+  /** What `data-page` says on a page, by id, where that has to be told from others. */
+  marks: ReadonlyMap<string, string>
   fonts: FontFile[]
   /**
    * The file that is handed off for one that is drawn with here: of a family that no text has in other axes the lighter one, which
@@ -240,10 +243,12 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
   const rules = [...styler.rules.values()]
   const fontOf = (id: string) => styler.fontOf(id)
   const fonts = declaredOrder([...styler.fontIds].map(fontOf))
+  const backgrounds = pageBackgrounds(doc, pages)
   const parts = [
     fonts.map(fontFace).join('\n'),
     rootRule(doc),
-    ...themeRules(doc),
+    ...themeRules(doc, backgrounds.isSomeWhite),
+    backgrounds.css,
     RESET,
     ...(fonts.some(({ isEastAsian }) => isEastAsian) ? [WHOLE_SIGNS] : []),
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
@@ -256,7 +261,7 @@ export function styleSite(doc: Document, pages: Page[], addresses: Addresses): S
     parts.push(
       `.${ORDERED_CLASS} {\n  display: flex;\n  flex-direction: column;\n}\n\n.${ORDERED_CLASS} > main {\n  display: contents;\n}`,
     )
-  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, fonts, fontOf }
+  return { css: `${parts.filter(Boolean).join('\n\n')}\n`, classes, marks: backgrounds.marks, fonts, fontOf }
 }
 
 function fontFace(file: FontFile): string {

@@ -98,16 +98,16 @@ function changedTokens(from: Tokens, to: Tokens): [string, string][] {
 /**
  * The themes: each under `data-theme` on the root; those of a scheme by themselves, for visitors who prefer it, where the page does
  * not say one.
+ * @param isSomeWhite some page has no background of its own
  */
-export function themeRules({ tokenTable, themes }: Document): string[] {
+export function themeRules({ tokenTable, themes }: Document, isSomeWhite: boolean): string[] {
   const schemes = themes.flatMap(({ scheme }) => scheme ?? [])
   const [first, ...others] = themes
   if (!first) return []
-  // A page without a fill is white with black words in every scheme, as it was drawn.
-  const root: Declarations = new Map([
-    ['background-color', '#ffffff'],
-    ['color', '#000000'],
-  ])
+  // A page without a background is white, and words are black, in every scheme, as they were drawn.
+  const root: Declarations = new Map()
+  if (isSomeWhite) root.set('background-color', '#ffffff')
+  root.set('color', '#000000')
   if (first.scheme) root.set('color-scheme', [...new Set(schemes)].join(' '))
   const rules = [rulesText([[':root', root]])]
   if (first.scheme) rules.push(`[data-theme="${first.id}"] {\n  color-scheme: ${first.scheme};\n}`)

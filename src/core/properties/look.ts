@@ -147,6 +147,19 @@ const corner = (name: string) =>
   })
 
 export const LOOK = {
+  background: property({
+    ...paint,
+    kinds: ['page'],
+    perView: 'never',
+    schema: ColorSchema,
+    words: 'background',
+    token: 'color',
+    css: {
+      name: 'background-color',
+      of: ({ raw, write }) =>
+        raw.background === undefined ? undefined : write.color(raw.background as string),
+    },
+  }),
   fills: property({
     ...paint,
     schema: FillsSchema,

@@ -94,6 +94,11 @@ const DEFAULTS = new Map(KINDS.map((kind) => [kind, defaults(kind)]))
 /** What properties are when neither the node nor an override sets them; also of those that a kind has not, for who lays out. */
 export const defaultsOf = (kind: Kind): Props => DEFAULTS.get(kind)!
 
+/** What a page says of itself. */
+export const PagePropsSchema = v.strictObject(
+  entriesOf([...OF_KIND.get('page')!] as PropKey[]),
+) as unknown as v.GenericSchema<unknown, Props>
+
 /** What of a block is its look. */
 export const LookSchema = v.strictObject(
   entriesOf(KEYS.filter((key) => PROPERTIES[key].part)),

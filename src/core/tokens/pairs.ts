@@ -2,10 +2,8 @@
 import { contrastOf, laidOver, neededFor } from '../color/contrast'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
+import { paperFor } from '../paint/paper'
 import { type Fill, type Items, isInBorder, shownItems } from '../properties/items'
-
-/** A page without any fill. */
-const WHITE = '#ffffff'
 
 /**
  * What lies behind a block: one colour, or those of a gradient's stops. What is lifted under it is not looked at: `isSure` says whether
@@ -36,7 +34,9 @@ function overlaid(fill: Fill, under: readonly string[]): string[] {
 export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): Ground {
   const found = known.get(box)
   if (found) return found
-  const under = box.parent ? groundOf(box.parent, known) : { colors: [WHITE], isSure: true }
+  const under = box.parent
+    ? groundOf(box.parent, known)
+    : { colors: [paperFor(box.resolved.background)], isSure: true }
   const fills = fillsOf(box)
   let { colors } = under
   // The lowest first.

@@ -1,5 +1,7 @@
 /** One sheet: the page at one view, drawn in its own px; the board's camera scales it. */
 import { useLayoutEffect, useRef } from 'react'
+import { colorIn } from '../../core/document/resolve'
+import { paperFor } from '../../core/paint/paper'
 import type { SheetOnBoard } from '../editor/sheets'
 import { useBoard } from '../editor/use-editor'
 import { TextEditor } from '../text/text-editor'
@@ -8,29 +10,38 @@ import { Tracings } from './tracings'
 
 export function Sheet({ view, left, layout, tall: height, theme, isTwin }: SheetOnBoard) {
   const editor = useBoard()
-  const paper = useRef<HTMLDivElement>(null)
+  const host = useRef<HTMLDivElement>(null)
   const painter = useRef<SheetPainter | null>(null)
   const editing = !isTwin && editor.editing?.view === view.id ? editor.editing.id : undefined
   const drawn = useRef<[number, number]>([0, 0])
   drawn.current = bandFor(editor.inSight(left, view.width), drawn.current)
   const [top, bottom] = drawn.current
-  const { version } = layout
+  const { version, root } = layout
+  const tokens = editor.doc.tokensAt(view.id, theme?.id ?? layout.theme, layout.used.width)
+  const paper = paperFor(colorIn(tokens, root.node.props.background))
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
   useLayoutEffect(() => {
-    if (!paper.current) return
-    painter.current ??= new SheetPainter(paper.current, editor.doc)
+    if (!host.current) return
+    painter.current ??= new SheetPainter(host.current, editor.doc)
     // Shown until it is written.
     painter.current.hidden = editor.typing ? editing : undefined
     painter.current.update(layout, top, bottom, theme?.id ?? layout.theme)
   }, [layout, version, editing, editor.typing, top, bottom, editor, theme])
   return (
     <div
-      className="bg-white"
-      style={{ position: 'absolute', left, top: 0, width: view.width, height, boxShadow: 'var(--shade)' }}
+      style={{
+        position: 'absolute',
+        left,
+        top: 0,
+        width: view.width,
+        height,
+        backgroundColor: paper,
+        boxShadow: 'var(--shade)',
+      }}
     >
       <Tracings view={view.id} over={false} height={height} />
       <div
-        ref={paper}
+        ref={host}
         className="sheet-paper"
         role="img"
         aria-label={`${editor.page?.name} at ${view.name}, ${view.width} px${theme ? `, ${theme.name}` : ''}`}

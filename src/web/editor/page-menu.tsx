@@ -1,8 +1,9 @@
 /** The pages of the project: opened, renamed, copied, put in order, deleted; and what is said about them. */
-import { ArrowDown, ArrowUp, Copy, Folder, Info, Plus, SquareStack, Trash2 } from 'lucide-react'
+import { ArrowDown, ArrowUp, Copy, Folder, Info, PaintBucket, Plus, SquareStack, Trash2 } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { duplicatePageEdits, pagesInFolders, stepPageEdits } from '../../core/arrange/pages'
 import type { Page } from '../../core/document/document'
+import { openPageBackground } from '../lattice-bench/page-background'
 import { RenameField } from '../parts/rename'
 import { type Editor, makeId } from './editor-state'
 import { useEditor } from './use-editor'
@@ -96,15 +97,18 @@ export function PageMenu({ close }: { close: () => void }) {
       {templates.map((page) => (
         <PageRow key={page.id} page={page} depth={0} close={close} />
       ))}
-      <Opens dialog="about" close={close}>
+      <Leads to={() => editor.set({ dialog: 'about' })} close={close}>
         <Info {...ICON} /> About {editor.page?.name} …
-      </Opens>
-      <Opens dialog="template" close={close}>
+      </Leads>
+      <Leads to={() => openPageBackground(editor)} close={close}>
+        <PaintBucket {...ICON} /> Background of {editor.page?.name} …
+      </Leads>
+      <Leads to={() => editor.set({ dialog: 'template' })} close={close}>
         <SquareStack {...ICON} /> {templateWords(editor)}
-      </Opens>
-      <Opens dialog="page" close={close}>
+      </Leads>
+      <Leads to={() => editor.set({ dialog: 'page' })} close={close}>
         <Plus {...ICON} /> New page
-      </Opens>
+      </Leads>
     </div>
   )
 }
@@ -179,16 +183,8 @@ function PageRow({ page, depth, close }: { page: Page; depth: number; close: () 
   )
 }
 
-function Opens({
-  dialog,
-  close,
-  children,
-}: {
-  dialog: 'template' | 'page' | 'about'
-  close: () => void
-  children: ReactNode
-}) {
-  const editor = useEditor()
+/** Closes the menu for what it leads to. */
+function Leads({ to, close, children }: { to: () => void; close: () => void; children: ReactNode }) {
   return (
     <button
       type="button"
@@ -196,7 +192,7 @@ function Opens({
       className="rule-t mt-1 flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-base-200"
       onClick={() => {
         close()
-        editor.set({ dialog })
+        to()
       }}
     >
       {children}

@@ -25,6 +25,7 @@ import { Help } from '../spec/help'
 import { Group } from '../spec/line'
 import { EveryView } from './every-view'
 import { LatticePicture } from './lattice-picture'
+import { PageBackground } from './page-background'
 
 const ROWS: { key: LatticeKey; word: string; unit: string }[] = [
   { key: 'width', word: 'Viewport', unit: ' px' },
@@ -342,6 +343,7 @@ function BenchBody({ view }: { view: View }) {
           </div>
         )}
       </Group>
+      <PageBackground />
     </div>
   )
 }

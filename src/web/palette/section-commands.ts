@@ -1,6 +1,7 @@
 /** Commands for a page's sections. */
 import { addSectionEdits, joinSectionEdits, splitSectionEdits } from '../../core/arrange/sections'
 import { makeId } from '../editor/editor-state'
+import { openPageBackground } from '../lattice-bench/page-background'
 import { arrange } from './arrange-commands'
 import type { Command } from './command'
 
@@ -10,6 +11,12 @@ export const SECTIONS: Command[] = [
     name: 'About this page: description, language, preview, icon',
     group: 'Page',
     run: (editor) => editor.set({ dialog: 'about' }),
+  },
+  {
+    id: 'page-background',
+    name: 'Background of this page: the colour it is drawn on',
+    group: 'Page',
+    run: openPageBackground,
   },
   {
     id: 'template',

@@ -13,14 +13,16 @@ type Props = {
   label: string
   value: string | undefined
   none?: boolean
+  /** What it is called while there is none. */
+  unset?: string
   isInk?: boolean
   onChange: (value: string | null, gesture?: string) => void
 }
 
-export function ColorChip({ label, value, onChange, ...asked }: Props) {
+export function ColorChip({ label, value, unset = 'none', onChange, ...asked }: Props) {
   const editor = useEditor()
   const token = tokenIn(value)
-  const shown = token === undefined ? (value ?? 'none') : shortName(token)
+  const shown = token === undefined ? (value ?? unset) : shortName(token)
   return (
     <Popover
       label={`${label}: ${shown}`}
@@ -34,7 +36,14 @@ export function ColorChip({ label, value, onChange, ...asked }: Props) {
     >
       {(close) => (
         <Suspense fallback={<p className="p-2 soft">Fetching the colours …</p>}>
-          <ColorPanel label={label} value={value} {...asked} onChange={onChange} close={close} />
+          <ColorPanel
+            label={label}
+            value={value}
+            unset={unset}
+            {...asked}
+            onChange={onChange}
+            close={close}
+          />
         </Suspense>
       )}
     </Popover>

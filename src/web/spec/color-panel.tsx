@@ -13,6 +13,8 @@ import { Reading } from './reading'
 import { Swatch } from './swatch'
 
 export type ColorPanelProps = {
+  /** What having none is called. */
+  unset?: string
   label: string
   value: string | undefined
   none?: boolean
@@ -25,7 +27,15 @@ export type ColorPanelProps = {
 const OPTION =
   'flex items-center gap-2 truncate rounded-field px-1.5 py-1 text-left hover:bg-base-200 aria-selected:font-bold'
 
-export function ColorPanel({ label, value, none = true, isInk, onChange, close }: ColorPanelProps) {
+export function ColorPanel({
+  label,
+  value,
+  none = true,
+  unset = 'none',
+  isInk,
+  onChange,
+  close,
+}: ColorPanelProps) {
   const editor = useEditor()
   const tokens = editor.tokens
   const [gesture, setGesture] = useState(makeId)
@@ -46,7 +56,7 @@ export function ColorPanel({ label, value, none = true, isInk, onChange, close }
             className={OPTION}
             onClick={() => take(null)}
           >
-            <Swatch color={undefined} /> none
+            <Swatch color={unset === 'none' ? undefined : '#ffffff'} /> {unset}
           </button>
         )}
         {tokens.names('color').map((name) => (

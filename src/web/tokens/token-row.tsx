@@ -7,6 +7,7 @@ import { setEdit } from '../../core/tokens/elsewhere'
 import { nameProblem, removeTokenEdits, renameTokenEdits, storedToken } from '../../core/tokens/instead'
 import type { TokenUse } from '../../core/tokens/uses'
 import { useEditor } from '../editor/use-editor'
+import { openPageBackground } from '../lattice-bench/page-background'
 import { Popover } from '../parts/popover'
 import { RenameField } from '../parts/rename'
 
@@ -129,10 +130,12 @@ export function useOf(name: string, uses: readonly TokenUse[]) {
   const editor = useEditor()
   const { pageId } = editor
   // Thousands of blocks may have one: they are found anew with the uses, not with every frame of a colour that is pulled.
-  const here = useMemo(
-    () => [...new Set(uses.filter(({ page }) => page === pageId).map(({ node }) => node))],
-    [uses, pageId],
-  )
+  const { here, isPages } = useMemo(() => {
+    const users = new Set(uses.filter(({ page }) => page === pageId).map(({ node }) => node))
+    // The page itself cannot be selected.
+    const isPages = users.delete(pageId)
+    return { here: [...users], isPages }
+  }, [uses, pageId])
   const words = uses.length === 0 ? 'not used' : uses.length === 1 ? 'used once' : `used ${uses.length} times`
   const select = () => {
     editor.set({ selection: here, dialog: undefined })
@@ -140,19 +143,24 @@ export function useOf(name: string, uses: readonly TokenUse[]) {
       `${here.length} ${here.length === 1 ? 'block' : 'blocks'} with ${shortName(name)} selected`,
     )
   }
-  return { here, words, select: here.length > 0 ? select : undefined }
+  const leadToPage = () => {
+    editor.set({ dialog: undefined })
+    openPageBackground(editor)
+  }
+  return { here, words, select: here.length > 0 ? select : isPages ? leadToPage : undefined }
 }
 
 /** Selects what uses it on the open page. */
 function UsesButton({ name, uses }: { name: string; uses: readonly TokenUse[] }) {
   const { here, words, select } = useOf(name, uses)
+  const blocks = here.length === 1 ? 'block' : `${here.length} blocks`
   if (!select) return <span className="w-28 px-1.5 text-right text-small soft">{words}</span>
   return (
     <button
       type="button"
       className="plain-button w-28 justify-end px-1.5 text-small"
-      title={`Select the ${here.length === 1 ? 'block' : `${here.length} blocks`} on this page`}
-      aria-label={`${shortName(name)} is ${words}: select ${here.length} on this page`}
+      title={here.length === 0 ? 'Show what the page is drawn on' : `Select the ${blocks} on this page`}
+      aria-label={`${shortName(name)} is ${words}: ${here.length === 0 ? 'show the page’s background' : `select ${here.length} on this page`}`}
       onClick={select}
     >
       {words}

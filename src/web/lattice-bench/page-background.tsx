@@ -1,0 +1,75 @@
+/** What the open page is drawn on: its own colour, its template's, or white; the same on all pages in one press. */
+import { Instances } from '../../core/expand/instances'
+import type { Editor } from '../editor/editor-state'
+import { useEditor } from '../editor/use-editor'
+import { ColorChip } from '../spec/color-chip'
+import { Group } from '../spec/line'
+
+/** For how many pictures of the screen the chip is looked for, once nothing is selected any more. */
+const PATIENCE = 60
+
+/** Shows it and opens its colours, wherever that was asked for. */
+export function openPageBackground(editor: Editor) {
+  editor.select(undefined)
+  const look = (left: number) => {
+    const chip = document.querySelector<HTMLElement>('[data-page-background] button')
+    if (!chip) return void (left > 0 && requestAnimationFrame(() => look(left - 1)))
+    chip.scrollIntoView({ block: 'center' })
+    chip.focus()
+    chip.click()
+  }
+  requestAnimationFrame(() => look(PATIENCE))
+}
+
+const backgroundOf = ({ doc }: Editor, page: string) => new Instances(doc, page).node(page).props.background
+
+async function onAllPages(editor: Editor, background: string | null) {
+  const { session } = editor
+  try {
+    await session.pages.whole()
+  } catch (error) {
+    return session.showNotice(`the other pages cannot be fetched: ${(error as Error).message}`)
+  }
+  const others = editor.doc.allPages().filter(({ id }) => (backgroundOf(editor, id) ?? null) !== background)
+  const edits = others.map(({ id }) => ({ op: 'set' as const, node: id, props: { background } }))
+  if (editor.commit(edits, 'Background of all pages')) editor.announce('All pages have this background')
+}
+
+export function PageBackground() {
+  const editor = useEditor()
+  const { page, doc } = editor
+  if (!page || doc.absent.has(page.id)) return null
+  const shown = backgroundOf(editor, page.id)
+  const own = doc.node(page.id).props.background
+  const template = own === undefined && shown !== undefined ? doc.templatesOf(page.id)[0] : undefined
+  const set = (background: string | null, gesture?: string) =>
+    editor.commit(
+      [{ op: 'set', node: page.id, props: { background } }],
+      `Background of ${page.name}`,
+      gesture && `background-${gesture}`,
+    )
+  const others = doc.allPages().filter(({ id }) => !doc.absent.has(id) && backgroundOf(editor, id) !== shown)
+  return (
+    <Group title="Page">
+      <div className="flex min-h-7.5 flex-wrap items-center gap-1.5" data-page-background>
+        <span>Background</span>
+        <ColorChip
+          label="Background of the page"
+          value={shown}
+          unset="white"
+          onChange={(value, gesture) => void set(value, gesture)}
+        />
+        {template && <span className="soft">from {template.name}</span>}
+        {(others.length > 0 || doc.absent.size > 0) && doc.pages.size > 1 && (
+          <button
+            type="button"
+            className="line-button ml-auto"
+            onClick={() => void onAllPages(editor, shown ?? null)}
+          >
+            On all pages
+          </button>
+        )}
+      </div>
+    </Group>
+  )
+}
