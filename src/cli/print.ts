@@ -24,7 +24,8 @@ export type Printer = {
   close(): Promise<void>
 }
 
-const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; }\n'
+/** What is printed does not blend with the root element's background, but with the body's it does. */
+const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; background: inherit; }\n'
 
 /**
  * On paper there is no window: shares of one become what they are at the view. What sticks out is cut off, or everything would be

@@ -308,3 +308,23 @@ export function paintsPage(assets: readonly Asset[]): ProjectFile {
   file.pages[0]!.sections = [section]
   return file
 }
+
+/** Sections that blend with the page's background, and what lets it through. */
+export function backgroundPage(): ProjectFile {
+  countAnew()
+  const file = starterProject('Background', 'home')
+  const looks: Props[] = [
+    { blend: 'multiply', fills: over({ kind: 'color', color: '#8fb8a4' }) },
+    { blend: 'difference', fills: over(shade) },
+    { fills: over({ kind: 'color', color: '#1d5c4560' }) },
+    {},
+  ]
+  file.pages[0]!.sections = looks.map((look, i) => ({
+    ...node('section', { paddingTop: 40, paddingBottom: 40, ...look }, [
+      node('text', { words: said('On the page’s background'), fontSize: 20 }),
+    ]),
+    order: `a${i}`,
+  }))
+  file.pages[0]!.props = { background: '#f6e3c5d0' }
+  return file
+}

@@ -8,7 +8,7 @@ import { shelfProject } from '../conformance/shelf-project'
 import { DEMO_FILE, type Running } from '../serve'
 import { storeProject } from '../store-project'
 import { designedPage } from './pages'
-import { paintsPage } from './paints'
+import { backgroundPage, paintsPage } from './paints'
 import type { Subject } from './ways'
 
 /** Every page at every view. */
@@ -31,6 +31,7 @@ export async function* subjects(app: Running, documents: number, seed: number): 
   yield* await subjectsOf(app, 'shelf', fromFile(shelfProject()), blobs)
   const assets = [...demo.assets.values()]
   yield* (await subjectsOf(app, 'paints', fromFile(paintsPage(assets)), blobs)).slice(0, 1)
+  yield* (await subjectsOf(app, 'background', fromFile(backgroundPage()), blobs)).slice(0, 1)
   for (let i = 0; i < documents; i++) {
     const doc = fromFile(designedPage(seed + i, assets))
     yield* (await subjectsOf(app, `page ${seed + i}`, doc, blobs)).slice(i % 2, (i % 2) + 1)

@@ -104,13 +104,18 @@ export class SheetPainter {
     return asset && pictureUrl(asset)
   }
 
-  /** @param top @param bottom px on the sheet: sections wholly outside are not drawn @param theme whose colours it has */
-  update(layout: PageLayout, top: number, bottom: number, theme?: string) {
+  /**
+   * @param top @param bottom px on the sheet: sections wholly outside are not drawn
+   * @param theme whose colours it has
+   * @param ground what blocks blend with below all others
+   */
+  update(layout: PageLayout, top: number, bottom: number, theme?: string, ground = '') {
     const tokens = this.doc.tokensAt(layout.viewId, theme, layout.used.width)
     if (this.tokens !== tokens) {
       this.tokens = tokens
       this.page.style.cssText = tokenProperties(tokens).join(';')
     }
+    this.page.style.backgroundColor = ground
     const seen = new Set<string>()
     const { root } = layout
     const near = (section: LayoutBox) => section.y < bottom && section.y + section.height > top

@@ -1,7 +1,7 @@
 /** One sheet: the page at one view, drawn in its own px; the board's camera scales it. */
 import { useLayoutEffect, useRef } from 'react'
-import { colorIn } from '../../core/document/resolve'
-import { paperFor } from '../../core/paint/paper'
+import { tracingsOn } from '../../core/arrange/trace'
+import { paperOf } from '../../core/paint/paper'
 import type { SheetOnBoard } from '../editor/sheets'
 import { useBoard } from '../editor/use-editor'
 import { TextEditor } from '../text/text-editor'
@@ -18,15 +18,18 @@ export function Sheet({ view, left, layout, tall: height, theme, isTwin }: Sheet
   const [top, bottom] = drawn.current
   const { version, root } = layout
   const tokens = editor.doc.tokensAt(view.id, theme?.id ?? layout.theme, layout.used.width)
-  const paper = paperFor(colorIn(tokens, root.node.props.background))
+  const paper = paperOf(editor.doc, root.node, tokens)
+  // A reference picture lies between.
+  const isTraced = tracingsOn(editor.page?.aids, view.id).some((each) => !each.hidden && !each.over)
+  const ground = paper.isPart && !isTraced ? paper.color : ''
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version says when the layout changed
   useLayoutEffect(() => {
     if (!host.current) return
     painter.current ??= new SheetPainter(host.current, editor.doc)
     // Shown until it is written.
     painter.current.hidden = editor.typing ? editing : undefined
-    painter.current.update(layout, top, bottom, theme?.id ?? layout.theme)
-  }, [layout, version, editing, editor.typing, top, bottom, editor, theme])
+    painter.current.update(layout, top, bottom, theme?.id ?? layout.theme, ground)
+  }, [layout, version, editing, editor.typing, top, bottom, editor, theme, ground])
   return (
     <div
       style={{
@@ -35,7 +38,7 @@ export function Sheet({ view, left, layout, tall: height, theme, isTwin }: Sheet
         top: 0,
         width: view.width,
         height,
-        backgroundColor: paper,
+        backgroundColor: paper.color,
         boxShadow: 'var(--shade)',
       }}
     >

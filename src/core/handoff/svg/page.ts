@@ -8,7 +8,7 @@ import { Flow, type LayoutBox } from '../../layout/box'
 import type { PageLayout } from '../../layout/page'
 import type { Rect } from '../../layout/rect'
 import { type Layer, layersOf } from '../../paint/layers'
-import { paperFor } from '../../paint/paper'
+import { paperOf } from '../../paint/paper'
 import { num } from '../../properties/css-text'
 import { isInBorder, type Shadow, shownItems } from '../../properties/items'
 import type { Outline } from '../../properties/look'
@@ -293,7 +293,7 @@ export function pageSvg(doc: Document, layout: PageLayout, blobs: Blobs, crop?: 
   const height = Math.min(crop ?? Number.POSITIVE_INFINITY, Math.max(1, Math.ceil(layout.height)))
   new PageWriter(doc, blobs, svg, new Canvas(width, height), crop !== undefined).layer(layersOf(layout))
   const title = htmlAttribute(doc.pages.get(layout.page)?.name ?? '')
-  return svg.document({ x: 0, y: 0, width, height }, title, paperFor(layout.root.resolved.background))
+  return svg.document({ x: 0, y: 0, width, height }, title, paperOf(doc, layout.root.node, layout.tokens))
 }
 
 /** What lies behind a block's words: all that is drawn before them, in an area of the page. */
@@ -307,5 +307,5 @@ export function groundSvg(
   const svg = new SvgWriter(layout.tokens)
   const canvas = new Canvas(layout.root.width, Math.max(1, layout.height))
   new PageWriter(doc, blobs, svg, canvas, false, box).layer(layersOf(layout))
-  return svg.document(area, '', paperFor(layout.root.resolved.background))
+  return svg.document(area, '', paperOf(doc, layout.root.node, layout.tokens))
 }

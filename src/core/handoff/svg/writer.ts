@@ -2,6 +2,7 @@
 import { colorIn } from '../../document/resolve'
 import type { Tokens } from '../../document/tokens'
 import type { Rect } from '../../layout/rect'
+import type { Paper } from '../../paint/paper'
 import { num } from '../../properties/css-text'
 import { cssColor } from '../escape'
 
@@ -44,14 +45,17 @@ export class SvgWriter {
   }
 
   /** @param seen what of what was drawn is shown, px @param ground what it lies on; left out: nothing */
-  document({ x, y, width, height }: Rect, title: string, ground?: string): string {
+  document({ x, y, width, height }: Rect, title: string, paper?: Paper): string {
+    const ground =
+      paper === undefined
+        ? ''
+        : `<rect x="${num(x)}" y="${num(y)}" width="${num(width)}" height="${num(height)}" fill="${paper.color}"/>`
     const size = `width="${num(width)}" height="${num(height)}"`
     return (
       `<svg xmlns="http://www.w3.org/2000/svg" ${size} viewBox="${num(x)} ${num(y)} ${num(width)} ${num(height)}">` +
       `<title>${title}</title><defs>${this.defs.join('')}</defs>` +
-      (ground === undefined ? '' : `<rect x="${num(x)}" y="${num(y)}" ${size} fill="${ground}"/>`) +
-      // Nothing of a page blends with the paper that it lies on.
-      `<g style="isolation:isolate">${this.body.join('')}</g></svg>`
+      (paper?.isPart ? '' : ground) +
+      `<g style="isolation:isolate">${paper?.isPart ? ground : ''}${this.body.join('')}</g></svg>`
     )
   }
 }
