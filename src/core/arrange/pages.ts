@@ -33,6 +33,16 @@ export function duplicatePageEdits(
   return { edits: [{ op: 'page', id: copy.id, page: copy }], copy: copy.id, name }
 }
 
+/** What a new page says of itself: what all others do that are here. One on a template says nothing, and has what that says. */
+export function newPageProps(doc: Document, template: string | undefined): Pick<PageFile, 'props'> {
+  if (template !== undefined) return {}
+  const others = doc.pagesInOrder().filter(({ id }) => !doc.absent.has(id))
+  const [first, ...rest] = others.map(({ id }) => doc.node(id).props)
+  const isCommon =
+    first?.background !== undefined && rest.every((each) => each.background === first.background)
+  return isCommon ? { props: { background: first.background } } : {}
+}
+
 /** The order key of the page behind one, of whichever kind. */
 function orderBehind(doc: Document, id: string): string | null {
   const pages = doc.allPages()

@@ -1,5 +1,6 @@
 /** A page's background: in the file, in edits, under templates, in what is drawn and handed off. */
 import { expect, test } from 'vitest'
+import { newPageProps } from '../arrange/pages'
 import { applyEdit as apply, applyAll } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import { buildSite } from '../handoff/site'
@@ -129,6 +130,26 @@ test('it is drawn behind everything, and words are read on it', async () => {
   apply(doc, { op: 'token', name: 'color.night', token: night('#ffffff80') })
   layout.update()
   expect(paper()).toBe('#ffffff')
+})
+
+test('blocks blend with it, and not with the white below a page without one', async () => {
+  const doc = project()
+  const layout = await layoutOf(doc)
+  const drawn = () => pageSvg(doc, layout, new Map()).replace(/<defs>.*<\/defs>/, '')
+  expect(drawn()).toMatch(/<rect[^>]*fill="#ffffff"\/><g style="isolation:isolate">/)
+  apply(doc, set('home', '#f6e3c5'))
+  layout.update()
+  expect(drawn()).toMatch(/<g style="isolation:isolate"><rect[^>]*fill="#f6e3c5"\/>/)
+})
+
+test('a new page has the one that all pages have', () => {
+  const doc = project()
+  expect(newPageProps(doc, undefined)).toEqual({})
+  apply(doc, set('home', '{color.night}'))
+  expect(newPageProps(doc, undefined)).toEqual({})
+  apply(doc, set('about', '{color.night}'))
+  expect(newPageProps(doc, undefined)).toEqual({ props: { background: '{color.night}' } })
+  expect(newPageProps(doc, 'frame')).toEqual({})
 })
 
 /** The style sheet, and each page's root element. */

@@ -2,6 +2,7 @@
 
 import { generateKeyBetween } from 'fractional-indexing'
 import { useState } from 'react'
+import { newPageProps } from '../../core/arrange/pages'
 import { keptViewsEdits, withView } from '../../core/arrange/views'
 import { pathProblem } from '../../core/document/paths'
 import type { View } from '../../core/document/schema'
@@ -103,6 +104,7 @@ export function PageDialog() {
       views: all ? [] : views.filter((view) => chosen.has(view.id)).map((view) => view.id),
       sections: [],
       ...(template === undefined ? {} : { template }),
+      ...newPageProps(doc, template),
     }
     const used = views.filter(
       (view) => chosen.has(view.id) || doc.views.some((known) => known.id === view.id),
