@@ -3,6 +3,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type APIRequestContext, test as base, expect, type Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
 import { knowing } from '../src/cli/browser'
 import { DEMO_FILE, type Running, serve } from '../src/cli/serve'
 import { openProject } from '../src/core/document/open'
@@ -71,6 +72,16 @@ export async function setValue(page: Page, label: string | RegExp, value: string
 export async function choose(page: Page, label: string | RegExp, option: string) {
   await page.getByRole('combobox', { name: label }).first().click()
   await page.getByRole('option', { name: option }).first().click()
+}
+
+/** The website, handed off by hand. @returns its files by path */
+export async function handedOff(page: Page): Promise<Record<string, Uint8Array>> {
+  await page.getByRole('button', { name: 'Hand off' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /Website/ }).click(),
+  ])
+  return unzipSync(await readFile(await download.path()))
 }
 
 export const saved = (page: Page) =>

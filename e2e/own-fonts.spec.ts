@@ -2,7 +2,6 @@
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
-import { unzipSync } from 'fflate'
 import decompress from 'woff2-encoder/decompress'
 import { SiteViewer } from '../src/cli/browser'
 import { compareDocument } from '../src/cli/conformance/compare'
@@ -17,7 +16,7 @@ import { readFont } from '../src/core/text/font-file'
 import { storedToken } from '../src/core/tokens/instead'
 import { said } from '../src/core/words/words'
 import { openType, woff2 } from '../src/server/fonts'
-import { choose, expect, onSheet, saved, setValue, stored, test } from './app'
+import { choose, expect, handedOff, onSheet, saved, setValue, stored, test } from './app'
 
 const FOLDER = 'node_modules/@fontsource/dejavu-sans/files'
 const fileOf = (weight: number, style = 'normal') =>
@@ -73,12 +72,7 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
   // Wider letters: the line ends at another word.
   await expect(line).not.toHaveText(before!)
 
-  await desk.getByRole('button', { name: 'Hand off' }).click()
-  const [download] = await Promise.all([
-    desk.waitForEvent('download'),
-    desk.getByRole('button', { name: /Website/ }).click(),
-  ])
-  const files = unzipSync(await readFile(await download.path()))
+  const files = await handedOff(desk)
   const css = new TextDecoder().decode(files['styles.css'])
   expect(css).toContain('font-family: "DejaVu Sans"')
   const named = [...css.matchAll(/url\("(fonts\/dejavu[^"]+)"\)/g)].map(([, path]) => path)
@@ -192,12 +186,7 @@ test('a large font is parted: a page loads, and is handed off with, the parts th
   // What is not drawn is not fetched.
   expect(fetched.size).toBeLessThan(7)
 
-  await desk.getByRole('button', { name: 'Hand off' }).click()
-  const [download] = await Promise.all([
-    desk.waitForEvent('download'),
-    desk.getByRole('button', { name: /Website/ }).click(),
-  ])
-  const files = unzipSync(await readFile(await download.path()))
+  const files = await handedOff(desk)
   const css = new TextDecoder().decode(files['styles.css'])
   const declared = [...css.matchAll(/"DejaVu Sans";[^}]*url\("([^"]+)"\)[^}]*unicode-range: ([^;]+);/g)]
   expect(declared.map(([, , ranges]) => ranges).sort()).toEqual(
@@ -282,12 +271,7 @@ test('a font of one’s own is set in every axis that its file varies in, and ha
   await setValue(page, /^Width of the letters/, '62')
   await expect.poll(async () => (await line.boundingBox())!.width).toBeLessThan(0.9 * before)
   await saved(page)
-  await page.getByRole('button', { name: 'Hand off' }).click()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: /Website/ }).click(),
-  ])
-  const files = unzipSync(await readFile(await download.path()))
+  const files = await handedOff(page)
   expect(new TextDecoder().decode(files['styles.css'])).toContain('font-variation-settings: "wdth" 62')
   const { document: doc, blobs } = openProject(files['project.lattice']!)
   const viewer = await SiteViewer.open()

@@ -1,8 +1,6 @@
 /** What a page is drawn on: chosen in the spec, seen on every sheet and in what is handed off. */
-import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { unzipSync } from 'fflate'
-import { expect, saved, stored, test } from './app'
+import { expect, handedOff, saved, stored, test } from './app'
 
 /** The colour of a sheet where no block is. */
 const paper = (page: Page, view: string) =>
@@ -34,12 +32,7 @@ test('a page is drawn on a colour of the project, all pages so in one press, and
   await saved(desk)
   expect(await background()).toEqual(Array(4).fill('{color.night}'))
 
-  await desk.getByRole('button', { name: 'Hand off' }).click()
-  const [download] = await Promise.all([
-    desk.waitForEvent('download'),
-    desk.getByRole('button', { name: /Website/ }).click(),
-  ])
-  const files = unzipSync(await readFile(await download.path()))
+  const files = await handedOff(desk)
   expect(new TextDecoder().decode(files['styles.css'])).toMatch(
     /:root \{\s+background-color: var\(--color-night\);/,
   )

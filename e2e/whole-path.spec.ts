@@ -1,9 +1,8 @@
 /** From an empty project to a page handed off, by mouse and keyboard, as a new user would. */
 import { readFile } from 'node:fs/promises'
-import { unzipSync } from 'fflate'
 import { SiteViewer } from '../src/cli/browser'
 import { openProject } from '../src/core/document/open'
-import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
+import { choose, expect, findNode, handedOff, onSheet, row, saved, setValue, stored, test } from './app'
 
 test('from an empty project to a page handed off', async ({ page, app }) => {
   await page.goto(app.address)
@@ -142,12 +141,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(await stored(page)).toEqual(beforeReload)
 
   // Hand off: the zip lays out in a browser; the project inside opens again identically.
-  await page.getByRole('button', { name: 'Hand off' }).click()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: /Website/ }).click(),
-  ])
-  const files = unzipSync(await readFile(await download.path()))
+  const files = await handedOff(page)
   const text = (name: string) => new TextDecoder().decode(files[name])
   expect(openProject(files['project.lattice']!).document.toFile()).toEqual(beforeReload)
   expect(text('market-day/index.html')).toContain('<h1')

@@ -1,4 +1,5 @@
 /** The instances of a page: its own blocks, and those of the templates that it stands on. */
+import { backgroundOf } from '../document/background'
 import type { Document, Node } from '../document/document'
 import type { Change } from '../document/schema'
 import { deepEqual } from '../properties/plain-equal'
@@ -118,8 +119,8 @@ export class Instances {
       inner = filled ? sections : [...sections, ...inner]
     }
     const children = inner.map(({ id }) => id)
-    const said = [own, ...templates.map(({ id }) => doc.node(id))].map((node) => node.props)
-    const props: Props = Object.assign({}, ...said.reverse())
+    const background = backgroundOf(doc, page)
+    const props = background === own.props.background ? own.props : { ...own.props, background }
     const last = this.root
     const same =
       last?.kind === own.kind &&

@@ -1,7 +1,7 @@
 /** Backgrounds of pages: the root element's, which is the window's (CSS Backgrounds 3 §2.11.1), below and above a page, too. */
+import { backgroundOf } from '../document/background'
 import type { Document, Page } from '../document/document'
 import { colorIn } from '../document/resolve'
-import { Instances } from '../expand/instances'
 import type { Declarations } from '../properties/declarations'
 import { slug } from './names'
 import { rulesText } from './rules'
@@ -14,8 +14,6 @@ export type PageBackgrounds = {
   /** Some page says none of its own. */
   isSomeWhite: boolean
 }
-
-const backgroundOf = (doc: Document, page: string) => new Instances(doc, page).node(page).props.background
 
 /** Whether a colour lets something through, in any view or theme. */
 function isSeeThrough(doc: Document, color: string): boolean {

@@ -1,5 +1,5 @@
 /** What the open page is drawn on: its own colour, its template's, or white; the same on all pages in one press. */
-import { Instances } from '../../core/expand/instances'
+import { backgroundOf } from '../../core/document/background'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { ColorChip } from '../spec/color-chip'
@@ -21,8 +21,6 @@ export function openPageBackground(editor: Editor) {
   requestAnimationFrame(() => look(PATIENCE))
 }
 
-const backgroundOf = ({ doc }: Editor, page: string) => new Instances(doc, page).node(page).props.background
-
 async function onAllPages(editor: Editor, background: string | null) {
   const { session } = editor
   try {
@@ -30,7 +28,8 @@ async function onAllPages(editor: Editor, background: string | null) {
   } catch (error) {
     return session.showNotice(`the other pages cannot be fetched: ${(error as Error).message}`)
   }
-  const others = editor.doc.allPages().filter(({ id }) => (backgroundOf(editor, id) ?? null) !== background)
+  const { doc } = editor
+  const others = doc.allPages().filter(({ id }) => (backgroundOf(doc, id) ?? null) !== background)
   const edits = others.map(({ id }) => ({ op: 'set' as const, node: id, props: { background } }))
   if (editor.commit(edits, 'Background of all pages')) editor.announce('All pages have this background')
 }
@@ -39,7 +38,7 @@ export function PageBackground() {
   const editor = useEditor()
   const { page, doc } = editor
   if (!page || doc.absent.has(page.id)) return null
-  const shown = backgroundOf(editor, page.id)
+  const shown = backgroundOf(doc, page.id)
   const own = doc.node(page.id).props.background
   const template = own === undefined && shown !== undefined ? doc.templatesOf(page.id)[0] : undefined
   const set = (background: string | null, gesture?: string) =>
@@ -48,7 +47,7 @@ export function PageBackground() {
       `Background of ${page.name}`,
       gesture && `background-${gesture}`,
     )
-  const others = doc.allPages().filter(({ id }) => !doc.absent.has(id) && backgroundOf(editor, id) !== shown)
+  const others = doc.allPages().filter(({ id }) => !doc.absent.has(id) && backgroundOf(doc, id) !== shown)
   return (
     <Group title="Page">
       <div className="flex min-h-7.5 flex-wrap items-center gap-1.5" data-page-background>
