@@ -1,5 +1,8 @@
 /** Fills, borders, corners and shadows from the spec: on the board, in what is stored, and in what is handed off. */
 import type { Page } from '@playwright/test'
+import { storeProject } from '../src/cli/store-project'
+import { starterProject } from '../src/core/shelf/starter'
+import { said } from '../src/core/words/words'
 import { choose, expect, findNode, onSheet, row, saved, setValue, stored, test } from './app'
 
 const button = (desk: Page) => onSheet(desk, 'desktop', 'Browse the catalogue')
@@ -204,6 +207,7 @@ test('a look is kept with the project, says what it would change, and is put on 
   await onSheet(desk, 'desktop', 'Sign in').click()
   const name = (await desk.locator('aside h2').textContent())!.trim()
   await desk.keyboard.press('ControlOrMeta+Shift+v')
+  await dialog.getByRole('button', { name: 'Call to action', exact: true }).click()
   await expect(dialog.locator('[data-look-changes]')).toContainText('Changes fills')
   await dialog.getByRole('button', { name: 'Put it on' }).click()
   await saved(desk)
@@ -213,6 +217,39 @@ test('a look is kept with the project, says what it would change, and is put on 
   expect(other!.borderTop).toEqual(one!.borderTop)
   await desk.keyboard.press('ControlOrMeta+Shift+v')
   await dialog.getByRole('button', { name: /no longer/ }).click()
-  await expect(dialog.getByText('No look is copied or kept yet')).toBeVisible()
-  await expect(dialog.getByRole('button', { name: 'Put it on' })).toBeDisabled()
+  await expect(dialog.getByRole('list', { name: 'Looks' }).getByRole('listitem')).toHaveText([/copied/])
+})
+
+test('a look goes to another project: its tokens where that has them, else their values', async ({
+  desk,
+  app,
+}) => {
+  await button(desk).click()
+  await desk.keyboard.press('ControlOrMeta+Shift+c')
+  const { pages, ...rest } = starterProject('Elsewhere', 'home')
+  const { paper, ink } = rest.tokens.color as Record<string, unknown>
+  const text = { id: 't', kind: 'text', name: 'Words', order: 'a0', props: { words: said('Elsewhere') } }
+  const section = { id: 's', kind: 'section', name: 'Section', order: 'a0', props: {}, children: [text] }
+  const tokens = { color: { $type: 'color', paper, ink } }
+  const id = await storeProject(app.address, {
+    ...rest,
+    tokens,
+    pages: [{ ...pages[0]!, sections: [section] }],
+  } as never)
+  await desk.goto(`${app.address}projects/${id}`)
+  await onSheet(desk, 'desktop', 'Elsewhere').click()
+  await desk.keyboard.press('ControlOrMeta+Shift+v')
+  const dialog = desk.getByRole('dialog', { name: 'Put a look on' })
+  await expect(dialog.getByRole('button', { name: 'Call to action, copied' })).toBeVisible()
+  await expect(dialog).toContainText(/pine.* are no tokens of this project: their values are put on/)
+  await dialog.getByRole('button', { name: 'Put it on Words' }).click()
+  await expect
+    .poll(() =>
+      onSheet(desk, 'desktop', 'Elsewhere').evaluate((element) => getComputedStyle(element).backgroundColor),
+    )
+    .toBe('rgb(29, 92, 69)')
+  await saved(desk)
+  const { props } = findNode((await stored(desk)).pages[0]!.sections, 'Words')!
+  expect(props.color).toBe('{color.paper}')
+  expect(Object.values(props.fills as object)).toMatchObject([{ kind: 'color', color: '#1d5c45' }])
 })

@@ -3,7 +3,14 @@ import type { BorderValue, ShadowValue, StopValue } from '../document/composite-
 import type { Document } from '../document/document'
 import { type Place, placesOf } from '../document/places'
 import { mapValues } from '../document/token-variants'
-import { eachToken, type TokenTree, type Typography, tokenIn, tokensIn } from '../document/tokens'
+import {
+  eachToken,
+  type ResolvedToken,
+  type TokenTree,
+  type Typography,
+  tokenIn,
+  tokensIn,
+} from '../document/tokens'
 import type { Edit, PropChanges } from '../edits/edit'
 import type { Items, SaidShadow } from '../properties/items'
 import type { PropKey, Props } from '../properties/table'
@@ -91,7 +98,7 @@ function withShadows(items: Items<SaidShadow>, reference: string, shadows: reado
 }
 
 /** What of a place names a token. */
-const keysWith = ({ props }: Place, name: string) =>
+const keysWith = ({ props }: Pick<Place, 'props'>, name: string) =>
   (Object.keys(props) as PropKey[]).filter((key) => [...tokensIn(props[key])].includes(name))
 
 /** Edits by which blocks take `into` where they take a token now. */
@@ -153,27 +160,31 @@ function inTokens(doc: Document, name: string, into: string | undefined): Edit[]
   })
 }
 
-/** The same in looks that are kept: a type style's parts, too, are left to what it is. */
-function inLooks(doc: Document, name: string, into: string | undefined): Edit[] {
+/** A look with a token's value in its place: of a type style, too, its parts are left to what they are. */
+export function lookWithout(look: Props, name: string, token: ResolvedToken | undefined): Props {
   const reference = `{${name}}`
+  const props: Record<string, unknown> = { ...look }
+  for (const key of keysWith({ props: look }, name)) {
+    if (token?.type === 'typography') {
+      delete props[key]
+      Object.assign(props, typed(token.value, look))
+    } else if (token?.type === 'shadow')
+      props[key] = { ...(props[key] as object), ...withShadows(look.shadows!, reference, token.value) }
+    else props[key] = withInstead(props[key], reference, token?.value)
+  }
+  return props as Props
+}
+
+/** The same in looks that are kept. */
+function inLooks(doc: Document, name: string, into: string | undefined): Edit[] {
   const token = doc.tokenTable.lookup(name)
   return doc.looks.flatMap((look): Edit[] => {
-    const keys = keysWith({ props: look.props } as Place, name)
-    if (keys.length === 0) return []
-    const props: Record<string, unknown> = { ...look.props }
-    for (const key of keys) {
-      if (into !== undefined) props[key] = withInstead(props[key], reference, `{${into}}`)
-      else if (token?.type === 'typography') {
-        delete props[key]
-        Object.assign(props, typed(token.value, look.props))
-      } else if (token?.type === 'shadow')
-        props[key] = {
-          ...(props[key] as object),
-          ...withShadows(look.props.shadows!, reference, token.value),
-        }
-      else props[key] = withInstead(props[key], reference, token?.value)
-    }
-    return [{ op: 'look', id: look.id, look: { ...look, props: props as Props } }]
+    if (keysWith(look, name).length === 0) return []
+    const props =
+      into === undefined
+        ? lookWithout(look.props, name, token)
+        : (withInstead(look.props, `{${name}}`, `{${into}}`) as Props)
+    return [{ op: 'look', id: look.id, look: { ...look, props } }]
   })
 }
 

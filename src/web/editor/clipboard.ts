@@ -1,6 +1,6 @@
 /** Copy, cut and paste through the platform's own events, so that no permission is needed. */
 
-import { copyBlocks, MAX_PASTE, readBlocks } from '../../core/arrange/clipboard'
+import { copyBlocks, MAX_PASTE, readBlocks, settleBlocks } from '../../core/arrange/clipboard'
 import { ordersAt } from '../../core/arrange/order'
 import { treeOfBefore } from '../../core/document/earlier'
 import type { NodeTree } from '../../core/document/schema'
@@ -48,7 +48,7 @@ function paste(editor: Editor, text: string) {
       .map((asset) => ({ op: 'asset', id: asset.id, asset }))
     return insertBlocks(
       editor,
-      blocks.trees,
+      settleBlocks(editor.doc, blocks),
       assets,
       blocks.trees.length === 1 ? `Paste ${blocks.trees[0]!.name}` : `Paste ${blocks.trees.length} blocks`,
     )

@@ -22,6 +22,7 @@ import { AreasDialog } from './areas-dialog'
 import { BudgetDialog, RepeatDialog, SettleDialog } from './arrange-dialogs'
 import { BusyNote } from './busy-note'
 import { listenToClipboard } from './clipboard'
+import { followCopiedLook } from './copied-look'
 import { Editor } from './editor-state'
 import { FindDialog } from './find-dialog'
 import { goHome, isAtHome, keepFocus } from './focus-home'
@@ -142,6 +143,7 @@ function Desk() {
   useEffect(() => keepFocus(editor), [editor])
   useEffect(() => listenToClipboard(editor), [editor])
   useEffect(() => rememberView(editor), [editor])
+  useEffect(() => followCopiedLook(editor), [editor])
   useEffect(fetchAhead, [])
   useEffect(() => {
     document.title = `${editor.doc.name} · Just Lattice`

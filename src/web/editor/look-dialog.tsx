@@ -1,7 +1,10 @@
 /** Putting a look on the selection, a copied one or one that is kept: which parts of it, and what that changes. */
 import { useState } from 'react'
+import { settleLook } from '../../core/arrange/carried-look'
 import { changedBy, type LookOf, lookFor, lookOf } from '../../core/arrange/look'
 import type { Node } from '../../core/document/document'
+import { shortName } from '../../core/document/tokens'
+import type { Edit } from '../../core/edits/edit'
 import { LOOK_PARTS, type LookPart } from '../../core/properties/property'
 import { PROPERTIES } from '../../core/properties/table'
 import { CheckSet } from '../parts/check'
@@ -23,7 +26,16 @@ const COPIED = ''
 /** Most properties that are named as changed. */
 const MOST_NAMED = 8
 
-type Choice = { id: string; name: string; props: LookOf }
+/** `first`: what has to be there before; `left`: tokens that are none here. */
+type Choice = { id: string; name: string; props: LookOf; first?: Edit[]; left?: string[] }
+
+/** The copied look as this project can have it. */
+function copiedHere({ doc, look }: Editor): (Choice & { first: Edit[] }) | undefined {
+  const settled = look && settleLook(doc, look)
+  if (!settled) return undefined
+  const first = settled.assets.map((asset): Edit => ({ op: 'asset', id: asset.id, asset }))
+  return { id: COPIED, name: look.name, props: lookOf(settled.props), first, left: settled.left }
+}
 
 /** What goes onto a block where changes are made now, and what it has there. */
 function onto(editor: Editor, node: Node, look: LookOf, parts: ReadonlySet<LookPart>) {
@@ -36,9 +48,10 @@ function onto(editor: Editor, node: Node, look: LookOf, parts: ReadonlySet<LookP
 
 export function LookDialog() {
   const editor = useEditor()
-  const { doc, look } = editor
+  const { doc } = editor
+  const copied = copiedHere(editor)
   const all: Choice[] = [
-    ...(look ? [{ id: COPIED, name: `${look.name}, copied`, props: look.props }] : []),
+    ...(copied ? [{ ...copied, name: `${copied.name}, copied` }] : []),
     ...doc.looks.map(({ id, name, props }) => ({ id, name, props: lookOf(props) })),
   ]
   const [chosen, setChosen] = useState(all[0]?.id)
@@ -47,7 +60,7 @@ export function LookDialog() {
   const close = () => editor.set({ dialog: undefined })
   const put = now ? editor.meant.map((id) => onto(editor, doc.node(id), now.props, parts)) : []
   const putOn = () => {
-    const edits = put.map(({ node, props }) => editor.setEdit(node, props))
+    const edits = [...(now?.first ?? []), ...put.map(({ node, props }) => editor.setEdit(node, props))]
     if (now && editor.commit(edits, `Look of ${now.name}`)) editor.announce(`Look of ${now.name} put on`)
     close()
   }
@@ -71,7 +84,11 @@ export function LookDialog() {
               <span className="truncate">{each.name}</span>
             </button>
             {each.id === COPIED ? (
-              <button type="button" className="chip" onClick={() => keepLook(editor, look!)}>
+              <button
+                type="button"
+                className="chip"
+                onClick={() => copied && keepLook(editor, copied, copied.first)}
+              >
                 Keep it
               </button>
             ) : (
@@ -91,6 +108,7 @@ export function LookDialog() {
       </ul>
       <CheckSet all={LOOK_PARTS} words={WORDS} chosen={parts} set={setParts} />
       <Changes put={put} />
+      {now?.left && now.left.length > 0 && <LeftBehind names={now.left} />}
       <div className="flex justify-end gap-2 pt-2">
         <button type="button" className="plain-button" onClick={close}>
           Cancel
@@ -101,6 +119,18 @@ export function LookDialog() {
         </button>
       </div>
     </Dialog>
+  )
+}
+
+/** Tokens that this project has not. */
+function LeftBehind({ names }: { names: readonly string[] }) {
+  const said = names.slice(0, MOST_NAMED).map(shortName).join(', ')
+  return (
+    <p className="text-small leading-4 soft">
+      {names.length === 1
+        ? `${said} is no token of this project: its value is put on.`
+        : `${said}${names.length > MOST_NAMED ? ' and others' : ''} are no tokens of this project: their values are put on.`}
+    </p>
   )
 }
 

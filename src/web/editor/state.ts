@@ -1,5 +1,5 @@
 /** What a tab shows, has selected and is doing: plain values, changed by the editor's `set`. */
-import type { LookOf } from '../../core/arrange/look'
+import type { CarriedLook } from '../../core/arrange/carried-look'
 import { SNAP_KINDS, type SnapKind } from '../../core/arrange/snap'
 import type { Form } from '../../core/forms/form'
 import type { Point } from '../../core/forms/path'
@@ -138,7 +138,7 @@ export class EditorState {
   /** While the gauge's key is held: what the pointer is on. */
   gauge: { view: string; id: string | undefined } | undefined
   /** A look that was copied, and from which block. */
-  look: { name: string; props: LookOf } | undefined
+  look: CarriedLook | undefined
   /** What blocks snap to. */
   snapping: ReadonlySet<SnapKind> = new Set(SNAP_KINDS.filter((kind) => kind !== 'thirds'))
 }

@@ -4,6 +4,7 @@ import { lookOf } from '../../core/arrange/look'
 import { duplicateEdits, outermost } from '../../core/arrange/order'
 import { unwrapEdits, type WrapFlow, wrapEdits } from '../../core/arrange/wrap'
 import { cascaded } from '../../core/document/resolve'
+import { copyLook } from '../editor/copied-look'
 import { type Editor, makeId } from '../editor/editor-state'
 import { keepLook } from '../editor/keep-look'
 import { canOpen, openBlock } from '../editor/open-block'
@@ -167,11 +168,7 @@ export const BLOCKS: Command[] = [
     group: 'Block',
     keys: 'Mod+Shift+C',
     when: hasBlock,
-    run: (editor) => {
-      const node = editor.selected!
-      editor.set({ look: { name: node.name, props: lookOf(cascaded(editor.doc, node, editor.view.id)) } })
-      editor.announce(`Look of ${node.name} copied`)
-    },
+    run: copyLook,
   },
   {
     id: 'keep-look',
