@@ -124,12 +124,14 @@ export function LookDialog() {
 
 /** Tokens that this project has not. */
 function LeftBehind({ names }: { names: readonly string[] }) {
-  const said = names.slice(0, MOST_NAMED).map(shortName).join(', ')
+  const more = names.length - MOST_NAMED
+  const said = [...names.slice(0, MOST_NAMED).map(shortName), ...(more > 0 ? [`${more} more`] : [])]
+  const tokens = new Intl.ListFormat('en').format(said)
   return (
     <p className="text-small leading-4 soft">
       {names.length === 1
-        ? `${said} is no token of this project: its value is put on.`
-        : `${said}${names.length > MOST_NAMED ? ' and others' : ''} are no tokens of this project: their values are put on.`}
+        ? `${tokens} is no token of this project: its value is put on.`
+        : `${tokens} are no tokens of this project: their values are put on.`}
     </p>
   )
 }
