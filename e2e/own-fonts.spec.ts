@@ -166,6 +166,7 @@ test('a large font is parted: a page loads, and is handed off with, the parts th
     /^DejaVu Sans400 · \d+ KB in \d+ parts, each loaded when it is drawn with/,
   )
   await desk.keyboard.press('Escape')
+  await saved(desk)
   const [own] = await ownFonts(desk)
   const parts = new Map(own!.files.map(({ hash, ranges }) => [hash, ranges]))
   expect(parts.size).toBeGreaterThan(8)
