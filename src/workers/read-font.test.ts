@@ -5,8 +5,8 @@ import * as hb from 'harfbuzzjs'
 import { beforeAll, expect, test } from 'vitest'
 import decompress from 'woff2-encoder/decompress'
 import { eastAsianFont } from '../core/samples/large-font'
+import { FontCutter, type Subsetter } from '../core/text/font-cutter'
 import { canBeCut, readFont } from '../core/text/font-file'
-import { FontCutter } from './font-cutter'
 import { type ReadFont, readFontFile } from './read-font'
 
 const require = createRequire(import.meta.url)
@@ -64,6 +64,7 @@ test('one that is not large, and one that would lose something by it, are left w
 })
 
 test('what is damaged is refused in words', async () => {
-  const font = await FontCutter.of(await cutter(), new Uint8Array(100))
+  const { instance } = await WebAssembly.instantiate(await cutter())
+  const font = new FontCutter(instance.exports as unknown as Subsetter, new Uint8Array(100))
   expect(() => font.cut([0x20])).toThrow('the font is damaged: it cannot be parted')
 })

@@ -1,8 +1,9 @@
 /** A font file from outside: what it says of itself, and as it is kept: whole, and in parts where it is large. */
 import { codesIn, parseRanges } from '../core/text/code-ranges'
+import { FontCutter, type Subsetter } from '../core/text/font-cutter'
 import { canBeCut, type FontFacts, kindOfFont, readFont, unpackedSize } from '../core/text/font-file'
 import { partsOf } from '../core/text/font-parts'
-import { FontCutter } from './font-cutter'
+import { drawsEastAsian } from '../core/text/scripts'
 
 /** WOFF2, and the characters that it draws. */
 export type PackedFont = { ranges: string; woff2: ArrayBuffer }
@@ -53,11 +54,14 @@ async function partsIn(
   cutter: CutterSource,
   said?: (made: number, of: number) => void,
 ): Promise<PackedFont[]> {
-  if (!canBeCut(openType)) return []
+  const drawn = parseRanges(ranges)
+  // Most fonts need not know how East Asian ones are parted.
+  if (!drawsEastAsian(drawn) || !canBeCut(openType)) return []
   const { EAST_ASIAN } = await import('../core/text/catalogue-east')
-  const wanted = partsOf([...codesIn(parseRanges(ranges))], EAST_ASIAN)
+  const wanted = partsOf([...codesIn(drawn)], EAST_ASIAN)
   if (wanted.length === 0) return []
-  const font = await FontCutter.of(await cutter(), openType)
+  const { instance } = await WebAssembly.instantiate(await cutter())
+  const font = new FontCutter(instance.exports as unknown as Subsetter, openType)
   const parts: PackedFont[] = []
   for (const part of wanted) {
     said?.(parts.length, wanted.length)

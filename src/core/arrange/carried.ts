@@ -1,18 +1,17 @@
 /** What goes along with values that are copied to other projects: what their tokens and families are, so that they look the same there. */
 import * as v from 'valibot'
 import type { Document } from '../document/document'
+import { isObject } from '../document/token-variants'
 import { type ResolvedToken, tokensIn } from '../document/tokens'
 import type { Props } from '../properties/table'
 import { familyNamed } from '../text/families'
 import { lookWithout } from '../tokens/instead'
 
-const isRecord = (value: unknown) => typeof value === 'object' && value !== null && !Array.isArray(value)
-
 /** What stands for several is a list, what has parts an object; what comes of it is checked where it is put. */
 const TokenSchema = v.pipe(
   v.looseObject({ type: v.string(), value: v.unknown() }),
   v.check(({ type, value }) => (type === 'shadow' || type === 'gradient') === Array.isArray(value)),
-  v.check(({ type, value }) => (type === 'typography' || type === 'border') === isRecord(value)),
+  v.check(({ type, value }) => (type === 'typography' || type === 'border') === isObject(value)),
 )
 
 export const CarriedSchema = v.object({
@@ -52,7 +51,7 @@ export class Arrival {
   /** Values as they can be here. A token of the same name and type is the one of this project. */
   settled(carried: Props): Props {
     // Whatever a clipboard holds is checked where it is put.
-    if (!isRecord(carried)) return carried
+    if (!isObject(carried)) return carried
     let props = carried
     for (const name of new Set(tokensIn(carried))) {
       const was = this.tokens.get(name)
@@ -68,8 +67,11 @@ export class Arrival {
     const { fontFamily, ...rest } = props
     if (fontFamily === undefined || this.doc.fonts.some(({ id }) => id === fontFamily)) return props
     const name = this.fonts.get(fontFamily)
-    // Those of other projects are known to the program by their ids, too.
-    if (name === undefined) return familyNamed(fontFamily) && !familyNamed(fontFamily)!.isOwn ? props : rest
+    if (name === undefined) {
+      // Those of other projects are known to the program by their ids, too.
+      const shipped = familyNamed(fontFamily)
+      return shipped && !shipped.isOwn ? props : rest
+    }
     const same = this.doc.fonts.find(({ family }) => family === name)
     return same ? { ...rest, fontFamily: same.id } : rest
   }

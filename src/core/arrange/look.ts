@@ -46,11 +46,15 @@ export function lookFor(
   return out
 }
 
+/** What a look sets; the rest it puts back. */
+export const setBy = (look: LookOf): Props =>
+  Object.fromEntries(Object.entries(look).filter(([, value]) => value !== null))
+
 /** A look to be kept: what it sets; the rest is put back wherever it is put on, as of a copied one. */
 export const keptLook = (id: string, name: string, look: LookOf): KeptLook => ({
   id,
   name,
-  props: Object.fromEntries(Object.entries(look).filter(([, value]) => value !== null)) as Props,
+  props: setBy(look),
 })
 
 /** Without what is not there: items that are taken away, values that are put back. */

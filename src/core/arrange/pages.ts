@@ -43,6 +43,15 @@ export function newPageProps(doc: Document, template: string | undefined): Pick<
   return isCommon ? { props: { background: first.background } } : {}
 }
 
+/** The edits that give all pages one background; left out: white. Pages on templates have it from these, and follow them from then on. */
+export const sameBackgroundEdits = (doc: Document, background: string | undefined): Edit[] =>
+  doc.allPages().flatMap(({ id, template }): Edit[] => {
+    const wanted = template === undefined ? background : undefined
+    return doc.node(id).props.background === wanted
+      ? []
+      : [{ op: 'set', node: id, props: { background: wanted ?? null } }]
+  })
+
 /** The order key of the page behind one, of whichever kind. */
 function orderBehind(doc: Document, id: string): string | null {
   const pages = doc.allPages()

@@ -1,6 +1,6 @@
 /** A page's background: in the file, in edits, under templates, in what is drawn and handed off. */
 import { expect, test } from 'vitest'
-import { newPageProps } from '../arrange/pages'
+import { newPageProps, sameBackgroundEdits } from '../arrange/pages'
 import { applyEdit as apply, applyAll } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import { buildSite } from '../handoff/site'
@@ -10,9 +10,11 @@ import { loadFonts } from '../samples/fonts'
 import { starterProject } from '../shelf/starter'
 import { ParagraphCache } from '../text/paragraph-cache'
 import { removeTokenEdits, renameTokenEdits } from '../tokens/instead'
+import { pageThen } from '../tokens/page-then'
 import { pairsOn } from '../tokens/pairs'
 import { tokenUses } from '../tokens/uses'
 import { said } from '../words/words'
+import { backgroundFrom, backgroundOf } from './background'
 import { Document } from './document'
 import { Draft } from './draft'
 import { openProject } from './open'
@@ -150,6 +152,38 @@ test('a new page has the one that all pages have', () => {
   apply(doc, set('about', '{color.night}'))
   expect(newPageProps(doc, undefined)).toEqual({ props: { background: '{color.night}' } })
   expect(newPageProps(doc, 'frame')).toEqual({})
+})
+
+test('on all pages: templates say it, and pages on them follow', async () => {
+  const doc = project()
+  const { sections: _, ...rest } = doc.pageFile('about')
+  const outer = {
+    ...rest,
+    id: 'outer',
+    name: 'Outer',
+    path: '/outer',
+    order: 'c0',
+    isTemplate: true as const,
+  }
+  const inner = { ...outer, id: 'inner', path: '/inner', order: 'd0', template: 'outer' }
+  applyAll(doc, [
+    { op: 'page', id: 'outer', page: { ...outer, sections: [] } },
+    { op: 'page', id: 'inner', page: { ...inner, sections: [] } },
+    { op: 'page-meta', id: 'home', set: { template: 'inner' } },
+    set('home', '#445566'),
+  ])
+  const inverses = applyAll(doc, sameBackgroundEdits(doc, '{color.night}'))
+  const said = () => ['home', 'about', 'outer', 'inner'].map((id) => doc.node(id).props.background)
+  expect(said()).toEqual([undefined, '{color.night}', '{color.night}', undefined])
+  expect(['home', 'about'].map((id) => backgroundOf(doc, id))).toEqual(['{color.night}', '{color.night}'])
+  expect(backgroundFrom(doc, 'home')?.id).toBe('outer')
+  expect(sameBackgroundEdits(doc, '{color.night}')).toEqual([])
+  // As it would be is seen with all of its templates.
+  const paragraphs = new ParagraphCache(await loadFonts(doc))
+  const at = { page: 'home', view: 'desktop', theme: undefined }
+  expect(pageThen(doc, [], at, paragraphs).layout.root.resolved.background).toBe('#120d1d')
+  applyAll(doc, inverses.reverse())
+  expect(said()).toEqual(['#445566', undefined, undefined, undefined])
 })
 
 /** The style sheet, and each page's root element. */

@@ -12,8 +12,7 @@ export function pageThen(
   at: { page: string; view: string; theme: string | undefined },
   paragraphs: ParagraphCache,
 ): { doc: Document; layout: PageLayout } {
-  const { template } = doc.pages.get(at.page)!
-  const shown = new Set([at.page, ...(template === undefined ? [] : [template])])
+  const shown = new Set([at.page, ...doc.templatesOf(at.page).map(({ id }) => id)])
   const copy = Document.fromFile(structuredClone(doc.toFile(shown)))
   applyAll(copy, [...edits])
   const { width } = copy.view(at.view)

@@ -1,7 +1,7 @@
 /** The look that was copied last in this browser: it goes with one from page to page, project to project, tab to tab. */
 import * as v from 'valibot'
 import { type CarriedLook, CarriedLookSchema, carryLook } from '../../core/arrange/carried-look'
-import { keptLook, lookOf } from '../../core/arrange/look'
+import { lookOf, setBy } from '../../core/arrange/look'
 import { cascaded } from '../../core/document/resolve'
 import type { Editor } from './editor-state'
 
@@ -20,8 +20,8 @@ function read(text: string | null): CarriedLook | undefined {
 export function copyLook(editor: Editor) {
   const node = editor.selected
   if (!node) return
-  const { props } = keptLook(node.id, node.name, lookOf(cascaded(editor.doc, node, editor.view.id)))
-  const look = carryLook(editor.doc, node.name, props)
+  const shown = lookOf(cascaded(editor.doc, node, editor.view.id))
+  const look = carryLook(editor.doc, node.name, setBy(shown))
   editor.set({ look })
   try {
     localStorage.setItem(KEY, JSON.stringify(look))

@@ -1,11 +1,11 @@
 /** A look as a small block that has it, in the project's own tokens. */
 import { useMemo } from 'react'
-import type { LookOf } from '../../core/arrange/look'
+import { type LookOf, setBy } from '../../core/arrange/look'
 import { resolved } from '../../core/document/resolve'
 import { tokenProperties } from '../../core/handoff/token-rules'
 import { writingFor } from '../../core/handoff/written'
 import { lookDeclarations } from '../../core/properties/declarations'
-import { ofKind, type Props } from '../../core/properties/table'
+import { ofKind } from '../../core/properties/table'
 import { useEditor } from './use-editor'
 
 /** What would make it larger than a swatch is. */
@@ -14,8 +14,7 @@ const SPACE = /^(padding|margin|font-size|line-height|-webkit-line-clamp|display
 export function LookSwatch({ props }: { props: LookOf }) {
   const { tokens } = useEditor()
   const { outer, inner } = useMemo(() => {
-    const said = Object.fromEntries(Object.entries(props).filter(([, value]) => value !== null)) as Props
-    const own = ofKind('text', said)
+    const own = ofKind('text', setBy(props))
     const node = { kind: 'text' as const }
     const declarations = lookDeclarations(
       'text',

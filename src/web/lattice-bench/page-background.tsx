@@ -1,5 +1,6 @@
 /** What the open page is drawn on: its own colour, its template's, or white; the same on all pages in one press. */
-import { backgroundOf } from '../../core/document/background'
+import { sameBackgroundEdits } from '../../core/arrange/pages'
+import { backgroundFrom, backgroundOf } from '../../core/document/background'
 import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { ColorChip } from '../spec/color-chip'
@@ -7,6 +8,9 @@ import { Group } from '../spec/line'
 
 /** For how many pictures of the screen the chip is looked for, once nothing is selected any more. */
 const PATIENCE = 60
+
+/** A page that says none, nor its template. */
+const WHITE = { word: 'white', color: '#ffffff' }
 
 /** Shows it and opens its colours, wherever that was asked for. */
 export function openPageBackground(editor: Editor) {
@@ -21,17 +25,15 @@ export function openPageBackground(editor: Editor) {
   requestAnimationFrame(() => look(PATIENCE))
 }
 
-async function onAllPages(editor: Editor, background: string | null) {
+async function onAllPages(editor: Editor, background: string | undefined) {
   const { session } = editor
   try {
     await session.pages.whole()
   } catch (error) {
     return session.showNotice(`the other pages cannot be fetched: ${(error as Error).message}`)
   }
-  const { doc } = editor
-  const others = doc.allPages().filter(({ id }) => (backgroundOf(doc, id) ?? null) !== background)
-  const edits = others.map(({ id }) => ({ op: 'set' as const, node: id, props: { background } }))
-  if (editor.commit(edits, 'Background of all pages')) editor.announce('All pages have this background')
+  if (editor.commit(sameBackgroundEdits(editor.doc, background), 'Background of all pages'))
+    editor.announce('All pages have this background')
 }
 
 export function PageBackground() {
@@ -39,8 +41,7 @@ export function PageBackground() {
   const { page, doc } = editor
   if (!page || doc.absent.has(page.id)) return null
   const shown = backgroundOf(doc, page.id)
-  const own = doc.node(page.id).props.background
-  const template = own === undefined && shown !== undefined ? doc.templatesOf(page.id)[0] : undefined
+  const from = backgroundFrom(doc, page.id)
   const set = (background: string | null, gesture?: string) =>
     editor.commit(
       [{ op: 'set', node: page.id, props: { background } }],
@@ -54,16 +55,16 @@ export function PageBackground() {
         <span>Background</span>
         <ColorChip
           label="Background of the page"
-          value={shown}
-          unset="white"
+          value={doc.node(page.id).props.background}
+          unset={from ? { word: `as ${from.name}`, color: doc.node(from.id).props.background } : WHITE}
           onChange={(value, gesture) => void set(value, gesture)}
         />
-        {template && <span className="soft">from {template.name}</span>}
+        {editor.onlyHere && <span className="soft">on every view</span>}
         {(others.length > 0 || doc.absent.size > 0) && doc.pages.size > 1 && (
           <button
             type="button"
             className="line-button ml-auto"
-            onClick={() => void onAllPages(editor, shown ?? null)}
+            onClick={() => void onAllPages(editor, shown)}
           >
             On all pages
           </button>

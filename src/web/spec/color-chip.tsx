@@ -4,32 +4,35 @@ import { colorIn } from '../../core/document/resolve'
 import { shortName, tokenIn } from '../../core/document/tokens'
 import { useEditor } from '../editor/use-editor'
 import { Popover } from '../parts/popover'
+import type { Unset } from './color-panel'
 import { colorPanel } from './fetch-colors'
 import { Swatch } from './swatch'
 
 const ColorPanel = lazy(() => colorPanel().then((part) => ({ default: part.ColorPanel })))
 
+const NONE: Unset = { word: 'none', color: undefined }
+
 type Props = {
   label: string
   value: string | undefined
   none?: boolean
-  /** What it is called while there is none. */
-  unset?: string
+  unset?: Unset
   isInk?: boolean
   onChange: (value: string | null, gesture?: string) => void
 }
 
-export function ColorChip({ label, value, unset = 'none', onChange, ...asked }: Props) {
+export function ColorChip({ label, value, unset = NONE, onChange, ...asked }: Props) {
   const editor = useEditor()
   const token = tokenIn(value)
-  const shown = token === undefined ? (value ?? unset) : shortName(token)
+  const color = value ?? unset.color
+  const shown = token === undefined ? (value ?? unset.word) : shortName(token)
   return (
     <Popover
       label={`${label}: ${shown}`}
       width={244}
       button={
         <>
-          {value !== undefined && <Swatch color={colorIn(editor.tokens, value)} />}
+          {color !== undefined && <Swatch color={colorIn(editor.tokens, color)} />}
           {shown}
         </>
       }

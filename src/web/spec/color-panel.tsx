@@ -12,9 +12,11 @@ import { useEditor } from '../editor/use-editor'
 import { Reading } from './reading'
 import { Swatch } from './swatch'
 
+/** What having none is called, and looks like: a colour or a token. */
+export type Unset = { word: string; color: string | undefined }
+
 export type ColorPanelProps = {
-  /** What having none is called. */
-  unset?: string
+  unset: Unset
   label: string
   value: string | undefined
   none?: boolean
@@ -27,19 +29,11 @@ export type ColorPanelProps = {
 const OPTION =
   'flex items-center gap-2 truncate rounded-field px-1.5 py-1 text-left hover:bg-base-200 aria-selected:font-bold'
 
-export function ColorPanel({
-  label,
-  value,
-  none = true,
-  unset = 'none',
-  isInk,
-  onChange,
-  close,
-}: ColorPanelProps) {
+export function ColorPanel({ label, value, none = true, unset, isInk, onChange, close }: ColorPanelProps) {
   const editor = useEditor()
   const tokens = editor.tokens
   const [gesture, setGesture] = useState(makeId)
-  const now = colorIn(tokens, value)
+  const now = colorIn(tokens, value ?? unset.color)
   const take = (next: string | null) => {
     onChange(next)
     close()
@@ -56,7 +50,7 @@ export function ColorPanel({
             className={OPTION}
             onClick={() => take(null)}
           >
-            <Swatch color={unset === 'none' ? undefined : '#ffffff'} /> {unset}
+            <Swatch color={colorIn(tokens, unset.color)} /> {unset.word}
           </button>
         )}
         {tokens.names('color').map((name) => (

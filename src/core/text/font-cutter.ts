@@ -1,8 +1,8 @@
 /** Cuts fonts by characters, with HarfBuzz's subsetter: shapes, spacing and rules of the letters stay as they are. */
 
-/** What is asked of harfbuzz-subset.wasm; all are addresses in its memory. */
-type Subsetter = {
-  memory: WebAssembly.Memory
+/** What harfbuzz-subset.wasm gives, as whoever can instantiate it has it; numbers are addresses in its memory. */
+export type Subsetter = {
+  readonly memory: { readonly buffer: ArrayBufferLike }
   _initialize(): void
   malloc(size: number): number
   hb_blob_create(data: number, size: number, mode: number, user: number, destroy: number): number
@@ -26,24 +26,21 @@ type Subsetter = {
 const WRITABLE = 2
 const LAYOUT_FEATURES = 6
 
-/** One font to be cut; its memory goes with it. */
+/** One font to be cut; the subsetter is its own, and its memory goes with it. */
 export class FontCutter {
-  private constructor(
-    private readonly hb: Subsetter,
-    private readonly face: number,
-  ) {}
+  private readonly face: number
 
-  /** @param module harfbuzz-subset.wasm @param openType an uncompressed font */
-  static async of(module: BufferSource, openType: Uint8Array): Promise<FontCutter> {
-    const { instance } = await WebAssembly.instantiate(module)
-    const hb = instance.exports as Subsetter
+  /** @param openType an uncompressed font */
+  constructor(
+    private readonly hb: Subsetter,
+    openType: Uint8Array,
+  ) {
     hb._initialize()
     const at = hb.malloc(openType.length)
     new Uint8Array(hb.memory.buffer).set(openType, at)
     const blob = hb.hb_blob_create(at, openType.length, WRITABLE, 0, 0)
-    const face = hb.hb_face_create(blob, 0)
+    this.face = hb.hb_face_create(blob, 0)
     hb.hb_blob_destroy(blob)
-    return new FontCutter(hb, face)
   }
 
   /** @param codes the characters that are kept @returns an uncompressed font @throws when the font is damaged */
