@@ -7,12 +7,13 @@ import { SiteViewer } from '../src/cli/browser'
 import { CASES } from '../src/cli/conformance/cases'
 import { compareDocument } from '../src/cli/conformance/compare'
 import { shelfProject } from '../src/cli/conformance/shelf-project'
+import { handOff } from '../src/cli/hand-off'
+import { photographs } from '../src/cli/photographs'
 import { DEMO_FILE, OTHER_DEMO_FILE } from '../src/cli/serve'
 import { blockAt } from '../src/core/arrange/hit'
 import { checkProject } from '../src/core/document/check'
 import { Document } from '../src/core/document/document'
 import { openProject } from '../src/core/document/open'
-import { buildSite } from '../src/core/handoff/site'
 import { PageLayout } from '../src/core/layout/page'
 import { oneFill } from '../src/core/properties/items'
 import { documents } from '../src/core/samples/documents'
@@ -26,6 +27,8 @@ import { test as appTest, SPEAKING, stored } from './app'
 
 const widths = Array.from({ length: 17 }, (_, i) => 320 + i * 100)
 
+const NONE = new Map<string, Uint8Array>()
+
 let viewer: SiteViewer
 test.beforeAll(async () => {
   viewer = await SiteViewer.open()
@@ -34,9 +37,10 @@ test.afterAll(() => viewer.close())
 
 test('both demos, every page, at every hundredth px from 320 to 1920', async () => {
   for (const path of [DEMO_FILE, OTHER_DEMO_FILE]) {
-    const file = openProject(await readFile(path)).document.toFile()
+    const { document, blobs } = openProject(await readFile(path))
+    const file = document.toFile()
     for (const index of file.pages.keys()) {
-      const result = await compareDocument(viewer, file, widths, index)
+      const result = await compareDocument(viewer, { file, blobs }, widths, index)
       expect(result.boxes).toBeGreaterThan(300)
       expect(result.boxesOff).toEqual([])
       expect(result.linesOff).toEqual([])
@@ -45,7 +49,8 @@ test('both demos, every page, at every hundredth px from 320 to 1920', async () 
 })
 
 test('every item of the shelf, at the same widths', async () => {
-  const result = await compareDocument(viewer, shelfProject(), widths)
+  const { assets, blobs } = await photographs()
+  const result = await compareDocument(viewer, { file: shelfProject(assets), blobs }, widths)
   expect(result.boxes).toBeGreaterThan(1000)
   expect(result.boxesOff).toEqual([])
   expect(result.linesOff).toEqual([])
@@ -53,7 +58,9 @@ test('every item of the shelf, at the same widths', async () => {
 
 for (const [name, file] of Object.entries(CASES)) {
   test(name, async () => {
-    const result = await compareDocument(viewer, file, [1440, 900, 400])
+    const { assets, blobs } = await photographs()
+    const shown = { ...file, assets: [...file.assets, ...assets] }
+    const result = await compareDocument(viewer, { file: shown, blobs }, [1440, 900, 400])
     expect(result.boxes).toBeGreaterThan(2)
     expect(result.boxesOff).toEqual([])
     expect(result.linesOff).toEqual([])
@@ -70,7 +77,7 @@ for (const features of [
 ] as Feature[][]) {
   test(`random documents of ${features.join(', ')}: every box`, async () => {
     for (const file of fc.sample(documents(new Set(features)), { numRuns: 12, seed: 20 })) {
-      const result = await compareDocument(viewer, file, [1440, 834, 390])
+      const result = await compareDocument(viewer, { file, blobs: NONE }, [1440, 834, 390])
       expect(result.boxesOff, JSON.stringify(file.pages[0]!.sections)).toEqual([])
     }
   })
@@ -80,8 +87,9 @@ test('random lattices: every box to the browser’s layout unit', async () => {
   const features = new Set<Feature>(['flex', 'wrap', 'percent', 'lattice', 'lifted', 'picture', 'override'])
   let boxes = 0
   let exact = 0
-  for (const file of fc.sample(documents(features), { numRuns: 12, seed: 22 })) {
-    const result = await compareDocument(viewer, file, [1440, 1111, 834, 390])
+  const { assets, blobs } = await photographs()
+  for (const file of fc.sample(documents(features, assets), { numRuns: 12, seed: 22 })) {
+    const result = await compareDocument(viewer, { file, blobs }, [1440, 1111, 834, 390])
     boxes += result.boxes
     exact += result.exact
   }
@@ -99,7 +107,7 @@ test('random paragraphs: the same line breaks', async () => {
       seed: 20,
     },
   )) {
-    const result = await compareDocument(viewer, file, [1440, 834, 390])
+    const result = await compareDocument(viewer, { file, blobs: NONE }, [1440, 834, 390])
     paragraphs += result.paragraphs
     off += result.linesOff.length
   }
@@ -168,7 +176,7 @@ test('what lies on top on the board lies on top in the browser: lifted, in front
       1440,
       new ParagraphCache(new FontLibrary()),
     )
-    await viewer.show(buildSite(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
+    await viewer.show(await handOff(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
     const at = Array.from({ length: 320 }, (_, i) => ({
       x: 11.3 + (i % 20) * 27,
       y: 9.6 + Math.floor(i / 20) * 25,
@@ -279,7 +287,7 @@ appTest(
       number,
     ][]
     const doc = Document.fromFile(checkProject(structuredClone(file)))
-    await viewer.show(buildSite(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
+    await viewer.show(await handOff(doc, standIns(doc), { mark: true }), 'index.html', 1440, 900)
     const shipped = (await viewer.page.evaluate(`${run}('[data-node="${text}"]', 1)`)) as [string, number][]
     expect(drawn.map(([word]) => word)).toEqual(shipped.map(([word]) => word))
     expect(new Set(shipped.map(([, bottom]) => Math.round(bottom))).size).toBeGreaterThan(2)

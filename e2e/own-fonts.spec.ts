@@ -97,10 +97,9 @@ test('a family is taken in from files, set, handed off as it is drawn, and taken
     for (const [index] of doc.pagesInOrder().entries()) {
       const { boxesOff, linesOff, paragraphs } = await compareDocument(
         viewer,
-        doc.toFile(),
+        { file: doc.toFile(), blobs },
         [1440, 1000, 390],
         index,
-        blobs,
       )
       expect([boxesOff, linesOff]).toEqual([[], []])
       expect(paragraphs).toBeGreaterThan(20)
@@ -197,7 +196,7 @@ test('a large font is parted: a page loads, and is handed off with, the parts th
   const { document: doc, blobs } = openProject(files['project.lattice']!)
   const viewer = await SiteViewer.open()
   try {
-    const { boxesOff, linesOff } = await compareDocument(viewer, doc.toFile(), [1440, 390], 0, blobs)
+    const { boxesOff, linesOff } = await compareDocument(viewer, { file: doc.toFile(), blobs }, [1440, 390])
     expect([boxesOff, linesOff]).toEqual([[], []])
   } finally {
     await viewer.close()
@@ -279,10 +278,8 @@ test('a font of one’s own is set in every axis that its file varies in, and ha
   try {
     const { boxesOff, linesOff, boxes, exact } = await compareDocument(
       viewer,
-      doc.toFile(),
+      { file: doc.toFile(), blobs },
       [1440, 390],
-      0,
-      blobs,
     )
     expect([boxesOff, linesOff]).toEqual([[], []])
     expect(exact).toBe(boxes)

@@ -1,14 +1,12 @@
 /** Photographs in a handed-off site: the browser fetches one that is large enough and no larger than it must be, and lays out the same. */
 import sharp from 'sharp'
 import { SiteViewer } from '../src/cli/browser'
+import { handOff } from '../src/cli/hand-off'
 import { framingOf } from '../src/core/arrange/framing'
 import { hashOf } from '../src/core/blobs/blobs'
 import { Document } from '../src/core/document/document'
-import { buildSite } from '../src/core/handoff/site'
 import { starterProject } from '../src/core/shelf/starter'
 import { layoutPage } from '../src/server/pictures'
-import { renditionsOf } from '../src/server/renditions'
-import { webp } from '../src/server/webp'
 import { expect, test } from './app'
 
 const [WIDTH, HEIGHT] = [1999, 1333]
@@ -60,10 +58,7 @@ test('a photograph is fetched as large as it is shown, and boxes are as on the b
   ]
   const doc = Document.fromFile(file)
   const blobs = new Map([[hash, bytes]])
-  const smaller = (await renditionsOf(doc, blobs, (_, each) => webp(each)))!
-  const site = buildSite(doc, blobs, { renditions: smaller.renditions, mark: true })
-  for (const [path, { asset, width }] of site.renditions)
-    site.pictures.set(path, smaller.made.get(asset)!.get(width)!)
+  const site = await handOff(doc, blobs, { mark: true })
   const viewer = await SiteViewer.open()
   for (const width of [1440, 900, 390]) {
     await viewer.show(site, 'index.html', width, 900)

@@ -1,10 +1,10 @@
 /** Two worlds of colour, and values of narrower views: made in the interface, seen on the board, and the same in the handed-off page. */
 import type { Page } from '@playwright/test'
 import { SiteViewer } from '../src/cli/browser'
+import { handOff } from '../src/cli/hand-off'
 import { openProject } from '../src/core/document/open'
-import { buildSite } from '../src/core/handoff/site'
 import { standIns } from '../src/core/samples/stand-in'
-import { expect, onSheet, saved, setValue, stored, test } from './app'
+import { expect, handedOff, onSheet, saved, setValue, stored, test } from './app'
 
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Tokens of the project' })
 const sheets = (page: Page) => page.locator('[data-sheet="desktop"]')
@@ -53,7 +53,7 @@ test('dark from light: both on the board side by side, and what is handed off lo
   const viewer = await SiteViewer.open()
   try {
     await viewer.page.emulateMedia({ colorScheme: 'light' })
-    await viewer.show(buildSite(document, standIns(document), { mark: true }), 'index.html', 1440, 900)
+    await viewer.show(await handOff(document, standIns(document), { mark: true }), 'index.html', 1440, 900)
     const light = await viewer.page.evaluate(looks, await viewer.page.evaluateHandle(() => window.document))
     await viewer.page.emulateMedia({ colorScheme: 'dark' })
     const dark = await viewer.page.evaluate(looks, await viewer.page.evaluateHandle(() => window.document))
@@ -109,9 +109,7 @@ test('a heading is smaller on the phone by its type style, once for all of that 
   await desk.keyboard.press('Escape')
   expect(await size('desktop')).toBe(wide)
   await saved(desk)
-  const css = await buildSite(openProject(JSON.stringify(await stored(desk))).document, new Map()).text.get(
-    'styles.css',
-  )!
+  const css = new TextDecoder().decode((await handedOff(desk))['styles.css'])
   expect(css.slice(css.indexOf('@media (max-width'))).toContain('--type-heading-size: 27px')
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)

@@ -150,18 +150,7 @@ test('from an empty project to a page handed off', async ({ page, app }) => {
   expect(text('styles.css')).toContain('var(--type-')
   expect(Object.keys(files).some((name) => name.endsWith('.woff2'))).toBe(true)
   const viewer = await SiteViewer.open()
-  await viewer.show(
-    {
-      text: new Map(Object.keys(files).map((name) => [name, text(name)])),
-      pictures: new Map(),
-      renditions: new Map(),
-      fonts: [],
-      ownFonts: new Map(),
-    },
-    'market-day/index.html',
-    1512,
-    900,
-  )
+  await viewer.show(new Map(Object.entries(files)), 'market-day/index.html', 1512, 900)
   expect(await viewer.page.getByRole('heading', { level: 1 }).textContent()).toContain('Say the one thing')
   await viewer.close()
   words = findNode(beforeReload.pages[1]!.sections, 'Hero words')!

@@ -1,9 +1,7 @@
 /** Chromium for measuring: pages from memory, boxes and lines read back. */
 import { statfsSync } from 'node:fs'
 import { type Browser, type BrowserContext, chromium, type LaunchOptions, type Page } from '@playwright/test'
-import type { SiteFiles } from '../core/handoff/site'
 import type { Rect } from '../core/layout/rect'
-import { woff2 } from '../server/fonts'
 import { CHROMIUM } from './chromium'
 
 const CHROMIUM_FLAGS = [
@@ -46,6 +44,9 @@ export const LAUNCH: LaunchOptions = {
 }
 export const launch = () => chromium.launch(LAUNCH)
 
+/** A site as it is handed off: its files by path. */
+export type Files = ReadonlyMap<string, Uint8Array | string>
+
 export type Measured = { boxes: Record<string, Rect>; lines: Record<string, string[]> }
 
 /** Nobody who opens the app in it is shown round. */
@@ -54,7 +55,7 @@ export const knowing = (target: Page | BrowserContext) =>
 
 /** A browser tab that shows a handed-off site straight from memory. */
 export class SiteViewer {
-  private files: SiteFiles | undefined
+  private files: Files = new Map()
   private constructor(
     readonly browser: Browser,
     readonly page: Page,
@@ -69,20 +70,14 @@ export class SiteViewer {
     await page.route(`${ORIGIN}**`, async (route) => {
       const path = decodeURIComponent(new URL(route.request().url()).pathname.slice(1))
       const contentType = TYPES[path.split('.').pop()!] ?? 'application/octet-stream'
-      const text = viewer.files?.text.get(path)
-      if (text !== undefined) return route.fulfill({ body: text, contentType })
-      const picture = viewer.files?.pictures.get(path)
-      if (picture !== undefined) return route.fulfill({ body: Buffer.from(picture), contentType })
-      const own = viewer.files?.ownFonts.get(path)
-      if (own !== undefined) return route.fulfill({ body: Buffer.from(own), contentType })
-      const font = /^fonts\/(.+)\.woff2$/.exec(path)
-      if (font) return route.fulfill({ body: await woff2(font[1]!), contentType })
-      return route.fulfill({ status: 404, body: '' })
+      const file = viewer.files.get(path)
+      if (file === undefined) return route.fulfill({ status: 404, body: '' })
+      return route.fulfill({ body: typeof file === 'string' ? file : Buffer.from(file), contentType })
     })
     return viewer
   }
 
-  async show(files: SiteFiles, file: string, width: number, height: number) {
+  async show(files: Files, file: string, width: number, height: number) {
     this.files = files
     await this.page.setViewportSize({ width, height })
     await this.page.goto(ORIGIN + file, { waitUntil: 'load' })
@@ -90,12 +85,20 @@ export class SiteViewer {
       await document.fonts.ready
       // Also what a visitor would have to scroll to.
       for (const image of document.images) image.loading = 'eager'
-      await Promise.allSettled([...document.images].map((image) => image.decode()))
     })
+    await this.decoded()
   }
 
   async resize(width: number, height: number) {
     await this.page.setViewportSize({ width: Math.round(width), height: Math.round(height) })
+    await this.decoded()
+  }
+
+  /** Waits for what is fetched at this width. */
+  private decoded() {
+    return this.page.evaluate(async () => {
+      await Promise.allSettled([...document.images].map((image) => image.decode()))
+    })
   }
 
   /** Border boxes from the page's top left, and the text of every line, of each `[data-node]`. */

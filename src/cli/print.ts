@@ -6,14 +6,14 @@ import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { pageFileName } from '../core/handoff/names'
 import { pictureFiles } from '../core/handoff/pictures'
-import { buildSite, type SiteFiles } from '../core/handoff/site'
 import { pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
 import { fineNoiseTile, noiseNamed } from '../core/properties/noise'
-import type { SiteViewer } from './browser'
+import type { Files, SiteViewer } from './browser'
 import { MOST_DRAWN, pictureOf } from './capture'
 import { CHROMIUM } from './chromium'
+import { handOff } from './hand-off'
 import { fillsAsPictures } from './paper-fills'
 
 /** A page at one view. `scale`: device pixels for one CSS px. */
@@ -31,21 +31,20 @@ const CUT = '\nhtml { overflow: hidden; }\nbody { overflow: clip; background: in
  * On paper there is no window: shares of one become what they are at the view. What sticks out is cut off, or everything would be
  * made smaller until that fits.
  */
-function forPaper(site: SiteFiles, page: Printed, more: string): SiteFiles {
+function forPaper(site: Files, page: Printed, more: string): Files {
   const { fold } = page.layout.view
-  const css = site.text
-    .get('styles.css')!
-    .replace(/([\d.]+)svh/g, (_, share: string) => px((Number(share) * fold) / 100))
+  const css = textOf(site.get('styles.css')!).replace(/([\d.]+)svh/g, (_, share: string) =>
+    px((Number(share) * fold) / 100),
+  )
   const noises = fineNoises(page)
   const fine = css.replace(/url\("([^"]+)"\)/g, (address, path: string) =>
     noises.has(path) ? `image-set(${address} ${FINE}x)` : address,
   )
-  return {
-    ...site,
-    text: new Map(site.text).set('styles.css', `${fine}${CUT}${more}`),
-    pictures: new Map([...site.pictures, ...noises]),
-  }
+  return new Map([...site, ...noises, ['styles.css', `${fine}${CUT}${more}`]])
 }
+
+const textOf = (file: Uint8Array | string) =>
+  typeof file === 'string' ? file : new TextDecoder().decode(file)
 
 /** Grain as fine as paper is looked at: programs that show a PDF each make something else of a coarse one. */
 function fineNoises({ doc }: Printed): Map<string, Uint8Array> {
@@ -80,7 +79,7 @@ class BrowserPrinter implements Printer {
   private async show({ doc, blobs, layout }: Printed, more = '') {
     const { width, height } = sizeOf(layout)
     const theme = layout.theme ?? doc.themes[0]?.id
-    const site = forPaper(buildSite(doc, blobs, { theme, mark: true }), { doc, blobs, layout }, more)
+    const site = forPaper(await handOff(doc, blobs, { theme, mark: true }), { doc, blobs, layout }, more)
     await this.viewer.show(site, pageFileName(doc.pages.get(layout.page)!.path), width, height)
     return { width, height }
   }

@@ -18,19 +18,17 @@ type Make = (photograph: Photograph) => Promise<Uint8Array>
 /** Bytes by the picture's id and px. */
 export type Made = ReadonlyMap<string, ReadonlyMap<number, Uint8Array>>
 
-export class RenditionMaker {
-  private readonly beside = new Beside<Photograph>(
-    new URL('webp-process.ts', import.meta.url),
-    'makes photographs smaller',
-    PATIENCE,
-  )
+/** Keeps the latest that were made. */
+export class RenditionStore {
   /** By hash and px, the latest last. */
   private readonly kept = new Map<string, Uint8Array>()
   private size = 0
 
+  constructor(private readonly draw: Make) {}
+
   async make(hash: string, photograph: Photograph): Promise<Uint8Array> {
     const key = `${hash} ${photograph.width}`
-    const bytes = this.kept.get(key) ?? (await this.beside.ask(photograph))
+    const bytes = this.kept.get(key) ?? (await this.draw(photograph))
     if (this.kept.delete(key)) this.size -= bytes.length
     this.kept.set(key, bytes)
     this.size += bytes.length
@@ -41,20 +39,36 @@ export class RenditionMaker {
     }
     return bytes
   }
+}
+
+/** Made in a process beside the server's. */
+export class RenditionMaker extends RenditionStore {
+  private readonly beside: Beside<Photograph>
+
+  constructor() {
+    const beside = new Beside<Photograph>(
+      new URL('webp-process.ts', import.meta.url),
+      'makes photographs smaller',
+      PATIENCE,
+    )
+    super((photograph) => beside.ask(photograph))
+    this.beside = beside
+  }
 
   end() {
     this.beside.end()
   }
 }
 
-/** The same project where every photograph has half its px. */
-function halved(doc: Document): Document {
+/** The same project where every photograph is as small as one can be, in its own ratio: 1 px along its shorter side. */
+function shrunk(doc: Document): Document {
   const file = doc.toFile()
-  const assets = file.assets.map((asset) =>
-    isPhotograph(asset)
-      ? { ...asset, width: Math.max(1, asset.width / 2), height: Math.max(1, asset.height / 2) }
-      : asset,
-  )
+  const assets = file.assets.map((asset) => {
+    if (!isPhotograph(asset)) return asset
+    const { width, height } = asset
+    const short = Math.min(width, height)
+    return { ...asset, width: width / short, height: height / short }
+  })
   return Document.fromFile({ ...file, assets })
 }
 
@@ -71,7 +85,7 @@ async function plan(doc: Document, blobs: Blobs): Promise<Renditions | undefined
       return layout
     }
   }
-  return planRenditions(doc, layer(doc), layer(halved(doc)))
+  return planRenditions(doc, layer(doc), layer(shrunk(doc)))
 }
 
 /**

@@ -2,13 +2,13 @@
 
 import { Document } from '../../core/document/document'
 import type { NodeTree, ProjectFile } from '../../core/document/schema'
-import { buildSite } from '../../core/handoff/site'
 import { PageLayout } from '../../core/layout/page'
 import { starterProject } from '../../core/shelf/starter'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { said } from '../../core/words/words'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
+import { handOff } from '../hand-off'
 
 const WORDS =
   'seed leaf pod packet glasshouse autumn harvest gardener heirloom borrow return spring row peas tall meadow lantern well-kept the of a in'.split(
@@ -51,7 +51,7 @@ export async function timeText(
 ): Promise<{ core: number[]; chromium: number[] }> {
   const doc = Document.fromFile(paragraphsProject(count))
   const layout = new PageLayout(doc, 'bench', 'desktop', WIDTHS[0]!, new ParagraphCache(await loadFonts(doc)))
-  await viewer.show(buildSite(doc, new Map()), 'index.html', WIDTHS[0]! + 100, 900)
+  await viewer.show(await handOff(doc, new Map()), 'index.html', WIDTHS[0]! + 100, 900)
   const browser = (width: number) =>
     viewer.page.evaluate((px) => {
       const { body } = document

@@ -5,7 +5,6 @@ import { checkProject } from '../../core/document/check'
 import { Document } from '../../core/document/document'
 import type { ProjectFile } from '../../core/document/schema'
 import { pageFileName } from '../../core/handoff/names'
-import { buildSite } from '../../core/handoff/site'
 import { PageLayout } from '../../core/layout/page'
 import { difference, type Rect } from '../../core/layout/rect'
 import { isText } from '../../core/properties/kinds'
@@ -14,6 +13,7 @@ import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { UNIT } from '../../core/text/unit'
 import { loadFonts } from '../../server/fonts'
 import type { SiteViewer } from '../browser'
+import { handOff } from '../hand-off'
 
 export const TOLERANCE = 0.5
 
@@ -67,18 +67,19 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   return { core, browser }
 }
 
-/** @param blobs of its own fonts; pictures are stood in for */
+/** `blobs`: its own fonts and pictures; drawings that are not there are stood in for. */
+export type Compared = { file: ProjectFile; blobs: Blobs }
+
 export async function compareDocument(
   viewer: SiteViewer,
-  file: ProjectFile,
+  { file, blobs }: Compared,
   widths: number[],
   pageIndex = 0,
-  blobs: Blobs = new Map(),
 ): Promise<Comparison> {
   const doc = Document.fromFile(checkProject(structuredClone(file)))
   const fonts = await loadFonts(doc, blobs)
   const page = doc.pagesInOrder()[pageIndex]!
-  const files = buildSite(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
+  const files = await handOff(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0, exact: 0 }
   const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)
   const paragraphs = new ParagraphCache(fonts)

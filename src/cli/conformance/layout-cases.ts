@@ -1,9 +1,14 @@
 /** Rows, columns, lattices and lifted blocks that once differed, shrunk. */
 import type { ProjectFile } from '../../core/document/schema'
+import { allBorders } from '../../core/properties/items'
 import { box, inSection, inTwoViews, node, percent, project, px, snug, stretch, text } from './pieces'
 
 /** By name: the rule, and the smallest document that needs it. */
 export const LAYOUT_CASES: Record<string, ProjectFile> = {
+  'borders are whole px, and one at least (CSS Values 4, snap as a border width)': project(
+    box({ ...allBorders(0.5), width: snug }, box({ ...allBorders(1.5), width: px(100), height: px(20) })),
+    box({ ...allBorders(2.75), width: snug }, text('In a border of two px and three quarters')),
+  ),
   'frame: a height by aspect-ratio, and min-height carried over to the width (CSS Sizing 4 §5.1)': project(
     box(
       { flow: 'row', width: snug },

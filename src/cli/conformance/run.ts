@@ -4,6 +4,7 @@ import type { NodeTree, ProjectFile } from '../../core/document/schema'
 import { documents } from '../../core/samples/documents'
 import { FEATURES, type Feature } from '../../core/samples/features'
 import { SiteViewer } from '../browser'
+import { photographs } from '../photographs'
 import { countCauses } from './causes'
 import { type Comparison, compareDocument } from './compare'
 
@@ -28,14 +29,18 @@ export async function runConformance(
   print: (line: string) => void,
 ): Promise<boolean> {
   const features = new Set<Feature>(options.only ?? FEATURES)
-  const samples = fc.sample(documents(features), { numRuns: options.documents, seed: options.seed })
+  const { assets, blobs } = await photographs()
+  const arbitrary = documents(features, assets)
+  const compared = (viewer: SiteViewer, file: ProjectFile) =>
+    compareDocument(viewer, { file, blobs }, options.widths)
+  const samples = fc.sample(arbitrary, { numRuns: options.documents, seed: options.seed })
   const viewer = await SiteViewer.open()
   const results: Comparison[] = []
   const causes = new Map<Feature, number>()
   let failing: ProjectFile | undefined
   try {
     for (const [i, file] of samples.entries()) {
-      const result = await compareDocument(viewer, file, options.widths)
+      const result = await compared(viewer, file)
       results.push(result)
       countCauses(file, result, causes)
       if (!failing && (result.boxesOff.length > 0 || result.linesOff.length > 0)) failing = file
@@ -65,7 +70,7 @@ export async function runConformance(
           .map(([feature, count]) => `${feature} ${count}`)
           .join(', ')}`,
       )
-    if (failing && options.explain) await explain(viewer, features, options, print)
+    if (failing && options.explain) await explain(viewer, arbitrary, compared, options, print)
     const text = features.has('text')
     return text ? share(boxesOff, boxes) >= 99.9 && share(linesOff, paragraphs) >= 99.9 : boxesOff === 0
   } finally {
@@ -76,18 +81,19 @@ export async function runConformance(
 /** Shrinks to the smallest failing document and prints it with both sets of boxes. */
 async function explain(
   viewer: SiteViewer,
-  features: ReadonlySet<Feature>,
+  arbitrary: fc.Arbitrary<ProjectFile>,
+  compared: (viewer: SiteViewer, file: ProjectFile) => Promise<Comparison>,
   options: ConformanceOptions,
   print: (line: string) => void,
 ) {
-  const property = fc.asyncProperty(documents(features), async (file) => {
-    const result = await compareDocument(viewer, file, options.widths)
+  const property = fc.asyncProperty(arbitrary, async (file) => {
+    const result = await compared(viewer, file)
     return result.boxesOff.length === 0 && result.linesOff.length === 0
   })
   const outcome = await fc.check(property, { numRuns: options.documents, seed: options.seed })
   const smallest = outcome.counterexample?.[0]
   if (!smallest) return
-  const result = await compareDocument(viewer, smallest, options.widths)
+  const result = await compared(viewer, smallest)
   print('smallest failing document:')
   for (const section of smallest.pages[0]!.sections) printTree(section, '  ', print)
   for (const off of result.boxesOff.slice(0, 12)) {

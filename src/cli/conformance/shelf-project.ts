@@ -1,11 +1,12 @@
 /** A project whose one page holds every item of the shelf. */
 import { generateNKeysBetween } from 'fractional-indexing'
-import type { ProjectFile } from '../../core/document/schema'
+import type { Asset, NodeTree, ProjectFile } from '../../core/document/schema'
 import { Builder, belowTitle, hasTitle, plant } from '../../core/shelf/build'
 import { SHELF } from '../../core/shelf/items'
 import { starterProject } from '../../core/shelf/starter'
 
-export function shelfProject(): ProjectFile {
+/** @param photographs what its pictures show, in turn; none: what the shelf gives them */
+export function shelfProject(photographs: readonly Asset[] = []): ProjectFile {
   const file = starterProject('Shelf', 'page')
   const builder = new Builder(file.views)
   let count = 0
@@ -20,5 +21,13 @@ export function shelfProject(): ProjectFile {
   })
   const keys = generateNKeysBetween(null, null, drafts.length)
   file.pages[0]!.sections = drafts.map((draft, i) => plant(draft, () => `s${count++}`, keys[i]!))
+  file.assets = [...photographs]
+  let shown = 0
+  const fill = (node: NodeTree) => {
+    if (node.kind === 'picture' && photographs.length > 0)
+      node.props = { ...node.props, asset: photographs[shown++ % photographs.length]!.id }
+    node.children?.forEach(fill)
+  }
+  file.pages[0]!.sections.forEach(fill)
   return file
 }

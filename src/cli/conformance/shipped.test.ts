@@ -22,7 +22,7 @@ test('the demos, every page of them, and the shelf', async () => {
     'shelf',
     'languages',
   ])
-  for (const [, file, page] of sites) expect([...blocksOf(file, page)].length).toBeGreaterThan(20)
+  for (const [, { file }, page] of sites) expect([...blocksOf(file, page)].length).toBeGreaterThan(20)
 })
 
 test('a sample in every language whose words are parted, and in every script that ships', () => {

@@ -1,14 +1,14 @@
 import { readFile } from 'node:fs/promises'
 import { openProject } from '../../core/document/open'
-import type { ProjectFile } from '../../core/document/schema'
 import { FEATURES, type Feature } from '../../core/samples/features'
 import { readFontsWith } from '../../core/samples/fonts'
 import { fuzz } from '../../core/samples/fuzz'
 import { openType } from '../../server/fonts'
 import { SiteViewer } from '../browser'
+import { photographs } from '../photographs'
 import { numberOption, Refusal, readArgs } from '../refusal'
 import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
-import { compareDocument } from './compare'
+import { type Compared, compareDocument } from './compare'
 import { hostile } from './hostile'
 import { languagesProject } from './languages-project'
 import { DEFAULT_WIDTHS, runConformance } from './run'
@@ -71,13 +71,19 @@ export async function conformance(args: string[]): Promise<number> {
 }
 
 /** Everything that ships with the app: a name, the project, the page's place in it. */
-export async function shippedSites(): Promise<[string, ProjectFile, number][]> {
-  const sites: [string, ProjectFile, number][] = []
+export async function shippedSites(): Promise<[string, Compared, number][]> {
+  const sites: [string, Compared, number][] = []
   for (const path of [DEMO_FILE, OTHER_DEMO_FILE]) {
-    const demo = openProject(await readFile(path)).document.toFile()
-    demo.pages.forEach((page, i) => void sites.push([`${demo.name}, ${page.name}`, demo, i]))
+    const { document, blobs } = openProject(await readFile(path))
+    const file = document.toFile()
+    file.pages.forEach((page, i) => void sites.push([`${file.name}, ${page.name}`, { file, blobs }, i]))
   }
-  return [...sites, ['shelf', shelfProject(), 0], ['languages', languagesProject(), 0]]
+  const photographed = await photographs()
+  return [
+    ...sites,
+    ['shelf', { file: shelfProject(photographed.assets), blobs: photographed.blobs }, 0],
+    ['languages', { file: languagesProject(), blobs: new Map() }, 0],
+  ]
 }
 
 /** What ships with the app, the demos, every shelf item and a sample in every language, at every eighth px from 320 to 1920. */
@@ -87,8 +93,8 @@ async function shipped(): Promise<number> {
   const viewer = await SiteViewer.open()
   let off = 0
   try {
-    for (const [name, file, page] of sites) {
-      const result = await compareDocument(viewer, file, widths, page)
+    for (const [name, project, page] of sites) {
+      const result = await compareDocument(viewer, project, widths, page)
       off += result.boxesOff.length + result.linesOff.length
       console.log(
         `${name.padEnd(16)} ${result.boxes} boxes, ${result.boxesOff.length} off, largest difference ${result.largest.toFixed(3)} px; ` +

@@ -122,7 +122,7 @@ class Designer {
 
   private borders(): Props {
     const side = (): Border => ({
-      width: this.one([1, 1, 1, 2, 3, 4]),
+      width: this.one([1, 1, 1, 2, 3, 4, 0.5, 1.5]),
       ...(this.chance(0.8) ? { color: this.one(INKS) } : {}),
       ...(this.chance(0.25) ? { style: this.one(['dashed', 'dotted'] as const) } : {}),
     })

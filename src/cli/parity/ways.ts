@@ -7,12 +7,12 @@ import type { Page } from '@playwright/test'
 import type { Blobs } from '../../core/blobs/blobs'
 import type { Document } from '../../core/document/document'
 import { pageFileName } from '../../core/handoff/names'
-import { buildSite } from '../../core/handoff/site'
 import { pageSvg } from '../../core/handoff/svg/page'
 import type { PageLayout } from '../../core/layout/page'
 import { layoutPage } from '../../server/pictures'
 import { knowing, SiteViewer } from '../browser'
 import { pictureOf, sharpest } from '../capture'
+import { handOff } from '../hand-off'
 import { openPrinter, ownPrinter, type Printer, paperScale, sizeOf } from '../print'
 import type { Running } from '../serve'
 
@@ -64,7 +64,7 @@ export class Ways {
   /** The handed-off page, without what sticks out of it, as sharp as a way is looked at. */
   async shipped({ doc, blobs, page, view }: Subject, layout: PageLayout, way?: Way): Promise<Uint8Array> {
     const { width, fold } = doc.view(view)
-    await this.viewer.show(buildSite(doc, blobs), pageFileName(doc.pages.get(page)!.path), width, fold)
+    await this.viewer.show(await handOff(doc, blobs), pageFileName(doc.pages.get(page)!.path), width, fold)
     return pictureOf(this.viewer.page, sizeOf(layout), scaleOf(way, layout))
   }
 
@@ -80,15 +80,8 @@ export class Ways {
   }
 
   private async asSvg(svg: string, layout: PageLayout): Promise<Uint8Array> {
-    const files = {
-      text: new Map([['page.svg', svg]]),
-      pictures: new Map<string, Uint8Array>(),
-      renditions: new Map(),
-      fonts: [],
-      ownFonts: new Map<string, Uint8Array>(),
-    }
     const size = sizeOf(layout)
-    await this.viewer.show(files, 'page.svg', size.width, size.height)
+    await this.viewer.show(new Map([['page.svg', svg]]), 'page.svg', size.width, size.height)
     return this.viewer.page.screenshot({ clip: { x: 0, y: 0, ...size } })
   }
 

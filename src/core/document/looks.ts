@@ -1,14 +1,20 @@
 /** Parts of a look that a token may stand for whole: a border, a shadow in a list, the stops of a gradient. */
 import type { Fill, Items, SaidFill, SaidShadow, Shadow } from '../properties/items'
-import type { Border } from '../properties/look'
+import { type Border, lineWidth } from '../properties/look'
 import type { Tokens } from './tokens'
 
-/** A border that may be a reference; undefined when it refers to nothing that is one. */
+/** A border that may be a reference, as wide as it is drawn; undefined when it refers to nothing that is one. */
 export function borderIn(tokens: Tokens, value: Border | string | undefined): Border | undefined {
-  if (typeof value !== 'string') return value
-  const token = tokens.lookup(value)
-  return token?.type === 'border' ? token.value : undefined
+  const token = typeof value === 'string' ? tokens.lookup(value) : undefined
+  const border = typeof value !== 'string' ? value : token?.type === 'border' ? token.value : undefined
+  return drawnBorder(border)
 }
+
+/** A border as wide as it is drawn. */
+export const drawnBorder = (border: Border | undefined): Border | undefined =>
+  border === undefined || Number.isInteger(border.width)
+    ? border
+    : { ...border, width: lineWidth(border.width) }
 
 /** As many shadows as a token has, in its place. */
 function shadowsIn(tokens: Tokens, [id, item]: [string, SaidShadow]): [string, Shadow][] {

@@ -2,6 +2,7 @@
 
 import type { Items, SaidFill, SaidShadow } from '../properties/items'
 import { KINDS } from '../properties/kinds'
+import type { Border } from '../properties/look'
 import {
   defaultsOf,
   KEYS,
@@ -16,7 +17,7 @@ import {
 import type { Size } from '../properties/values'
 import { looksIn, type Mark, type Words, withMarks } from '../words/words'
 import type { Document, Node } from './document'
-import { borderIn, followedFills, followedShadows } from './looks'
+import { borderIn, drawnBorder, followedFills, followedShadows } from './looks'
 import type { ResolvedToken, Tokens } from './tokens'
 
 /** Props as set, with the overrides of `views`, widest first; tokens not yet followed. */
@@ -163,6 +164,7 @@ export function resolved(tokens: Tokens, { kind }: Node, set: Props): Resolved {
       const none = LISTS.includes(key as PropKey) ? '#00000000' : undefined
       out[key] = withColors(tokens, followed(tokens, key, value), none)
     }
+    if (BORDERS.has(key)) out[key] = drawnBorder(out[key] as Border | undefined)
   }
   if (set.words && anyRefers(set.words)) out.words = withMarks(set.words, (mark) => colored(tokens, mark))
   if (set.width) out.width = sizeIn(tokens, set.width)

@@ -18,6 +18,7 @@ export const INITIAL: Record<string, string> = {
   'align-content': 'normal',
   'align-self': 'auto',
   'justify-self': 'auto',
+  'box-sizing': 'border-box',
   'grid-template-columns': 'none',
   'grid-auto-flow': 'row',
   'grid-column': 'auto',

@@ -12,6 +12,7 @@ import { flowOf, isLifted, shapesHeight } from '../layout/style'
 import { stackingDeclarations, stackingOf } from '../paint/stacking'
 import { num, percent, px, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
+import type { Border } from '../properties/look'
 import type { PropKey, Props, Resolved } from '../properties/table'
 import type { Pin, Size } from '../properties/values'
 import { holdsParagraphs, isOneParagraph, mostLines } from '../words/parts'
@@ -84,6 +85,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     writer.set(around === Flow.Row ? 'margin-left' : 'margin-top', writer.length('spaceBefore'))
   writeWidth(writer, place, node, around, held)
   writeHeight(writer, place, node, around)
+  if (writer.out.has('aspect-ratio') && isPhotographed(place, node, resolved)) sizeContent(writer)
   for (const [name, value] of lookDeclarations(node.kind, raw, resolved, writer.write))
     writer.set(name, value)
   const inFront = node.children.flatMap((id) => {
@@ -362,9 +364,39 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
   const frame = shapesHeight(node.kind, resolved.ratio, resolved.width, height) && !holdsFlow(place, node)
   if (frame || (picture && resolved.ratio !== undefined)) writer.set('aspect-ratio', num(resolved.ratio!))
   else if (picture && !resolved.asset) writer.set('aspect-ratio', '1.5')
-  else if (picture) {
+  else if (isPhotographed(place, node, resolved)) {
     // Made smaller, a photograph is whole px high, and not quite of its own ratio.
-    const asset = place.doc.assets.get(resolved.asset!)
-    if (asset && isPhotograph(asset)) writer.set('aspect-ratio', `${num(asset.width)} / ${num(asset.height)}`)
+    const asset = place.doc.assets.get(resolved.asset!)!
+    writer.set('aspect-ratio', `${num(asset.width)} / ${num(asset.height)}`)
   }
+}
+
+/** Whether a block shows a photograph in that one's own ratio. */
+function isPhotographed({ doc }: Place, { kind }: Node, { asset: id, ratio }: Resolved): boolean {
+  const asset = kind === 'picture' && id !== undefined ? doc.assets.get(id) : undefined
+  return asset !== undefined && ratio === undefined && isPhotograph(asset)
+}
+
+/**
+ * Sizes of the content instead of the border box: `aspect-ratio` is of what sizes are of (CSS Sizing 4 §5.1), and a photograph's own ratio
+ * is that of its content, whatever is round it.
+ */
+function sizeContent({ out, resolved }: Writer) {
+  const border = (side: Border | undefined) => side?.width ?? 0
+  const across =
+    resolved.paddingLeft + resolved.paddingRight + border(resolved.borderLeft) + border(resolved.borderRight)
+  const down =
+    resolved.paddingTop + resolved.paddingBottom + border(resolved.borderTop) + border(resolved.borderBottom)
+  if (across === 0 && down === 0) return
+  const less = (around: number, names: readonly string[]) => {
+    for (const name of around > 0 ? names : []) {
+      const value = out.get(name)
+      const length = value === '0' ? 0 : Number(/^([\d.]+)px$/.exec(value ?? '')?.[1])
+      if (!Number.isNaN(length)) out.set(name, px(Math.max(0, length - around)))
+      else if (value !== undefined) out.set(name, `calc(${value} - ${px(around)})`)
+    }
+  }
+  less(across, ['width', 'min-width', 'max-width'])
+  less(down, ['height', 'min-height', 'max-height'])
+  out.set('box-sizing', 'content-box')
 }

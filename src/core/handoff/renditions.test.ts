@@ -115,11 +115,11 @@ function site(pictures: Record<string, Props>) {
     }
   }
   const whole = laidOut(file)
-  const half = laidOut({
+  const least = laidOut({
     ...file,
     assets: file.assets.map((each) => ({ ...each, width: 1500, height: 1000 })),
   })
-  return { ...whole, plan: planRenditions(whole.doc, whole.lay, half.lay) }
+  return { ...whole, plan: planRenditions(whole.doc, whole.lay, least.lay) }
 }
 
 describe('a site’s photographs', () => {

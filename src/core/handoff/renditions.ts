@@ -90,9 +90,10 @@ export function widthsFor({ width }: Pick<Asset, 'width'>, shown: readonly numbe
 
 /**
  * @param lay the project's pages
- * @param half the same where every photograph has half its px: what changes takes its size from them, and is told their whole width
+ * @param least the same where every photograph has as few px as can be: what changes takes its size from them, and is told their whole
+ * width, since the browser takes what `sizes` says for their own
  */
-export function planRenditions(doc: Document, lay: LayAt, half: LayAt): Renditions {
+export function planRenditions(doc: Document, lay: LayAt, least: LayAt): Renditions {
   const ranges = rangesOf(doc)
   const sizes = new Map<string, Map<string, string>>()
   const shownAt = new Map<string, number[]>()
@@ -100,7 +101,7 @@ export function planRenditions(doc: Document, lay: LayAt, half: LayAt): Renditio
     const shown = new Map<string, { asset: Asset; fixed: boolean; ranges: Shown[][] }>()
     ranges.forEach((range, i) => {
       for (const at of samplesOf(range)) {
-        const [layout, other] = [lay(id, at), half(id, at)]
+        const [layout, other] = [lay(id, at), least(id, at)]
         for (const box of layout.visible()) {
           const asset = box.resolved.asset && doc.assets.get(box.resolved.asset)
           if (box.node.kind !== 'picture' || !asset || !isPhotograph(asset)) continue

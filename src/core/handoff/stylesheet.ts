@@ -315,6 +315,11 @@ picture {
   display: contents;
 }
 
+/* Browsers give it a box, which would be an item of the row or lattice. */
+source {
+  display: none;
+}
+
 /* Not one in another, whose size is a share of that. */
 :not(svg) > svg {
   /* As large as what it lies in, and no reason for that to be larger. */

@@ -7,6 +7,7 @@ import type { Tokens } from '../document/tokens'
 import { num, px, shadowText, unit } from '../properties/css-text'
 import type { Declarations } from '../properties/declarations'
 import { stopsText } from '../properties/fill-layers'
+import { lineWidth } from '../properties/look'
 import { familyNamed } from '../text/families'
 import { fontStack } from './css'
 import { cssColor, cssComment, cssString } from './escape'
@@ -57,7 +58,7 @@ export function tokenProperties(tokens: Tokens): string[] {
     else if (token.type === 'border') {
       const { width, style, color } = token.value
       lines.push(
-        `${property}-width: ${px(width)}`,
+        `${property}-width: ${px(lineWidth(width))}`,
         `${property}-style: ${style}`,
         `${property}-color: ${cssColor(color)}`,
       )

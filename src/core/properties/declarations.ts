@@ -2,7 +2,7 @@
 import { px, shorthand } from './css-text'
 import { type Items, isInBorder, type SaidFill, shownItems } from './items'
 import type { Kind } from './kinds'
-import type { Border } from './look'
+import { type Border, lineWidth } from './look'
 import type { CssRule, Written } from './property'
 import { hasProperty, KEYS, PROPERTIES, type Props, type Resolved } from './table'
 
@@ -49,7 +49,11 @@ function sideOf(said: Border | string | undefined, write: Written): Side | undef
     return width === undefined ? undefined : { width, style: part('style')!, color: part('color') }
   }
   if (!said || said.width === 0) return undefined
-  return { width: px(said.width), style: said.style ?? 'solid', color: said.color && write.color(said.color) }
+  return {
+    width: px(lineWidth(said.width)),
+    style: said.style ?? 'solid',
+    color: said.color && write.color(said.color),
+  }
 }
 
 /** Four sides in one declaration each of width, style and colour; those that are as CSS has them are left out. */

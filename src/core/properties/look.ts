@@ -104,6 +104,12 @@ function filterOf({ raw, write }: Values): string | undefined {
   return filtersText(raw.filters as Filters | undefined, cast, cast && write.color(cast.color))
 }
 
+/**
+ * px that a border or outline of so many is drawn, everywhere: whole ones, and one at least, as browsers draw it on a screen of one
+ * device pixel a px (CSS Values 4, “snap as a border width”). On a finer one it would be another, and move what is in the block.
+ */
+export const lineWidth = (px: number) => (px > 0 && px < 1 ? 1 : Math.floor(px))
+
 export const BorderSchema = v.strictObject({
   width: positivePx,
   /** Left out: solid. */
@@ -132,7 +138,7 @@ function outlineOf({ raw, write }: Values): string | undefined {
   const outline = raw.outline as Outline | undefined
   if (!outline || outline.width === 0) return undefined
   const color = (outline.color && write.color(outline.color)) ?? 'currentcolor'
-  return `${pxText(outline.width)} ${outline.style ?? 'solid'} ${color}`
+  return `${pxText(lineWidth(outline.width))} ${outline.style ?? 'solid'} ${color}`
 }
 
 const corner = (name: string) =>

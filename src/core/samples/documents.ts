@@ -67,7 +67,7 @@ const border: fc.Arbitrary<Props> = fc.oneof(
   { weight: 5, arbitrary: fc.constant({}) },
   {
     weight: 1,
-    arbitrary: fc.integer({ min: 1, max: 6 }).map((width) => allBorders(width)),
+    arbitrary: fc.constantFrom(1, 2, 3, 4, 5, 6, 0.5, 1.5, 2.25).map((width) => allBorders(width)),
   },
 )
 const limits = fc
@@ -165,7 +165,11 @@ function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbit
   return optional(fc.oneof(...parts), 1, 5)
 }
 
-function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draft> {
+function block(
+  features: ReadonlySet<Feature>,
+  depth: number,
+  pictures: readonly string[],
+): fc.Arbitrary<Draft> {
   const common = (inner: fc.Arbitrary<Props>, kind: Draft['kind'], children: fc.Arbitrary<Draft[]>) =>
     fc
       .tuple(
@@ -205,7 +209,7 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   const box = common(
     flow(features),
     'box',
-    depth > 0 ? fc.array(block(features, depth - 1), { maxLength: 5 }) : none,
+    depth > 0 ? fc.array(block(features, depth - 1, pictures), { maxLength: 5 }) : none,
   )
   const options: { weight: number; arbitrary: fc.Arbitrary<Draft> }[] = [{ weight: 3, arbitrary: box }]
   if (features.has('text')) {
@@ -220,7 +224,7 @@ function block(features: ReadonlySet<Feature>, depth: number): fc.Arbitrary<Draf
   if (features.has('picture')) {
     const picture = fc
       .record({
-        asset: optional(fc.constant('asset-a'), 3, 1),
+        asset: optional(fc.constantFrom(...pictures), 3, 1),
         ratio: optional(fc.constantFrom(1, 1.5, 0.75), 1, 3),
       })
       .map(clean)
@@ -255,7 +259,7 @@ const ownLattice: fc.Arbitrary<OwnLattice> = fc.oneof(
   },
 )
 
-function section(features: ReadonlySet<Feature>): fc.Arbitrary<Draft> {
+function section(features: ReadonlySet<Feature>, pictures: readonly string[]): fc.Arbitrary<Draft> {
   const height: fc.Arbitrary<Size> = fc.oneof(
     { weight: 4, arbitrary: fc.constant<Size>({ kind: 'snug' }) },
     { weight: 1, arbitrary: length(700).map((px): Size => ({ kind: 'exact', px })) },
@@ -269,7 +273,7 @@ function section(features: ReadonlySet<Feature>): fc.Arbitrary<Draft> {
       fc.boolean(),
       border,
       override(features, 'section'),
-      fc.array(block(features, 3), { minLength: 1, maxLength: 5 }),
+      fc.array(block(features, 3, pictures), { minLength: 1, maxLength: 5 }),
       features.has('lattice') ? ownLattice : fc.constant<OwnLattice>({}),
     )
     .map(([own, pads, tall, fullBleed, borders, changed, children, { lattice, narrow }]) => ({
@@ -340,10 +344,15 @@ const viewSet: fc.Arbitrary<View[]> = fc
 const FIELD = { id: 'asset-a', name: 'Field', type: 'image/svg+xml' as const, width: 320, height: 240 }
 const ASSET: Asset = { ...FIELD, ...nameOf(standIn(FIELD)) }
 
-/** Whole projects with one page that use only the given features. */
-export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectFile> {
+/** Whole projects with one page that use only the given features. @param photographs shown beside a drawing */
+export function documents(
+  features: ReadonlySet<Feature>,
+  photographs: readonly Asset[] = [],
+): fc.Arbitrary<ProjectFile> {
+  const assets = [ASSET, ...photographs]
+  const pictures = assets.map(({ id }) => id)
   return fc
-    .tuple(viewSet, fc.array(section(features), { minLength: 1, maxLength: 3 }))
+    .tuple(viewSet, fc.array(section(features, pictures), { minLength: 1, maxLength: 3 }))
     .chain(([views, drafts]) =>
       fc.tuple(
         fc.constant(views),
@@ -375,7 +384,7 @@ export function documents(features: ReadonlySet<Feature>): fc.Arbitrary<ProjectF
         ...(features.has('languages') && drafts.length === 2 ? { about: { lang: 'tr' } } : {}),
         tokens: tokens ?? {},
         views,
-        assets: [ASSET],
+        assets,
         pages: [
           { id: 'page', name: 'Page', path: '/', order: 'a0', views: [], sections: drafts.map(finish) },
         ],

@@ -11,7 +11,7 @@ import { type Layer, layersOf } from '../../paint/layers'
 import { paperOf } from '../../paint/paper'
 import { num } from '../../properties/css-text'
 import { isInBorder, type Shadow, shownItems } from '../../properties/items'
-import type { Outline } from '../../properties/look'
+import { lineWidth, type Outline } from '../../properties/look'
 import type { Stroke } from '../../properties/shape'
 import { htmlAttribute, isCssValue } from '../escape'
 import { drawBorder, type Side } from './borders'
@@ -214,7 +214,8 @@ class PageWriter {
     return this.canvas.isOff(turnedArea(area, this.turns(box)))
   }
 
-  private around(box: LayoutBox, { width, style = 'solid', color, offset }: Outline) {
+  private around(box: LayoutBox, { width: said, style = 'solid', color, offset }: Outline) {
+    const width = lineWidth(said)
     const side = { width, style, color: color ?? box.resolved.color ?? '#000000' }
     const outer = spread(this.outline(box), offset + width)
     if (this.isOff(box, outer)) return
