@@ -1,6 +1,5 @@
 /** Pages as PNG and PDF, printed by Chromium from what is handed off; by our own writer where there is no browser. */
 import { existsSync } from 'node:fs'
-import { Resvg } from '@resvg/resvg-js'
 import PDFDocument from 'pdfkit'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
@@ -10,6 +9,7 @@ import { pageSvg } from '../core/handoff/svg/page'
 import type { PageLayout } from '../core/layout/page'
 import { px } from '../core/properties/css-text'
 import { fineNoiseTile, noiseNamed } from '../core/properties/noise'
+import { pngOf } from '../server/raster'
 import type { Files, SiteViewer } from './browser'
 import { MOST_DRAWN, pictureOf } from './capture'
 import { CHROMIUM } from './chromium'
@@ -115,8 +115,7 @@ class BrowserPrinter implements Printer {
 }
 
 export const ownPrinter: Printer = {
-  png: async ({ doc, blobs, layout }, scale) =>
-    new Resvg(pageSvg(doc, layout, blobs), { fitTo: { mode: 'zoom', value: scale } }).render().asPng(),
+  png: ({ doc, blobs, layout }, scale) => pngOf(pageSvg(doc, layout, blobs), { mode: 'zoom', value: scale }),
   pdf: async (page) => onePicture(await ownPrinter.png(page, 2), page.layout),
   close: async () => undefined,
 }

@@ -1,5 +1,4 @@
 /** Pages as pictures, from the core's own layout. */
-import { Resvg } from '@resvg/resvg-js'
 import type { Blobs } from '../core/blobs/blobs'
 import type { Document } from '../core/document/document'
 import { pageSvg } from '../core/handoff/svg/page'
@@ -8,6 +7,7 @@ import { paperFor } from '../core/paint/paper'
 import type { FontLibrary } from '../core/text/fonts'
 import { ParagraphCache } from '../core/text/paragraph-cache'
 import { loadFonts } from './fonts'
+import { pngOf } from './raster'
 
 export type Drawable = { doc: Document; blobs: Blobs }
 
@@ -39,5 +39,5 @@ export async function cover({ doc, blobs }: Drawable): Promise<Uint8Array> {
   const drawn = layout ? pageSvg(doc, layout, blobs, fold) : ''
   // As high as the first screen, however little there is on the page.
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${fold}"><rect width="100%" height="100%" fill="${paper}"/>${drawn}</svg>`
-  return new Resvg(svg, { fitTo: { mode: 'width', value: COVER_WIDTH } }).render().asPng()
+  return pngOf(svg, { mode: 'width', value: COVER_WIDTH })
 }
