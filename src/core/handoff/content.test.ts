@@ -44,7 +44,7 @@ describe('content that differs per view', () => {
     const [wide, narrow] = rules(css, 'opening-block')
     expect(wide).toContain('display: none')
     expect(narrow).toContain('display: block')
-    expect(narrow).toContain('font-size: 14px')
+    expect(narrow).toContain('font-size: 0.875rem')
   })
 
   test('a picture that is called as a tile of noise is another file', () => {
@@ -195,7 +195,7 @@ describe('tokens', () => {
       },
     })
     expect(css).not.toContain('gone')
-    expect(rules(css, 'block')[0]).toContain('font-size: 16px')
+    expect(rules(css, 'block')[0]).toContain('font-size: 1rem')
   })
   test('one that is used is not taken away, also when only a span or a view uses it', () => {
     for (const block of [
@@ -218,14 +218,14 @@ describe('look', () => {
   test('a link within a text can be told from it, one that is the whole text is as designed', () => {
     const words = said([{ text: 'Ask ' }, { text: 'the desk', link: '#desk' }])
     const { html, css } = handedOff({ props: { words } })
-    expect(html).toContain('Ask <a class="link" href="#desk">the desk</a>')
-    expect(css).toContain('.link {\n  text-decoration: underline;\n}')
+    expect(html).toContain('Ask <a class="is-link" href="#desk">the desk</a>')
+    expect(css).toContain('.is-link {\n  text-decoration: underline;\n}')
     const inked = handedOff({
       props: { words: said([{ text: 'desk', link: '#desk', color: '#aa0000', weight: 700 }]) },
     })
-    expect(inked.html).toContain('<a class="link ink-aa0000" href="#desk"><strong>desk</strong></a>')
+    expect(inked.html).toContain('<a class="is-link is-ink-aa0000" href="#desk"><strong>desk</strong></a>')
     const whole = handedOff({ props: { words, tag: 'a', link: '#desk' } })
-    expect(whole.html).not.toContain('class="link"')
+    expect(whole.html).not.toContain('class="is-link"')
   })
   test('a border without a colour has that of the words: CSS says so by itself', () => {
     const { css } = handedOff({ props: { borderTop: { width: 2 }, color: '#aa0000' } })
@@ -234,8 +234,8 @@ describe('look', () => {
     expect(declared).not.toContain('border-color')
     expect(declared).not.toContain('border-style')
   })
-  test('a line height in px stays px', () => {
+  test('a line height in px is a length, not a share', () => {
     const { css } = handedOff({ props: { fontSize: 44, lineHeight: { px: 48 } } })
-    expect(rules(css, 'block')[0]).toContain('line-height: 48px')
+    expect(rules(css, 'block')[0]).toContain('line-height: 3rem')
   })
 })

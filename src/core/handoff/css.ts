@@ -87,11 +87,15 @@ export const INITIAL: Record<string, string> = {
 
 const GENERIC: Record<string, string> = { serif: 'serif', slab: 'serif', mono: 'monospace', hand: 'cursive' }
 
-/** Quoted families with the fallbacks that the text engine uses, then a generic one. @param family a name, or the id of one of the project's own */
-export function fontStack(family: string): string {
+/**
+ * Quoted families with the fallbacks that the text engine uses, then a generic one.
+ * @param family a name, or the id of one of the project's own
+ * @param there families that come along; left out: all
+ */
+export function fontStack(family: string, there?: ReadonlySet<string>): string {
   const known = familyNamed(family)
   const own = known?.family ?? DEFAULT_FAMILY
-  return [own, ...FALLBACK.filter((each) => each !== own)]
+  return [own, ...FALLBACK.filter((each) => each !== own && (there?.has(each) ?? true))]
     .map(cssString)
     .concat(GENERIC[known?.category ?? ''] ?? 'sans-serif')
     .join(', ')

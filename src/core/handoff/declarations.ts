@@ -10,7 +10,7 @@ import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, shapesHeight } from '../layout/style'
 import { stackingDeclarations, stackingOf } from '../paint/stacking'
-import { num, percent, px, shorthand } from '../properties/css-text'
+import { num, percent, px, rem, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
 import type { Border } from '../properties/look'
 import type { PropKey, Props, Resolved } from '../properties/table'
@@ -18,7 +18,11 @@ import type { Pin, Size } from '../properties/values'
 import { holdsParagraphs, isOneParagraph, mostLines } from '../words/parts'
 import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
-import { type Addresses, type Writing, writingFor } from './written'
+import { type Outside, type Writing, writingFor } from './written'
+
+/** What grows with the size that a reader has set. */
+const OF_TYPE: ReadonlySet<string> = new Set(['font-size', 'line-height', 'letter-spacing', 'word-spacing'])
+const inRem = (value: string) => value.replace(/(-?[\d.]+)px/g, (_, px: string) => rem(Number(px)))
 
 const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
 const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
@@ -49,7 +53,7 @@ export type Place = {
   carrying: Carrying
   view: string
   /** Where the style sheet finds pictures. */
-  addresses?: Addresses
+  outside?: Outside
   /** In this view; undefined for a section. */
   parent: { node: Node; resolved: Resolved; flow: Flow; columns: number } | undefined
 }
@@ -64,7 +68,7 @@ export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = setIn(place, node)
   const resolved = resolvedIn(place, node)
-  const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view), place.addresses))
+  const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view), place.outside))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
   const lifted = place.parent !== undefined && isLifted(resolved, parentFlow)
@@ -87,7 +91,7 @@ export function declarationsOf(place: Place, node: Node): Declarations {
   writeHeight(writer, place, node, around)
   if (writer.out.has('aspect-ratio') && isPhotographed(place, node, resolved)) sizeContent(writer)
   for (const [name, value] of lookDeclarations(node.kind, raw, resolved, writer.write))
-    writer.set(name, value)
+    writer.set(name, OF_TYPE.has(name) ? inRem(value) : value)
   const inFront = node.children.flatMap((id) => {
     const child = resolve(place.doc, place.instances.node(id), place.view)
     return !child.hidden && isLifted(child, flow) ? [child.z ?? 0] : []

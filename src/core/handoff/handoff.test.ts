@@ -119,7 +119,7 @@ describe('HTML', () => {
       ]),
     )
     expect(html).toContain(
-      'plain <strong>bold</strong><br><em>slanted</em><span class="ink-aa0000"> ink</span>',
+      'plain <strong>bold</strong><br><em>slanted</em><span class="is-ink-aa0000"> ink</span>',
     )
     expect(rule(css, 'strong')).toContain('font-weight: 700')
   })

@@ -3,9 +3,10 @@ import { num } from '../properties/css-text'
 import { ICON_DROP } from '../text/icon-box'
 import type { Icon } from '../words/words'
 import { htmlAttribute } from './escape'
+import { madeClass } from './names'
 
 /** Class of icons within a text. */
-export const ICON_CLASS = 'inline-icon'
+export const ICON_CLASS = madeClass('icon')
 
 /** As large as the words around it, in their ink. */
 export const ICON_DECLARATIONS: readonly (readonly [string, string])[] = [

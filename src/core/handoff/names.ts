@@ -35,6 +35,20 @@ export const pageFileName = (path: string) =>
 /** `../` as often as a page's file lies deep. */
 export const rootOf = (path: string) => '../'.repeat(pageFileName(path).split('/').length - 1)
 
+/** What classes that are made by rule begin with, and those of blocks and type styles never. */
+const MADE = 'is-'
+
+/** The class of something that has no name of its own: `weight-450` → `is-weight-450`. */
+export const madeClass = (name: string) => `${MADE}${name}`
+
+const isMade = (name: string) => name.startsWith(MADE) || name === MADE.slice(0, -1)
+
+/** The class that texts in a type style wear: `{type.heading}` → `type-heading`. */
+export function typeClass(style: string): string {
+  const name = customProperty(style).slice(2)
+  return isMade(name) ? `type-${name}` : name
+}
+
 /** Classes by name and content: blocks that look the same and are named the same share one. */
 export class ClassNames {
   private readonly bySignature = new Map<string, string>()
@@ -47,7 +61,9 @@ export class ClassNames {
 
   /** @param names what it may be called, the first that is free is taken @param kind for names without a letter */
   pick(names: readonly string[], signature: string, kind: string): string {
-    const slugs = names.map((name) => slug(name, kind))
+    const slugs = names
+      .map((name) => slug(name, kind))
+      .map((each) => (isMade(each) ? `${kind}-${each}` : each))
     const [base] = slugs
     const key = `${base} ${signature}`
     const known = this.bySignature.get(key)

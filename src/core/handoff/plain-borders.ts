@@ -13,11 +13,11 @@ export const PLAIN_BORDERS = '@supports not (background-clip: border-area)'
 
 /** @param declared of a block in a view @returns the same, with borders that are not filled */
 export function withPlainBorders(place: Place, node: Node, declared: Declarations): Declarations {
-  const { doc, view, addresses } = place
+  const { doc, view, outside } = place
   const raw = cascaded(doc, node, view)
   if (!shownItems(raw.fills).some(isInBorder)) return declared
   const fills = Object.fromEntries(Object.entries(raw.fills!).filter(([, fill]) => !isInBorder(fill)))
-  const write = writingFor(doc.tokensAt(view), addresses)
+  const write = writingFor(doc.tokensAt(view), outside)
   return lookDeclarations(node.kind, { ...raw, fills }, resolvedIn(place, node), write)
 }
 

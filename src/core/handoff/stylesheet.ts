@@ -1,7 +1,6 @@
 /** The stylesheet of a whole site: tokens, lattice, one class a block, media queries for the views. */
 import type { Document, Node, Page } from '../document/document'
-import { languagesOf } from '../document/language'
-import { cascaded, resolve } from '../document/resolve'
+import { cascaded } from '../document/resolve'
 import type { View } from '../document/schema'
 import { Instances } from '../expand/instances'
 import { Carrying } from '../lattice/carrying'
@@ -11,22 +10,22 @@ import { px, unit } from '../properties/css-text'
 import { type Declarations, rulesOf } from '../properties/declarations'
 import { isText } from '../properties/kinds'
 import { keysOf, PROPERTIES } from '../properties/table'
-import { declaredOrder, type FontFile, fontFile } from '../text/families'
-import { filesForWords } from '../text/needed'
+import { declaredOrder, type FontFile } from '../text/families'
 import { holdsLinks } from '../words/parts'
 import { plainText } from '../words/words'
 import { INITIAL } from './css'
 import { declarationsOf, type Place, resolvedIn } from './declarations'
 import { cssComment, cssString } from './escape'
+import { fontNeeds, handedOffFor } from './font-needs'
 import { latticeProperties } from './lattice-properties'
-import { ClassNames, customProperty } from './names'
+import { ClassNames, madeClass, typeClass } from './names'
 import { pageBackgrounds } from './page-backgrounds'
 import { PLAIN_BORDERS, plainRule, withPlainBorders } from './plain-borders'
 import { rulesText } from './rules'
 import { changedInView, rootTokens, themeRules } from './token-rules'
 import { versionsOf } from './versions'
-import { LINK_CLASS, rulesForWords } from './words'
-import { type Addresses, type Writing, writingFor } from './written'
+import { rulesForWords } from './words'
+import { type Outside, type Writing, writingFor } from './written'
 
 export type StyledSite = {
   css: string
@@ -51,7 +50,7 @@ function eachBlock(
   doc: Document,
   instances: Instances,
   view: string,
-  addresses: Addresses,
+  outside: Outside,
   visit: (node: Node, declarations: Declarations, place: Place) => void,
 ) {
   const carrying = new Carrying(doc, instances)
@@ -66,10 +65,10 @@ function eachBlock(
       columns: carrying.columnsIn(node, view),
     }
     for (const child of node.children)
-      walk(instances.node(child), { doc, instances, carrying, view, addresses, parent })
+      walk(instances.node(child), { doc, instances, carrying, view, outside, parent })
   }
   for (const section of instances.node(instances.page).children)
-    walk(instances.node(section), { doc, instances, carrying, view, addresses, parent: undefined })
+    walk(instances.node(section), { doc, instances, carrying, view, outside, parent: undefined })
 }
 
 function difference(wide: Declarations, narrow: Declarations): Declarations {
@@ -107,7 +106,7 @@ function cascadeOf(views: readonly View[], declared: readonly Declarations[]): C
 }
 
 /** Class of a page's body whose sections stand in another order in some view. */
-export const ORDERED_CLASS = 'ordered'
+export const ORDERED_CLASS = madeClass('ordered')
 export const isReordered = (instances: Instances) =>
   areReordered(instances.node(instances.page).children.map((id) => instances.node(id)))
 
@@ -119,7 +118,7 @@ function typeRule(style: string, write: Writing): { className: string; declarati
       const value = part && write.style(style, part)
       if (value) declarations.set(name, value)
     }
-  return { className: customProperty(style).slice(2), declarations }
+  return { className: typeClass(style), declarations }
 }
 
 /** What blocks may be called: by their name, what they lie in, what they say. */
@@ -143,10 +142,6 @@ function namesOf(doc: Document, instances: Instances, node: Node): string[] {
 /** Collects the rules of a site. */
 class SiteStyler {
   readonly classes = new Map<string, string[]>()
-  readonly fontIds = new Set<string>()
-  /** Families that some text has in other axes than the weight. */
-  readonly varied = new Set<string>()
-  private readonly languages: ReadonlySet<string>
   readonly rules = new Map<string, Rule>()
   /** Of words, by selector. */
   readonly marks = new Map<string, string>()
@@ -156,20 +151,18 @@ class SiteStyler {
 
   constructor(
     private readonly doc: Document,
-    private readonly addresses: Addresses,
+    private readonly outside: Outside,
   ) {
-    this.languages = languagesOf(doc)
-    const styles = doc.tokenTable.names('typography').map((name) => customProperty(name).slice(2))
-    this.names = new ClassNames([LINK_CLASS, ORDERED_CLASS, ...styles])
+    this.names = new ClassNames(doc.tokenTable.names('typography').map(typeClass))
   }
 
   page(instances: Instances) {
     const { doc } = this
     const byView = doc.views.map((view) => {
       const own = new Map<string, { declared: Declarations; plain: Declarations }>()
-      eachBlock(doc, instances, view.id, this.addresses, (node, declared, place) => {
+      eachBlock(doc, instances, view.id, this.outside, (node, declared, place) => {
         own.set(node.id, { declared, plain: withPlainBorders(place, node, declared) })
-        this.collect(node, view)
+        this.marksOf(node, view)
       })
       return own
     })
@@ -190,21 +183,15 @@ class SiteStyler {
     }
   }
 
-  /** What a text's words need: files of fonts, and rules of marks. */
-  private collect(node: Node, view: View) {
+  /** Rules of the marks in a text's words. */
+  private marksOf(node: Node, view: View) {
     if (!isText(node.kind)) return
-    const { doc } = this
-    const { words } = cascaded(doc, node, view.id)
-    const resolved = resolve(doc, node, view.id)
-    if (resolved.axes !== 'normal') this.varied.add(resolved.fontFamily)
-    filesForWords(resolved, words, this.fontIds, this.languages)
-    rulesForWords(words, holdsLinks(node.kind, node.props.tag), writingFor(doc.tokenTable), this.marks)
+    const { words } = cascaded(this.doc, node, view.id)
+    rulesForWords(words, holdsLinks(node.kind, node.props.tag), this.write, this.marks)
   }
 
-  /** The file that is handed off for one that is drawn with here. */
-  fontOf(id: string): FontFile {
-    const file = fontFile(id)!
-    return file.lighter && !this.varied.has(file.family) ? fontFile(file.lighter)! : file
+  private get write(): Writing {
+    return writingFor(this.doc.tokenTable, this.outside)
   }
 
   /** @returns its classes, as an attribute has them */
@@ -217,7 +204,7 @@ class SiteStyler {
     const { base, changes } = cascadeOf(this.doc.views, declared)
     const plain = plainRule(this.doc.views, declared, plainly)
     const { type } = cascaded(this.doc, node, this.doc.views[0]!.id)
-    const style = type === undefined ? undefined : typeRule(type, writingFor(this.doc.tokenTable))
+    const style = type === undefined ? undefined : typeRule(type, this.write)
     const own = new Map([...base].filter(([name, value]) => style?.declarations.get(name) !== value))
     const isStyled = style !== undefined && own.size < base.size
     const signature = JSON.stringify([
@@ -234,27 +221,29 @@ class SiteStyler {
   }
 }
 
-/** @param addresses where the style sheet finds pictures */
-export function styleSite(doc: Document, pages: Page[], addresses: Addresses): StyledSite {
-  const styler = new SiteStyler(doc, addresses)
+/** @param picture where the style sheet finds pictures */
+export function styleSite(doc: Document, pages: Page[], picture: Outside['picture']): StyledSite {
   const shown = pages.map((page) => new Instances(doc, page.id))
+  const needs = fontNeeds(doc, shown)
+  const fontOf = (id: string) => handedOffFor(id, needs.varied)
+  const fonts = declaredOrder([...needs.ids].map(fontOf))
+  const there = new Set(fonts.map(({ family }) => family))
+  const styler = new SiteStyler(doc, { picture, families: there })
   for (const instances of shown) styler.page(instances)
   const { classes, marks } = styler
   const rules = [...styler.rules.values()]
-  const fontOf = (id: string) => styler.fontOf(id)
-  const fonts = declaredOrder([...styler.fontIds].map(fontOf))
   const backgrounds = pageBackgrounds(doc, pages)
   const parts = [
     fonts.map(fontFace).join('\n'),
-    rootRule(doc),
-    ...themeRules(doc, backgrounds.isSomeWhite),
+    rootRule(doc, there),
+    ...themeRules(doc, backgrounds.isSomeWhite, there),
     backgrounds.css,
     RESET,
     ...(fonts.some(({ isEastAsian }) => isEastAsian) ? [WHOLE_SIGNS] : []),
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
-    ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i]!, view, rules)),
+    ...doc.views.slice(1).map((view, i) => mediaText(doc, doc.views[i]!, view, rules, there)),
     plainBordersText(doc, rules),
   ]
   if (shown.some(isReordered))
@@ -279,8 +268,8 @@ const viewProperties = ({ lattice }: View): [string, string][] => [
   ['--baseline', unit(lattice.baseline)],
 ]
 
-function rootRule(doc: Document): string {
-  const lines = rootTokens(doc)
+function rootRule(doc: Document, there: ReadonlySet<string>): string {
+  const lines = rootTokens(doc, there)
   for (const [property, value] of viewProperties(doc.views[0]!)) lines.push(`${property}: ${value}`)
   return `:root {\n${lines.map((line) => `  ${line};`).join('\n')}\n}`
 }
@@ -363,8 +352,14 @@ cite {
   font-style: inherit;
 }`
 
-function mediaText(doc: Document, wider: View, view: View, rules: readonly Rule[]): string {
-  const root: Declarations = new Map([...viewProperties(view), ...changedInView(doc, wider, view)])
+function mediaText(
+  doc: Document,
+  wider: View,
+  view: View,
+  rules: readonly Rule[],
+  there: ReadonlySet<string>,
+): string {
+  const root: Declarations = new Map([...viewProperties(view), ...changedInView(doc, wider, view, there)])
   const inner = rulesText([[':root', root], ...changesIn(view, rules)], '  ')
   return `/* ${cssComment(view.name)} */\n${mediaOf(view)} {\n${inner}\n}`
 }

@@ -15,18 +15,18 @@ import {
   type Span,
   type Words,
 } from '../words/words'
-import { fontStack } from './css'
 import { cssString, htmlText } from './escape'
 import { ICON_CLASS, ICON_DECLARATIONS, iconHtml } from './inline-icon'
+import { madeClass } from './names'
 import type { Writing } from './written'
 
 /** Class of links within a text: they can be told from what is around them. */
-export const LINK_CLASS = 'link'
+export const LINK_CLASS = madeClass('link')
 /** What `strong` is. */
 const STRONG = 700
 
-const inkClass = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
-const sizeClass = (size: number) => `size-${num(size * 100).replace('.', '-')}`
+const inkName = (color: string) => `ink-${color.replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '')}`
+const sizeName = (size: number) => `size-${num(size * 100).replace('.', '-')}`
 
 /** Classes, with what each declares, of a look that no element has of itself. */
 function looks(look: Look, write: Writing): [name: string, declaration: string][] {
@@ -35,11 +35,11 @@ function looks(look: Look, write: Writing): [name: string, declaration: string][
   if (weight !== undefined && weight !== STRONG)
     out.push([`weight-${num(weight)}`, `font-weight: ${num(weight)}`])
   if (italic === false) out.push(['upright', 'font-style: normal'])
-  if (size !== undefined) out.push([sizeClass(size), `font-size: ${num(size)}em`])
+  if (size !== undefined) out.push([sizeName(size), `font-size: ${num(size)}em`])
   const ink = color === undefined ? undefined : write.color(color)
-  if (color !== undefined && ink !== undefined) out.push([inkClass(color), `color: ${ink}`])
+  if (color !== undefined && ink !== undefined) out.push([inkName(color), `color: ${ink}`])
   if (look.case !== undefined) out.push([`case-${look.case}`, `text-transform: ${look.case}`])
-  return out
+  return out.map(([name, declaration]) => [madeClass(name), declaration])
 }
 
 const declared = (list: readonly (readonly [string, string])[]) =>
@@ -57,12 +57,12 @@ export function rulesForWords(
     for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
     if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
     if (look.script) rules.set(look.script, declared(scriptDeclarations(look.script)))
-    if (look.code) rules.set('code', `font-family: ${fontStack(CODE_FAMILY)}`)
+    if (look.code) rules.set('code', `font-family: ${write.family(CODE_FAMILY)}`)
     if (look.link !== undefined && ownLinks) rules.set(`.${LINK_CLASS}`, 'text-decoration: underline')
   }
   for (const { type } of listsIn(words ?? [])) {
     const style = type === 'bullets' ? cssString(BULLET) : 'decimal'
-    rules.set(`.${type}`, `padding-inline-start: ${num(INDENT)}em;\n  list-style: ${style}`)
+    rules.set(`.${madeClass(type)}`, `padding-inline-start: ${num(INDENT)}em;\n  list-style: ${style}`)
     // Browsers set numbers of lists in figures of one width.
     if (type === 'numbers') rules.set('li::marker', 'font-variant-numeric: normal')
   }
@@ -107,7 +107,7 @@ const line = (block: ReturnType<typeof paragraph>, context: WordsContext) =>
 function list({ type, content }: List, context: WordsContext): string[] {
   const tag = type === 'bullets' ? 'ul' : 'ol'
   const items = content.flatMap((item) => itemHtml(item, context))
-  return [`<${tag} class="${type}">`, ...items.map((each) => `  ${each}`), `</${tag}>`]
+  return [`<${tag} class="${madeClass(type)}">`, ...items.map((each) => `  ${each}`), `</${tag}>`]
 }
 
 function itemHtml({ content: [first, ...lists] }: Item, context: WordsContext): string[] {

@@ -11,28 +11,33 @@ export type Writing = Written & {
   style(reference: string, part: string): string | undefined
 }
 
-/** Where a picture of the project is found, from its id; undefined: nowhere. The same function for as long as it says the same. */
-export type Addresses = (picture: string) => string | undefined
+/** What a style sheet finds outside itself. The same object for as long as it says the same. */
+export type Outside = {
+  /** Where a picture of the project is found, from its id; undefined: nowhere. */
+  picture(id: string): string | undefined
+  /** Families that come along; left out: all that ship. */
+  families?: ReadonlySet<string>
+}
 
-const NOWHERE: Addresses = () => undefined
-const known = new WeakMap<Addresses, WeakMap<Tokens, Writing>>()
+const NOTHING: Outside = { picture: () => undefined }
+const known = new WeakMap<Outside, WeakMap<Tokens, Writing>>()
 
 /** What refers to nothing usable is not written: a `var()` of nothing would take the whole declaration with it. */
-export function writingFor(tokens: Tokens, addresses: Addresses = NOWHERE): Writing {
-  let byTokens = known.get(addresses)
+export function writingFor(tokens: Tokens, outside: Outside = NOTHING): Writing {
+  let byTokens = known.get(outside)
   if (!byTokens) {
     byTokens = new WeakMap()
-    known.set(addresses, byTokens)
+    known.set(outside, byTokens)
   }
   let writing = byTokens.get(tokens)
   if (!writing) {
-    writing = made(tokens, addresses)
+    writing = made(tokens, outside)
     byTokens.set(tokens, writing)
   }
   return writing
 }
 
-function made(tokens: Tokens, addresses: Addresses): Writing {
+function made(tokens: Tokens, outside: Outside): Writing {
   const property = (reference: string) => `var(${customProperty(reference)})`
   return {
     color(value) {
@@ -51,10 +56,10 @@ function made(tokens: Tokens, addresses: Addresses): Writing {
         ? `var(${customProperty(reference)}${part === undefined ? '' : `-${part}`})`
         : undefined,
     picture(id) {
-      const address = addresses(id)
+      const address = outside.picture(id)
       return address === undefined ? undefined : `url(${cssString(address)})`
     },
-    family: fontStack,
+    family: (family) => fontStack(family, outside.families),
     style: (reference, part) =>
       tokens.lookup(reference)?.type === 'typography'
         ? `var(${customProperty(reference)}-${part})`

@@ -6,6 +6,10 @@ const fine = (value: number) => String(Math.round(value * 1_000_000) / 1_000_000
 export const px = (value: number) => (value === 0 ? '0' : `${fine(value)}px`)
 /** A length inside a math function: a zero needs its unit too. */
 export const unit = (value: number) => `${fine(value)}px`
+/** px that a root's `1rem` is where its reader asks for no other. */
+const ROOT = 16
+/** Type as the page has it: as many times as large as what its reader has set. */
+export const rem = (value: number) => (value === 0 ? '0' : `${Math.round((value / ROOT) * 1e8) / 1e8}rem`)
 export const percent = (value: number) => `${num(value)}%`
 
 /** Four sides as the shortest shorthand. */

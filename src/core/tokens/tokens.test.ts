@@ -254,7 +254,9 @@ describe('type that grows with the window', () => {
     expect(css.match(/--type-heading-size/g)!.length).toBe(
       1 + css.match(/var\(--type-heading-size\)/g)!.length,
     )
-    expect(css).toContain('--type-heading-size: calc(30px + 0.00952381 * clamp(0px, 100cqw - 390px, 1050px))')
+    expect(css).toContain(
+      '--type-heading-size: clamp(1.875rem, 1.875rem + 10 * (100cqw - 390px) / 1050, 2.5rem)',
+    )
   })
 })
 

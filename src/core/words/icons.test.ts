@@ -37,7 +37,7 @@ const text = (spans: Span[], props: Props = {}): NodeTree => ({
 })
 const laid = (spans: Span[], props?: Props) => lay({ flow: 'column' }, [text(spans, props)])
 const html = (doc: Document) => buildSite(doc, new Map()).text.get('index.html')!
-const svgOf = (markup: string) => markup.match(/<svg class="inline-icon"[^>]*>/g)
+const svgOf = (markup: string) => markup.match(/<svg class="is-icon"[^>]*>/g)
 
 describe('an icon in the words', () => {
   test('is as it was in the document of the library, and no character', () => {
@@ -95,7 +95,7 @@ describe('an icon on its line', () => {
 describe('an icon handed off', () => {
   test('is drawn in the ink of its words; beside them nothing is said of it', () => {
     const page = html(laid([{ text: 'Read more ' }, icon({ color: '#aa0000' })]).doc)
-    expect(page).toContain('Read more <span class="ink-aa0000"><svg class="inline-icon"')
+    expect(page).toContain('Read more <span class="is-ink-aa0000"><svg class="is-icon"')
     expect(svgOf(page)![0]).toContain('aria-hidden="true"')
     expect(page).toContain(`<path d="${ARROW.data}" stroke-width="8.33"/>`)
   })

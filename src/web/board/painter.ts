@@ -12,7 +12,7 @@ import { ICON_CLASS, ICON_DECLARATIONS, iconHtml } from '../../core/handoff/inli
 import { PLACEHOLDER } from '../../core/handoff/site'
 import { RESET } from '../../core/handoff/stylesheet'
 import { tokenProperties } from '../../core/handoff/token-rules'
-import { writingFor } from '../../core/handoff/written'
+import { type Outside, writingFor } from '../../core/handoff/written'
 import { Flow, type LayoutBox } from '../../core/layout/box'
 import type { PageLayout } from '../../core/layout/page'
 import { areReordered } from '../../core/paint/layers'
@@ -97,11 +97,13 @@ export class SheetPainter {
     root.replaceChildren(this.page)
   }
 
-  private readonly addresses = (id: string) => {
-    const noise = noiseNamed(id)
-    if (noise) return noiseUrl(noise)
-    const asset = this.doc.assets.get(id)
-    return asset && pictureUrl(asset)
+  private readonly outside: Outside = {
+    picture: (id) => {
+      const noise = noiseNamed(id)
+      if (noise) return noiseUrl(noise)
+      const asset = this.doc.assets.get(id)
+      return asset && pictureUrl(asset)
+    },
   }
 
   /**
@@ -199,7 +201,7 @@ export class SheetPainter {
     const { element } = drawn
     const { resolved, node } = box
     const raw = cascaded(this.doc, node, layout.viewId)
-    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens, this.addresses))
+    const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens, this.outside))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
     // Each line carries its own.
     if (box.typeset) declarations.delete('text-decoration')
