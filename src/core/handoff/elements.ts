@@ -15,7 +15,7 @@ type Around = { parent: string; inLink: boolean; inEnds: boolean; hasMain: boole
 
 /** What a block would be by itself: what it says, else what it is taken for. */
 function wanted({ id, kind, props }: Node, meanings: Meanings): string {
-  if (kind === 'button') return props.link === undefined ? 'button' : 'a'
+  if (kind === 'button') return props.link === undefined || props.link === '#' ? 'button' : 'a'
   const may = isText(kind) ? OF_TEXT : OF_BOX
   const tag = props.tag ?? meanings.get(id)
   return tag !== undefined && may.has(tag) ? tag : plainOf(kind)
@@ -38,6 +38,9 @@ function allowed(node: Node, tag: string, around: Around): string {
     case 'footer':
       return around.inEnds ? plain : tag
     case 'li':
+      return plain
+    // Without a field it says nothing.
+    case 'label':
       return plain
     case 'figcaption':
       return around.parent === 'figure' ? tag : plain

@@ -1,13 +1,12 @@
 /** The whole handoff as files: HTML, CSS, pictures, font files to add, and tokens. */
 import type { Blobs } from '../blobs/blobs'
 import type { Document, Node, Page } from '../document/document'
-import { langOf } from '../document/language'
+import { isLeftwardLanguage, langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { formSvg, isTipped } from '../forms/form-svg'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
-import { linkFrom, pageLinked } from '../properties/links'
 import { noiseNamed, noiseTile } from '../properties/noise'
 import type { Props } from '../properties/table'
 import { directionOf } from '../text/bidi'
@@ -15,9 +14,10 @@ import { filesNeeded, learnFamilies } from '../text/families'
 import { hyphenated } from '../text/hyphenation'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
-import { looksIn } from '../words/words'
+import { looksIn, type Words } from '../words/words'
+import { Anchors } from './anchors'
 import { type Element, pageElements } from './elements'
-import { htmlAddress, htmlAttribute, htmlText } from './escape'
+import { htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
 import { pictureFiles, renditionPath } from './pictures'
 import type { Renditions } from './renditions'
@@ -69,6 +69,7 @@ class PageWriter {
     private readonly page: Page,
     private readonly site: Pick<StyledSite, 'classes' | 'marks' | 'fontOf'>,
     private readonly pictures: Map<string, string>,
+    private readonly anchors: Anchors,
     private readonly options: SiteOptions,
   ) {
     this.instances = new Instances(doc, page.id)
@@ -78,11 +79,12 @@ class PageWriter {
     const root = rootOf(this.page.path)
     const { theme } = this.options
     const mark = this.site.marks.get(this.page.id)
+    const lang = langOf(this.doc, this.page.id)
     const said = (name: string, value: string | undefined) =>
       value === undefined ? '' : ` ${name}="${htmlAttribute(value)}"`
     this.lines.push(
       '<!DOCTYPE html>',
-      `<html${said('lang', langOf(this.doc, this.page.id))}${said('data-page', mark)}${said('data-theme', theme)}>`,
+      `<html${said('lang', lang)}${said('dir', isLeftwardLanguage(lang) ? 'ltr' : undefined)}${said('data-page', mark)}${said('data-theme', theme)}>`,
       '  <head>',
       ...this.head(root).map((line) => `    ${line}`),
       '  </head>',
@@ -161,15 +163,15 @@ class PageWriter {
     const label = this.elements.get(node.id)?.label
     const said = label === undefined ? '' : ` aria-label="${htmlAttribute(label)}"`
     const lang = node.props.lang === undefined ? '' : ` lang="${htmlAttribute(node.props.lang)}"`
-    return ` class="${this.site.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
+    const anchor = version === 0 ? this.anchors.idOf(this.page.id, node.id) : undefined
+    const id = anchor === undefined ? '' : ` id="${htmlAttribute(anchor)}"`
+    return `${id} class="${this.site.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
   }
 
-  private link(target: string): string {
-    const linked = pageLinked(target) ?? pageLinked(linkFrom(this.doc.pages.values(), target))
-    if (!linked) return htmlAddress(target)
-    const page = this.doc.pages.get(linked.page)
-    // Its page is gone: it leads nowhere.
-    return page ? htmlAddress(`${rootOf(this.page.path)}${pageFileName(page.path)}${linked.rest}`) : '#'
+  /** ` href="…"`; of what leads nowhere nothing: a placeholder for a link (HTML §4.6.1). */
+  private href(link: string | undefined): string {
+    const address = link === undefined ? undefined : this.anchors.address(this.page, link)
+    return address === undefined ? '' : ` href="${address}"`
   }
 
   private block(node: Node, depth: number) {
@@ -180,7 +182,7 @@ class PageWriter {
     if (isText(node.kind)) return this.text(node, props, pad)
     const { tag } = this.elements.get(node.id)!
     const attributes = this.attributes(node)
-    const href = tag === 'a' ? ` href="${this.link(props.link ?? '#')}"` : ''
+    const href = tag === 'a' ? this.href(props.link) : ''
     if (node.children.length === 0) {
       this.lines.push(`${pad}<${tag}${attributes}${href}></${tag}>`)
       return
@@ -260,16 +262,22 @@ class PageWriter {
     return out === true && sets(node).some(capitals)
   }
 
+  /** Which way words run, said where it is not the page's, or could be taken for another. */
+  private direction({ direction, lang }: Props, words: Words | undefined): string {
+    const runs = directionOf(direction, words)
+    return runs === 'rtl' || (lang !== undefined && isLeftwardLanguage(lang)) ? ` dir="${runs}"` : ''
+  }
+
   private text(node: Node, props: Props, pad: string) {
     const { tag, inLink } = this.elements.get(node.id)!
     let extra = ''
-    if (tag === 'a') extra = ` href="${props.link === undefined ? '#' : this.link(props.link)}"`
+    if (tag === 'a') extra = this.href(props.link)
     if (tag === 'button') extra = ' type="button"'
     const flowing = holdsParagraphs(node.kind, props.tag)
     const context = {
       write: writingFor(this.doc.tokenTable),
       ownLinks: holdsLinks(node.kind, node.props.tag) && !inLink,
-      address: (link: string) => this.link(link),
+      href: (link: string) => this.href(link),
       apart: this.isSetApart(node),
     }
     versionsOf(this.doc, node).forEach((version, i) => {
@@ -282,8 +290,7 @@ class PageWriter {
       const isOne = !words || !flowing || isOneParagraph(words)
       // Paragraphs lie in no paragraph.
       const own = tag === 'p' && !isOne ? 'div' : tag
-      const isLeftward = directionOf(props.direction, words) === 'rtl'
-      const open = `<${own}${this.attributes(node, i)}${isLeftward ? ' dir="rtl"' : ''}${extra}>`
+      const open = `<${own}${this.attributes(node, i)}${this.direction(props, words)}${extra}>`
       if (isOne) this.lines.push(`${pad}${open}${lines[0]}</${own}>`)
       else this.lines.push(`${pad}${open}`, ...lines.map((line) => `${pad}  ${line}`), `${pad}</${own}>`)
     })
@@ -306,9 +313,10 @@ export function buildSite(doc: Document, blobs: Blobs, options: SiteOptions = {}
   const pages = doc.pagesInOrder()
   const pictures = pictureFiles(doc, pages)
   const site = styleSite(doc, pages, (id) => pictures.get(id))
+  const anchors = new Anchors(doc, pages)
   const text = new Map<string, string>()
   for (const page of pages)
-    text.set(pageFileName(page.path), new PageWriter(doc, page, site, pictures, options).write())
+    text.set(pageFileName(page.path), new PageWriter(doc, page, site, pictures, anchors, options).write())
   text.set('styles.css', site.css)
   text.set('tokens.json', writeTokensFile(doc))
   const bytes = new Map<string, Uint8Array>()

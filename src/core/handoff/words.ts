@@ -80,8 +80,8 @@ export type WordsContext = {
   write: Writing
   /** Whether links in it are links: not where the whole text is one. */
   ownLinks: boolean
-  /** Where a link leads, as it stands in an attribute. */
-  address: (link: string) => string
+  /** Where a link leads, as the attribute; nothing for one that leads nowhere. */
+  href: (link: string) => string
   /** Whether a space stands before the first word. */
   apart?: boolean
 }
@@ -160,8 +160,8 @@ const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
   {
     // A link's line is in the ink and the size of the link.
     key: ({ link, size, color }) => (link === undefined ? undefined : [link, size, color]),
-    wrap: (inner, { link, size, color }, { write, address }) =>
-      `<a${attributes([[LINK_CLASS, ''], ...looks({ size, color }, write)])} href="${address(link!)}">${inner}</a>`,
+    wrap: (inner, { link, size, color }, { write, href }) =>
+      `<a${attributes([[LINK_CLASS, ''], ...looks({ size, color }, write)])}${href(link!)}>${inner}</a>`,
   },
   {
     key: ({ weight = 0 }) => (weight >= 600 ? weight : undefined),
