@@ -36,6 +36,9 @@ export const aid: EditModule<AidEdit> = {
     over.op === 'aid' && over.page === inverse.page && over.id === inverse.id ? undefined : inverse,
   merge: (first, second) => (first.page === second.page && first.id === second.id ? second : undefined),
   blocks: ({ page }) => [page],
+  touches: ({ page }) => [page],
+  within: ({ page }) => [page],
+  needs: () => [],
   words: ({ page, aid }, tree) =>
     aid
       ? `A ${aid.kind} on ${nameOf(tree, page)}`

@@ -28,6 +28,12 @@ export const asset: EditModule<AssetEdit> = {
   spare: (inverse, over) => (over.op === 'asset' && over.id === inverse.id ? undefined : inverse),
   merge: (first, second) => (first.id === second.id ? second : undefined),
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: () => [],
+  puts: ({ id, asset }) => (asset ? [{ what: 'picture' as const, id }] : []),
+  takesShared: ({ asset }) => asset === null,
+  brings: ({ asset }) => (asset ? [asset] : []),
   words: ({ id, asset }, tree) =>
     asset
       ? `Picture ${quoted(asset.name)}`

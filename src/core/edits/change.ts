@@ -17,6 +17,7 @@ import { IdSchema } from '../properties/values'
 import type { ChangeEdit, PropChanges } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn, pageIn } from './need'
+import { needsOf, rebound } from './references'
 import { nameOf, placeOf, setWords } from './words'
 
 const same = (one: ChangeEdit, other: { op: string }): other is ChangeEdit => {
@@ -103,6 +104,10 @@ export const change: EditModule<ChangeEdit> = {
     same(first, second) ? { ...first, props: { ...first.props, ...second.props } } : undefined,
 
   blocks: ({ page }) => [page],
+  touches: ({ page, node }) => [page, node],
+  within: ({ page }) => [page],
+  needs: ({ props }) => needsOf(props),
+  rebind: (edit, tokens) => ({ ...edit, props: rebound(edit.props, tokens) }),
 
   words({ page, node, props }, tree) {
     const values = setWords(props)

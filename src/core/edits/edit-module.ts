@@ -1,6 +1,7 @@
 /** What an edit is: everything about one kind of change, said in one module. */
 import type * as v from 'valibot'
 import type { Draft } from '../document/draft'
+import type { NamedBlob } from '../document/named-blobs'
 import type { Tree } from '../document/tree'
 import { type Edit, EditError } from './edit'
 
@@ -14,8 +15,11 @@ export type Since = {
   /** The project with theirs. */
   readonly now: Tree
   /** Whether something was there before theirs and is not any more; a page counts as a block. */
-  readonly gone: (what: 'block' | 'view' | 'token', id: string) => boolean
+  readonly gone: (what: Thing['what'], id: string) => boolean
 }
+
+/** Something of a project that edits name; a page counts as a block. */
+export type Thing = { what: 'block' | 'view' | 'token' | 'picture' | 'family'; id: string }
 
 export type EditModule<E extends { op: string }, Inverse extends { op: string } = E> = {
   readonly op: E['op']
@@ -33,10 +37,11 @@ export type EditModule<E extends { op: string }, Inverse extends { op: string } 
    */
   rebase?(edit: E, over: Edit, since: Since): E | undefined
   /**
-   * Of an edit that takes something back: what of it still stands after somebody else's `over`, which it must not undo.
+   * Of an edit that takes something back: what of it still stands after somebody else's `over`, which it must not undo. (What takes
+   * away a block that somebody else has worked in does not stand; nobody's module has to say so.)
    * Left out: all of it. @returns undefined when nothing does
    */
-  spare?(inverse: E, over: Edit, now: Tree): E | undefined
+  spare?(inverse: E, over: Edit): E | undefined
   /** The one edit that does what `first` and then `second` do, when nothing stands between them. */
   merge?(first: E, second: E): E | undefined
   /**
@@ -46,6 +51,25 @@ export type EditModule<E extends { op: string }, Inverse extends { op: string } 
   place?(edit: E): string | undefined
   /** The blocks that it names. */
   blocks(edit: E): readonly string[]
+  /**
+   * The blocks and pages that it leaves changed. Whoever takes one of them away, or what it lies in, without having seen this takes
+   * somebody's work along.
+   */
+  touches(edit: E): readonly string[]
+  /** The blocks whose pages must be loaded for it to be applied. None: it is about what a project has in its outline. */
+  within(edit: E): readonly string[]
+  /** What it refers to, and cannot do without. */
+  needs(edit: E): readonly Thing[]
+  /** The same with other tokens, by name, in the place of some that it needs. Left out: it needs none. */
+  rebind?(edit: E, tokens: ReadonlyMap<string, string>): E
+  /** What is there behind it that may not have been before. Left out: nothing. */
+  puts?(edit: E): readonly Thing[]
+  /** The block or page that it takes away, with what is in it. Left out: none. */
+  takes?(edit: E): string | undefined
+  /** Whether it takes away what any page may use: all of them must be loaded. Left out: it does not. */
+  takesShared?(edit: E): boolean
+  /** What it brings that lies outside of the document. Left out: nothing. */
+  brings?(edit: E): readonly NamedBlob[]
   /** What it does, for people: begins with a capital, has no full stop. */
   words(edit: E, tree: Tree): string
 }

@@ -10,6 +10,7 @@ import { starterProject, viewFor } from '../shelf/starter'
 import { said } from '../words/words'
 import { applyAll, applyEdit, readEdit } from './apply'
 import { type Edit, EditError } from './edit'
+import { touchesInside } from './inside'
 import { type Change, mergeInto } from './merge'
 import { moduleFor } from './registry'
 import { viewEdits } from './views'
@@ -298,9 +299,9 @@ describe('edits', () => {
     const made = { id: 'p1', name: 'Page', path: '/p1', order: 'a1', views: [], sections: [] }
     const inverse = applyEdit(doc, { op: 'page', id: 'p1', page: made })
     const theirs = (page: string): Edit => ({ op: 'change', page, node: 'n', props: { hidden: true } })
-    const { spare } = moduleFor(inverse)
-    expect(spare!(inverse, theirs('home'), doc)).toEqual(inverse)
-    expect(spare!(inverse, theirs('p1'), doc)).toBeUndefined()
+    expect(moduleFor(inverse).takes!(inverse)).toBe('p1')
+    expect(touchesInside(theirs('home'), 'p1', doc)).toBe(false)
+    expect(touchesInside(theirs('p1'), 'p1', doc)).toBe(true)
   })
   test('a view that something is still said for is not removed', () => {
     const doc = sample()

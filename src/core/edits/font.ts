@@ -1,5 +1,6 @@
 /** Puts a family of the project's own in, makes it another, or takes it out: what is set in it is then set in what stands in for it. */
 import * as v from 'valibot'
+import { fontBlobs } from '../document/named-blobs'
 import { problemOfFamily } from '../document/own-families'
 import { MAX_FAMILIES, OwnFamilySchema } from '../document/schema'
 import { IdSchema } from '../properties/values'
@@ -28,6 +29,11 @@ export const font: EditModule<FontEdit> = {
   spare: (inverse, over) => (over.op === 'font' && over.id === inverse.id ? undefined : inverse),
   merge: (first, second) => (first.id === second.id ? second : undefined),
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: () => [],
+  puts: ({ id, font }) => (font ? [{ what: 'family' as const, id }] : []),
+  brings: ({ font }) => (font ? fontBlobs(font) : []),
   words: ({ id, font }, tree) => {
     const before = tree.fonts.find((each) => each.id === id)
     return font ? `Font ${quoted(font.family)}` : `Take out the font ${quoted(before?.family ?? id)}`

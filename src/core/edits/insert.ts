@@ -5,6 +5,7 @@ import { IdSchema } from '../properties/values'
 import type { InsertEdit, RemoveEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
+import { blocksIn, needsOf, rebound } from './references'
 import { nameOf, quoted } from './words'
 
 export const insert: EditModule<InsertEdit, RemoveEdit> = {
@@ -21,5 +22,10 @@ export const insert: EditModule<InsertEdit, RemoveEdit> = {
   },
 
   blocks: ({ parent }) => [parent],
+  touches: ({ tree }) => [tree.id],
+  within: ({ parent }) => [parent],
+  needs: ({ tree }) => needsOf(tree),
+  rebind: (edit, tokens) => ({ ...edit, tree: rebound(edit.tree, tokens) }),
+  puts: ({ tree }) => blocksIn(tree),
   words: ({ parent, tree }, now) => `New ${quoted(tree.name)} in ${nameOf(now, parent)}`,
 }

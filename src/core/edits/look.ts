@@ -4,6 +4,7 @@ import { KeptLookSchema, MAX_LOOKS } from '../document/schema'
 import { IdSchema } from '../properties/values'
 import type { LookEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
+import { needsOf, rebound } from './references'
 import { quoted } from './words'
 
 export const look: EditModule<LookEdit> = {
@@ -23,6 +24,10 @@ export const look: EditModule<LookEdit> = {
   spare: (inverse, over) => (over.op === 'look' && over.id === inverse.id ? undefined : inverse),
   merge: (first, second) => (first.id === second.id ? second : undefined),
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: ({ look }) => needsOf(look),
+  rebind: (edit, tokens) => ({ ...edit, look: rebound(edit.look, tokens) }),
   words: ({ id, look }, tree) => {
     const before = tree.looks.find((each) => each.id === id)
     return look

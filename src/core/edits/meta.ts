@@ -36,6 +36,9 @@ export const meta: EditModule<MetaEdit> = {
   merge: (first, second) => (first.node === second.node ? { ...first, ...second } : undefined),
   place: ({ node }) => `meta ${node}`,
   blocks: ({ node }) => [node],
+  touches: ({ node }) => [node],
+  within: ({ node }) => [node],
+  needs: () => [],
 
   words({ node, name, locked }, tree) {
     const parts = name === undefined ? [] : [`is named ${quoted(name)}`]

@@ -33,5 +33,8 @@ export const move: EditModule<MoveEdit> = {
   spare: (inverse, over) => (over.op === 'move' && over.node === inverse.node ? undefined : inverse),
   merge: (first, second) => (first.node === second.node ? second : undefined),
   blocks: ({ node, parent }) => [node, parent],
+  touches: ({ node }) => [node],
+  within: ({ node, parent }) => [node, parent],
+  needs: () => [],
   words: ({ node, parent }, tree) => `Move ${nameOf(tree, node)} in ${nameOf(tree, parent)}`,
 }

@@ -68,5 +68,8 @@ export const pageMeta: EditModule<PageMetaEdit> = {
   merge: (first, second) =>
     first.id === second.id ? { ...first, set: { ...first.set, ...second.set } } : undefined,
   blocks: ({ id }) => [id],
+  touches: ({ id }) => [id],
+  within: () => [],
+  needs: () => [],
   words: ({ id, set }, tree) => `Page ${nameOf(tree, id)}: ${plainlySet(set)}`,
 }

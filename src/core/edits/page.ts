@@ -7,9 +7,9 @@ import { PageOwnSchema } from '../document/schema'
 import { IdSchema } from '../properties/values'
 import type { PageEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
-import { touchesInside } from './inside'
 import { pageIn } from './need'
 import { checkPlace } from './page-meta'
+import { blocksIn, needsOf, rebound } from './references'
 import { nameOf, quoted } from './words'
 
 export const page: EditModule<PageEdit> = {
@@ -44,13 +44,12 @@ export const page: EditModule<PageEdit> = {
     return path === edit.page.path ? edit : { ...edit, page: { ...edit.page, path } }
   },
 
-  spare(inverse, over, now) {
-    const theirs =
-      over.op === 'page-meta' ? over.id : over.op === 'aid' || over.op === 'change' ? over.page : undefined
-    const kept = theirs === inverse.id || touchesInside(over, inverse.id, now)
-    return inverse.page === null && kept ? undefined : inverse
-  },
-
   blocks: ({ id }) => [id],
+  touches: ({ id }) => [id],
+  within: () => [],
+  needs: ({ page }) => needsOf(page),
+  rebind: (edit, tokens) => ({ ...edit, page: rebound(edit.page, tokens) }),
+  puts: ({ id, page }) => (page ? [{ what: 'block' as const, id }, ...page.sections.flatMap(blocksIn)] : []),
+  takes: ({ id, page }) => (page === null ? id : undefined),
   words: ({ id, page }, tree) => (page ? `New page ${quoted(page.name)}` : `Delete page ${nameOf(tree, id)}`),
 }

@@ -3,6 +3,7 @@ import type { Draft } from '../document/draft'
 import type { Tree } from '../document/tree'
 import { applyTo } from './apply'
 import type { Edit } from './edit'
+import { moduleFor } from './registry'
 
 /** Thrown when an edit brings here what lies on an absent page: that has to be there first. */
 export class Absent extends Error {
@@ -19,30 +20,25 @@ const isHere = (tree: Tree, id: string) => tree.nodes.has(id) && !tree.absent.ha
  */
 export function applyPartly(draft: Draft, edit: Edit): Edit | undefined {
   if (draft.absent.size === 0) return applyTo(draft, edit)
-  switch (edit.op) {
-    case 'set':
-    case 'meta':
-    case 'remove':
-      return isHere(draft, edit.node) ? applyTo(draft, edit) : undefined
-    case 'text':
-      return isHere(draft, edit.page ?? edit.node) ? applyTo(draft, edit) : undefined
-    case 'insert':
-      return isHere(draft, edit.parent) ? applyTo(draft, edit) : undefined
-    case 'change':
-    case 'aid':
-      return draft.absent.has(edit.page) ? undefined : applyTo(draft, edit)
-    case 'move':
-      return move(draft, edit)
-    default:
-      return applyTo(draft, edit)
-  }
+  const { within } = moduleFor(edit)
+  const blocks = within(edit)
+  const here = blocks.filter((id) => isHere(draft, id))
+  if (here.length === blocks.length) return applyTo(draft, edit)
+  if (here.length === 0) return undefined
+  // From one page to another: it goes from here, or comes.
+  const [moved] = blocks
+  if (here[0] !== moved) throw new Absent(`${moved} comes from a page that is not here`)
+  return applyTo(draft, { op: 'remove', node: moved! })
 }
 
-function move(draft: Draft, edit: Extract<Edit, { op: 'move' }>): Edit | undefined {
-  const from = isHere(draft, edit.node)
-  const to = isHere(draft, edit.parent)
-  if (from && to) return applyTo(draft, edit)
-  if (from) return applyTo(draft, { op: 'remove', node: edit.node })
-  if (to) throw new Absent(`${edit.node} comes from a page that is not here`)
-  return undefined
+/** Whether an edit is about a page that is not here, or takes away what one may hold or use. */
+export function needsAbsent(edit: Edit, { absent }: Tree): boolean {
+  if (absent.size === 0) return false
+  const { within, takes, takesShared } = moduleFor(edit)
+  const taken = takes?.(edit)
+  return (
+    within(edit).some((id) => absent.has(id)) ||
+    (taken !== undefined && absent.has(taken)) ||
+    (takesShared?.(edit) ?? false)
+  )
 }

@@ -53,6 +53,9 @@ export const project: EditModule<ProjectEdit> = {
   // An icon's picture must be there before.
   place: ({ about }) => (about?.icon ? undefined : 'project'),
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: () => [],
   words: ({ name, about }) =>
     name !== undefined
       ? `The project is named ${quoted(name)}`

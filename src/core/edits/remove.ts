@@ -3,7 +3,6 @@ import * as v from 'valibot'
 import { IdSchema } from '../properties/values'
 import type { InsertEdit, RemoveEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
-import { touchesInside } from './inside'
 import { blockIn } from './need'
 import { nameOf } from './words'
 
@@ -23,9 +22,10 @@ export const remove: EditModule<RemoveEdit, InsertEdit> = {
   // Somebody else took it away, or what it was in: that is what was wanted.
   rebase: (edit, _over, { gone }) => (gone('block', edit.node) ? undefined : edit),
 
-  // What somebody else put into a block of mine, or changed in it, does not go with it.
-  spare: (inverse, over, now) => (touchesInside(over, inverse.node, now) ? undefined : inverse),
-
   blocks: ({ node }) => [node],
+  touches: () => [],
+  within: ({ node }) => [node],
+  needs: () => [],
+  takes: ({ node }) => node,
   words: ({ node }, tree) => `Remove ${nameOf(tree, node)}`,
 }

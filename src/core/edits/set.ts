@@ -15,6 +15,7 @@ import { IdSchema } from '../properties/values'
 import type { PropChanges, SetEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn } from './need'
+import { needsOf, rebound } from './references'
 import { nameOf, placeOf, setWords } from './words'
 
 const same = (one: SetEdit, other: { op: string }): other is SetEdit =>
@@ -120,6 +121,10 @@ export const set: EditModule<SetEdit> = {
     Object.hasOwn(props, 'asset') || Object.hasOwn(props, 'words') ? undefined : `set ${node} ${view ?? ''}`,
 
   blocks: ({ node }) => [node],
+  touches: ({ node }) => [node],
+  within: ({ node }) => [node],
+  needs: ({ props }) => needsOf(props),
+  rebind: (edit, tokens) => ({ ...edit, props: rebound(edit.props, tokens) }),
 
   words({ node, view, props }, tree) {
     const values = setWords(props)

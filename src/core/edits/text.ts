@@ -17,6 +17,7 @@ import { withChange } from './change'
 import type { Edit, TextEdit, WordsPlace } from './edit'
 import { type EditModule, refuse } from './edit-module'
 import { blockIn, pageIn } from './need'
+import { needsOf, rebound } from './references'
 import { nameOf, placeOf, quoted } from './words'
 
 /** Most steps of one edit. */
@@ -167,6 +168,10 @@ export const text: EditModule<TextEdit> = {
   place: (edit) => `text ${placeOf(edit)}`,
 
   blocks: ({ node, page }) => (page === undefined ? [node] : [page]),
+  touches: ({ node, page }) => (page === undefined ? [node] : [page, node]),
+  within: ({ node, page }) => [page ?? node],
+  needs: ({ steps }) => needsOf(steps),
+  rebind: (edit, tokens) => ({ ...edit, steps: rebound(edit.steps, tokens) }),
 
   words: (edit, tree) => `${nameOf(tree, edit.node)}: words ${changeWords(edit)}`,
 }

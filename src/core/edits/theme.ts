@@ -44,6 +44,9 @@ export const theme: EditModule<ThemeEdit> = {
       ? { ...first, theme: second.theme }
       : undefined,
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: () => [],
   words: ({ id, theme }, tree) => {
     const before = tree.themes.find((each) => each.id === id)
     if (theme === null) return `Remove the theme ${quoted(before?.name ?? id)}`

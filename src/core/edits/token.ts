@@ -6,6 +6,7 @@ import type { Tree } from '../document/tree'
 import { isInherited } from '../properties/inherited'
 import type { TokenEdit } from './edit'
 import { type EditModule, refuse } from './edit-module'
+import { needsOf, rebound } from './references'
 import { quoted } from './words'
 
 /** Longest token, as JSON. */
@@ -85,5 +86,11 @@ export const token: EditModule<TokenEdit> = {
   spare: (inverse, over) => (over.op === 'token' && over.name === inverse.name ? undefined : inverse),
   merge: (first, second) => (first.name === second.name && second.token !== null ? second : undefined),
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: ({ token }) => needsOf(token),
+  rebind: (edit, tokens) => ({ ...edit, token: rebound(edit.token, tokens) }),
+  puts: ({ name, token }) => (token === null ? [] : [{ what: 'token' as const, id: name }]),
+  takesShared: ({ token }) => token === null,
   words: ({ name, token }) => (token ? `Token ${quoted(name)}` : `Take away the token ${quoted(name)}`),
 }

@@ -109,6 +109,11 @@ export const views: EditModule<ViewsEdit> = {
   },
 
   blocks: () => [],
+  touches: () => [],
+  within: () => [],
+  needs: () => [],
+  puts: ({ change }) => Object.keys(change).map((id) => ({ what: 'view' as const, id })),
+  takesShared: ({ change }) => Object.values(change).includes(null),
 
   words: ({ change }, tree) =>
     Object.entries(change)

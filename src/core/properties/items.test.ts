@@ -67,7 +67,7 @@ describe('items', () => {
     const mine = applyEdit(doc, paint({ a: color('a0', '#aaaaaa'), c: color('a2', '#cccccc') }))
     const theirs = paint({ a: color('a0', '#bbbbbb') })
     applyEdit(doc, theirs)
-    const left = set.spare!(mine as never, theirs, doc)!
+    const left = set.spare!(mine as never, theirs)!
     expect(left.props).toEqual({ fills: { c: null } })
     applyEdit(doc, left)
     expect(fills(doc)).toEqual([['a', '#bbbbbb']])

@@ -1,6 +1,7 @@
 /** What was done here, to be undone and done again. Only one's own, and of it only what still stands. */
 import type { Tree } from '../document/tree'
 import type { Edit } from '../edits/edit'
+import { touchesInside } from '../edits/inside'
 import type { Change } from '../edits/merge'
 import { moduleFor } from '../edits/registry'
 import type { TextRebase } from '../edits/text-rebase'
@@ -37,8 +38,12 @@ export class History {
   spare(over: Edit, now: Tree, isSaved: (change: Change) => boolean) {
     for (const change of this.changes()) {
       if (!change.inverse || !isSaved(change)) continue
-      const { spare } = moduleFor(change.inverse)
-      if (spare) change.inverse = spare(change.inverse, over, now)
+      const { inverse } = change
+      const { spare, takes } = moduleFor(inverse)
+      const taken = takes?.(inverse)
+      // What somebody else put into a block of mine, or changed in it, does not go with it.
+      if (taken !== undefined && touchesInside(over, taken, now)) change.inverse = undefined
+      else if (spare) change.inverse = spare(inverse, over)
     }
   }
 

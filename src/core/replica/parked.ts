@@ -81,6 +81,41 @@ export function park(
   return out
 }
 
+/** What a step that is taken back would put into the project, and has no place for any more: a block whose parent is gone, a page. */
+export function parkInverse(
+  inverse: Edit,
+  reason: string,
+  now: Tree,
+  who: { by: string; at: number; makeId: () => string },
+): Parked | undefined {
+  const [first] = now.allPages()
+  if (!first) return undefined
+  const { id, name, path } = first
+  const parked = {
+    id: who.makeId(),
+    by: who.by,
+    at: who.at,
+    reason,
+    words: [wordsOf(inverse, now)],
+    edits: [inverse],
+  }
+  if (inverse.op === 'insert') {
+    const { tree, parent } = inverse
+    return { ...parked, block: { tree, parent, page: { id, name, path } } }
+  }
+  if (inverse.op !== 'page' || !inverse.page) return undefined
+  const { sections, ...own } = inverse.page
+  const tree: NodeTree = {
+    id: own.id,
+    kind: 'page',
+    name: own.name,
+    order: own.order,
+    props: {},
+    children: sections,
+  }
+  return { ...parked, block: { tree, parent: null, page: { id: own.id, name: own.name, path: own.path } } }
+}
+
 /** Without values for views and pictures that are not there any more. */
 function fitted(tree: NodeTree, doc: Tree): NodeTree {
   const without = (props: Props): Props => {

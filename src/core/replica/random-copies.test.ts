@@ -110,8 +110,8 @@ test('whatever copies do, in whatever order they hear of it: all see what the se
         const replica = copies[who]!
         if (what === 'sync') parked.push(...sync(log, replica))
         else if (what === 'hear') parked.push(...replica.receive(log.batches))
-        else if (what === 'undo') replica.undo()
-        else if (what === 'redo') replica.redo()
+        else if (what === 'undo') parked.push(...replica.undo().parked)
+        else if (what === 'redo') parked.push(...replica.redo().parked)
         else {
           try {
             const edit = someEdit(replica.doc, 'xyz'[who]!, numbers)

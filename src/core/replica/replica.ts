@@ -14,8 +14,10 @@ import { moduleOf } from '../edits/registry'
 import { tiedTo } from '../edits/text'
 import { TextRebase } from '../edits/text-rebase'
 import { History, type Step } from './history'
-import { type Lost, type Parked, park } from './parked'
+import { boundTo, withWhatIsThere } from './meet'
+import { type Lost, type Parked, park, parkInverse } from './parked'
 import { Meanwhile } from './since'
+import { parkTaken, type Taken, taking } from './taken'
 
 /** A batch as the server has it; `after`: the key of the batch before it, or ''. */
 export type SavedBatch = {
@@ -32,6 +34,9 @@ export type PendingBatch = { key: string; by: string; at: number; changes: Chang
 type Recent = Pick<PendingBatch, 'key' | 'by' | 'changes'>
 /** A batch left by a copy that is gone. */
 export type LeftBatch = Pick<PendingBatch, 'key' | 'at'> & { changes: readonly Pick<Change, 'id' | 'edit'>[] }
+
+/** `problem`: what could not be taken back, in words; left out when all of the step was. `parked`: blocks that have no place to come back to. */
+export type TakenBack = { problem?: string; parked: Parked[] }
 
 /** Changes in one batch, so that neither a request nor a record in a store grows without bound. */
 const MOST_CHANGES = 500
@@ -65,12 +70,11 @@ export class Replica {
     this.enqueue(changes, this.history.begin(label, gesture))
   }
 
-  /** @returns what could not be taken back, in words; nothing when all of the step was */
-  undo(): string | undefined {
+  undo(): TakenBack {
     return this.takeBack(this.history.undos, this.history.redos)
   }
 
-  redo(): string | undefined {
+  redo(): TakenBack {
     return this.takeBack(this.history.redos, this.history.undos)
   }
 
@@ -84,9 +88,11 @@ export class Replica {
     return changes
   }
 
-  private takeBack(from: Step[], to: Step[]): string | undefined {
+  private takeBack(from: Step[], to: Step[]): TakenBack {
     const step = from.pop()
-    if (!step) return undefined
+    if (!step) return { parked: [] }
+    const { by, now, makeId } = this.who
+    const parked: Parked[] = []
     const draft = new Draft(this.doc)
     const changes: Change[] = []
     let problem: string | undefined
@@ -94,13 +100,16 @@ export class Replica {
       if (!inverse) problem ??= 'somebody else has changed it since'
       else {
         try {
-          const edit = tiedTo(draft, inverse)
+          const edit = tiedTo(draft, withWhatIsThere(draft, inverse))
           changes.push({ id: this.who.makeId(), edit, inverse: applyTo(draft, edit) })
         } catch (error) {
           if (!(error instanceof EditError)) throw error
           const about = moduleOf(inverse.op)?.blocks(inverse)[0]
           const isGone = about !== undefined && !draft.nodes.has(about)
           problem ??= isGone ? 'somebody else has removed what it changed' : error.message
+          // A block that cannot come back to where it was comes back elsewhere, or later.
+          const aside = parkInverse(inverse, problem, draft, { by, at: now(), makeId })
+          if (aside) parked.push(aside)
         }
       }
     }
@@ -110,7 +119,7 @@ export class Replica {
       this.enqueue(changes, done)
       to.push(done)
     }
-    return problem
+    return { ...(problem === undefined ? {} : { problem }), parked }
   }
 
   private enqueue(changes: Change[], step: Step) {
@@ -189,7 +198,7 @@ export class Replica {
       const inverse = applyPartly(draft, edit)
       // On a page that is not here: nothing of this copy's is about it.
       if (!inverse) continue
-      meanwhile.applied(inverse)
+      meanwhile.applied({ by: batch.by, edit }, inverse)
       foreign.push(edit)
       changes.push({ id: '', edit, inverse })
       this.history.spare(edit, draft, (change) => !waiting.has(change))
@@ -313,9 +322,13 @@ export class Replica {
       if (!anew) this.takeOff(draft)
       change(draft, meanwhile, foreign)
       const texts = TextRebase.over(foreign)
-      const put = this.putOn(draft, meanwhile, foreign, lost, texts)
+      const aside: Taken[] = []
+      const put = this.putOn(draft, meanwhile, foreign, lost, aside, texts)
       const { by, now, makeId } = this.who
-      const parked = park(lost, this.doc, draft, { by, at: now(), makeId })
+      const parked = [
+        ...park(lost, this.doc, draft, { by, at: now(), makeId }),
+        ...aside.flatMap((taken) => parkTaken(taken, { at: now(), makeId })),
+      ]
       this.doc.accept(draft)
       if (!texts.isIdle) this.history.moveTexts(texts, put)
       this.settle(put)
@@ -337,6 +350,7 @@ export class Replica {
     since: Meanwhile,
     foreign: readonly Edit[],
     lost: Lost[],
+    aside: Taken[],
     texts: TextRebase,
   ): Put {
     const put = new Map<Change, { edit: Edit; inverse: Edit }>()
@@ -348,7 +362,10 @@ export class Replica {
         if (rebase) for (const over of foreign) edit = edit && rebase(edit, over, since)
         // Nothing left: what was wanted is so already.
         if (!edit) continue
-        put.set(change, { edit, inverse: applyTo(draft, edit) })
+        const bound = boundTo(edit, since)
+        const taken = taking(bound, draft, since)
+        put.set(change, { edit: bound, inverse: applyTo(draft, bound) })
+        if (taken) aside.push(taken)
       } catch (error) {
         if (!(error instanceof EditError)) throw error
         lost.push({ change, reason: error.message })

@@ -77,7 +77,7 @@ export function sync(log: Log, replica: Replica): Parked[] {
     const edits = batch.changes.map((change) => change.edit)
     const { refused } = rehearse(log.doc, edits)
     if (refused.length > 0) parked.push(...replica.refuse(batch.key, refused))
-    else expect(replica.acknowledge(batch.key, log.append(batch.key, edits, 'x').revision)).toBe(true)
+    else expect(replica.acknowledge(batch.key, log.append(batch.key, edits, batch.by).revision)).toBe(true)
   }
   return parked
 }

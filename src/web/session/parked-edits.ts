@@ -11,6 +11,8 @@ export class ParkedEdits {
     private readonly project: string,
     private readonly ports: Ports,
     private readonly changed: () => void,
+    /** Others have set something aside. */
+    private readonly found: (parked: readonly Parked[]) => void,
   ) {}
 
   /** Oldest first. */
@@ -25,13 +27,15 @@ export class ParkedEdits {
     const stored = await wire.parked(this.project).catch(() => [])
     for (const { id } of stored) this.uploaded.add(id)
     const ids = new Set(this.parked.map((each) => each.id))
+    const found: Parked[] = []
     for (const each of [...stored, ...kept]) {
       if (ids.has(each.id)) continue
       ids.add(each.id)
-      this.parked = [...this.parked, each]
+      found.push(each)
     }
-    this.parked = this.parked.toSorted((a, b) => a.at - b.at)
+    this.parked = [...this.parked, ...found].toSorted((a, b) => a.at - b.at)
     this.upload()
+    if (found.length > 0) this.found(found)
   }
 
   /** Parked just now; who calls has kept them in this browser. */

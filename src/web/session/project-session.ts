@@ -5,9 +5,10 @@
 import { nanoid } from 'nanoid'
 import { Document } from '../../core/document/document'
 import { type Edit, EditError } from '../../core/edits/edit'
+import { needsAbsent } from '../../core/edits/partly'
 import type { Step } from '../../core/replica/history'
 import type { Parked } from '../../core/replica/parked'
-import { type LeftBatch, Replica } from '../../core/replica/replica'
+import { type LeftBatch, Replica, type TakenBack } from '../../core/replica/replica'
 import { AbsentPages } from './absent-pages'
 import { Courier, type Sender } from './courier'
 import { Keep } from './keep'
@@ -32,6 +33,8 @@ export type SaveState = {
 /** A gesture's changes are kept and sent when this long nothing followed, or at the latest after `LATEST`; ms. */
 const SOON = 150
 const LATEST = 1000
+/** When it is looked for what others have set aside, after theirs has come, ms. */
+const ASIDE = 1500
 /** The history is kept when it has rested this long, ms. */
 const REMEMBER = 400
 
@@ -71,7 +74,10 @@ export class ProjectSession implements Sender {
   ) {
     const changed = () => this.changed()
     this.writeAhead = new WriteAhead(id, ports.tabs.id, ports.keep, changed)
-    this.parked = new ParkedEdits(id, ports, changed)
+    this.parked = new ParkedEdits(id, ports, changed, (found) => {
+      if (found.some(({ by }) => by === ports.tabs.id)) this.tellAside(found)
+      this.changed()
+    })
     this.pictures = new Pictures(ports.wire, ports.keep, changed)
     this.courier = new Courier(id, replica, ports.wire, this.timers, this.pictures, this)
     this.pages = new AbsentPages(
@@ -203,10 +209,15 @@ export class ProjectSession implements Sender {
     this.changed()
   }
 
-  private takeBack(word: string, label: string | undefined, way: () => string | undefined) {
+  private takeBack(word: string, label: string | undefined, way: () => TakenBack) {
     if (label === undefined) return
-    const problem = way()
-    if (problem) this.notice = `“${label}” cannot be ${word} in full: ${problem}`
+    const { problem, parked } = way()
+    if (parked.length > 0) {
+      this.parked.add(parked)
+      void this.keep(parked)
+    }
+    const kept = parked.length > 0 ? '; it is kept under “Set aside”' : ''
+    if (problem) this.notice = `“${label}” cannot be ${word} in full: ${problem}${kept}`
     this.done(false)
   }
 
@@ -284,7 +295,10 @@ export class ProjectSession implements Sender {
   moved(document: boolean, parked: readonly Parked[]) {
     void this.keep(parked)
     this.park(parked)
-    if (document) this.changed(true)
+    if (!document) return
+    this.changed(true)
+    // Who took something away has perhaps set aside what was done in it.
+    this.timers.after('set aside', ASIDE, () => void this.parked.recover())
   }
 
   stateChanged() {
@@ -298,10 +312,19 @@ export class ProjectSession implements Sender {
   private park(parked: readonly Parked[]) {
     if (parked.length === 0) return
     this.parked.add(parked)
-    const [first] = parked
-    const more = parked.length > 1 ? `, and ${parked.length - 1} more` : ''
-    this.notice = `a change of yours does not fit any more (${first!.reason})${more}; it is kept under “Set aside”`
+    this.tellAside(parked)
     this.changed(true)
+  }
+
+  /** Says what was set aside: one's own that does not fit any more, or was taken away unseen; and others' that was taken away from here. */
+  private readonly tellAside = (parked: readonly Parked[]) => {
+    const own = parked.filter(({ by }) => by === this.ports.tabs.id)
+    const [first] = own
+    const more = own.length > 1 ? `, and ${own.length - 1} more` : ''
+    if (first)
+      this.notice = `a change of yours does not fit any more (${first.reason})${more}; it is kept under “Set aside”`
+    else
+      this.notice = `somebody else had changed “${parked[0]!.block?.tree.name}”, which you removed; their work is kept under “Set aside”`
   }
 
   close() {
@@ -314,17 +337,4 @@ export class ProjectSession implements Sender {
     this.ended.abort()
     this.timers.end()
   }
-}
-
-/** Whether an edit is about a page that is not here, or takes away what one may hold or use. */
-function needsAbsent(edit: Edit, doc: Document): boolean {
-  const { absent } = doc
-  if (absent.size === 0) return false
-  if (edit.op === 'insert') return absent.has(edit.parent)
-  if (edit.op === 'move') return absent.has(edit.parent)
-  if (edit.op === 'aid') return absent.has(edit.page)
-  if (edit.op === 'asset') return edit.asset === null
-  if (edit.op === 'token') return edit.token === null
-  if (edit.op === 'page') return edit.page === null && absent.has(edit.id)
-  return edit.op === 'views' && Object.values(edit.change).some((values) => values === null)
 }
