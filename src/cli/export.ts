@@ -9,8 +9,8 @@ import { pageFileName, slug } from '../core/handoff/names'
 import { pageSvg } from '../core/handoff/svg/page'
 import { writeTokensFile } from '../core/tokens/tokens-file'
 import { harmless } from '../server/clean-svg'
-import { siteBytes } from '../server/handoff'
 import { layoutPage } from '../server/pictures'
+import { handOff } from './hand-off'
 import { openPrinter, type Printed, type Printer } from './print'
 import { needPictures, numberOption, openFile, pathFrom, Refusal, readArgs } from './refusal'
 
@@ -18,7 +18,7 @@ type Files = Map<string, string | Uint8Array>
 /** `theme`: an id. */
 type Options = { mark: boolean; scale: number; theme: string | undefined }
 const KINDS: Record<string, (opened: Opened, options: Options) => Promise<Files>> = {
-  html: async ({ document, blobs }, { mark, theme }) => siteBytes(document, blobs, { mark, theme }),
+  html: async ({ document, blobs }, { mark, theme }) => handOff(document, blobs, { mark, theme }),
   svg: (opened, { theme }) =>
     eachView(opened, 'svg', theme, async ({ doc, layout, blobs }) => pageSvg(doc, layout, blobs)),
   png: (opened, { scale, theme }) =>

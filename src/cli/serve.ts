@@ -5,7 +5,7 @@ import { mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { pino } from 'pino'
+import { type Logger, pino } from 'pino'
 import { namedBlobs } from '../core/document/named-blobs'
 import { openProject } from '../core/document/open'
 import { createApp, listen } from '../server/app'
@@ -60,12 +60,20 @@ export type ServeOptions = {
   hosts?: string[]
 }
 
+/** What is said goes to the terminal, or the file that it is led to; where there is no room for it, it is lost, and nothing else is. */
+function logger(level: string): Logger {
+  const out = pino.destination(1)
+  out.on('error', () => undefined)
+  for (const each of [process.stdout, process.stderr]) each.on('error', () => undefined)
+  return pino({ level }, out)
+}
+
 /** Starts everything. */
 export async function serve(options: ServeOptions): Promise<Running> {
   const { data, databases } = options
   await claimPort(options.port)
   if (data) await claimFolder(data)
-  const log = pino({ level: options.logLevel ?? process.env.LATTICE_LOG ?? 'warn' })
+  const log = logger(options.logLevel ?? process.env.LATTICE_LOG ?? 'warn')
   const database = databases || !data ? undefined : await startMariaDb(data, options.databasePort)
   const pool = openPool(...(databases ?? [database!.address]))
   try {

@@ -17,11 +17,14 @@ import { gateOf } from './gate'
 import type { Pace } from './held'
 import { LIMITS, type Limits } from './limits'
 import { Prints } from './prints'
-import { problemHandler } from './problem'
+import { Problem, problemHandler } from './problem'
 import { Projects } from './projects'
 import { RenditionMaker } from './renditions'
 import { fontRoutes, projectRoutes } from './routes'
 import { Streams } from './stream'
+
+/** What the app has a page for. Whoever asks for anything else, such as /metrics or /ready, is not told that it is there. */
+const PAGES = ['/', '/index.html', '/projects/:id', '/projects/:id/*rest']
 
 /** One that is being done serves all who ask meanwhile. */
 function shared<T>(work: () => Promise<T>): () => Promise<T> {
@@ -128,11 +131,14 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
         },
       }),
     )
-    app.get(/^\/(?!api\/|fonts\/|assets\/).*/, (_, response) => {
+    app.get(PAGES, (_, response) => {
       response.setHeader('Cache-Control', 'no-cache')
       response.sendFile('index.html', { root: WEB })
     })
   }
+  app.use((request: Request) => {
+    throw new Problem(404, 'Not found', `there is nothing at ${request.path}`)
+  })
   app.use(problemHandler(log))
   const edits = editsRoute(projects, gate, log)
   return {
@@ -148,6 +154,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
       covers.end()
       prints.end()
       renditions.end()
+      projects.svg.end()
     },
   }
 }

@@ -39,15 +39,17 @@ test('each who asks has their own answer; what fails fails alone', async () => {
   beside.end()
 })
 
-test('when it ends, or takes too long, whoever waits is told; the next finds it there again', async () => {
+test('when it ends, or takes too long, whose work it was is told; who waits behind has their answer from the next one', async () => {
   const beside = new Beside<string>(script, 'works', patience)
   const waits = beside.ask('end')
   const behind = beside.ask('behind')
   await expect(waits).rejects.toThrow('the process that works ended')
-  await expect(behind).rejects.toThrow('the process that works ended')
+  expect(text(await behind)).toBe('BEHIND')
   expect(text(await beside.ask('again'))).toBe('AGAIN')
   beside.end()
   const hasty = new Beside<string>(script, 'works', 50)
-  await expect(hasty.ask('wait')).rejects.toThrow('the process that works ended')
+  const [slow, quick] = [hasty.ask('wait'), hasty.ask('quick')]
+  await expect(slow).rejects.toThrow('the process that works ended')
+  expect(text(await quick)).toBe('QUICK')
   hasty.end()
 })

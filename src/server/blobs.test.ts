@@ -10,6 +10,7 @@ import { said } from '../core/words/words'
 import { openType, woff2 } from './fonts'
 import { collect } from './housekeeping'
 import { cover } from './pictures'
+import { SvgReader } from './svg-reader'
 import { type TestServer, testServer } from './test-server'
 
 let running: TestServer
@@ -263,7 +264,10 @@ describe('collecting', () => {
     await running.ask(`/projects/${trash}`, 'DELETE')
     await running.ask(`/projects/${id}/parked/aside`, 'PUT', {
       id: 'aside',
+      by: 'tab-one',
       at: 1,
+      reason: 'gone',
+      words: [],
       edits: [assetEdit('pic', aside)],
     })
     // Young ones are kept: an edit that names them may be on its way.
@@ -283,4 +287,65 @@ describe('collecting', () => {
     expect(await isThere(aside)).toBe(false)
     expect(await isThere(replaced)).toBe(true)
   })
+})
+
+describe('what is hard to read', () => {
+  const nested = (levels: number) =>
+    new TextEncoder().encode(
+      `<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(levels)}${'</g>'.repeat(levels)}</svg>`,
+    )
+
+  test('is refused after a while, and meanwhile everybody else is answered', async () => {
+    const reader = new SvgReader(1500)
+    const order: string[] = []
+    // An honest one first: the process is up.
+    expect(
+      await reader.isClean('<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0h1"></path></svg>'),
+    ).toBe(true)
+    const hard = reader.isClean(new TextDecoder().decode(nested(4000))).then(
+      () => 'read',
+      (error: unknown) => {
+        order.push('refused')
+        return error
+      },
+    )
+    const behind = reader.isClean('<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>')
+    await running.ask('/health').then(() => order.push('answered'))
+    expect(await hard).toMatchObject({ status: 422, title: 'Cannot be read' })
+    expect(order).toEqual(['answered', 'refused'])
+    // What came behind it is read all the same.
+    expect(await behind).toBe(false)
+    reader.end()
+  })
+})
+
+test('a size that was announced wrong does not block the right bytes', async () => {
+  const bytes = svg('#a1b2c3')
+  const hash = hashOf(bytes)
+  expect(
+    (await running.ask(`/blobs/${hash}`, 'POST', { type: 'image/svg+xml', size: bytes.length + 9 })).status,
+  ).toBe(200)
+  expect((await running.ask(`/blobs/${hash}`, 'POST', { type: 'image/png', size: 5 })).status).toBe(200)
+  const { answer } = await running.sendBlob(bytes, 'image/svg+xml')
+  expect(answer).toMatchObject({ status: 200, body: { complete: true } })
+  // Once it is whole nothing that is said changes it.
+  expect((await running.ask(`/blobs/${hash}`, 'POST', { type: 'image/png', size: 5 })).body).toMatchObject({
+    complete: true,
+    size: bytes.length,
+  })
+})
+
+test('what is begun and never finished is bounded, and goes after a while', async () => {
+  const begin = (i: number) =>
+    running.ask(`/blobs/${hashOf(new TextEncoder().encode(`never ${i}`))}`, 'POST', {
+      type: 'image/png',
+      size: 40_000_000,
+    })
+  const statuses: number[] = []
+  for (let i = 0; i < 52; i++) statuses.push((await begin(i)).status)
+  expect(statuses.filter((status) => status === 200).length).toBeLessThanOrEqual(50)
+  expect(statuses.at(-1)).toBe(429)
+  await running.pool.query('UPDATE blobs SET touched_at = touched_at - INTERVAL 3 HOUR WHERE complete = 0')
+  await collect(running.pool)
+  expect((await begin(60)).status).toBe(200)
 })

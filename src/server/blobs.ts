@@ -6,7 +6,6 @@ import { sizeInHead, sizeProblem } from '../core/blobs/picture-head'
 import { type PictureType, typeOfPicture } from '../core/blobs/picture-type'
 import { FONT_TYPE, MOST_FONT } from '../core/document/schema'
 import { unpackedSize } from '../core/text/font-file'
-import { isClean } from './clean-svg'
 import * as sql from './db/blobs.sql'
 import { Problem } from './problem'
 
@@ -17,13 +16,26 @@ export type BlobState = { type: string; size: number; complete: boolean; parts: 
 /** What the document names. */
 type Named = { hash: string; type: string; size: number }
 
+/** Bytes of what is begun and not finished, of all who send, before no more is begun. */
+const MOST_BEGUN = 2_000_000_000
+
 export class BlobStore {
-  constructor(private readonly pool: Pool) {}
+  /** @param isClean whether an SVG picture does no harm; throws Problem when that cannot be found out */
+  constructor(
+    private readonly pool: Pool,
+    private readonly isClean: (svg: string) => Promise<boolean>,
+  ) {}
 
   /** Says that a blob is wanted: begins it, or keeps one that is there. @throws Problem 422 */
   async begin({ hash, type, size }: Named): Promise<BlobState> {
     if (size > MOST_BLOB)
       throw new Problem(422, 'Too large', `a picture may be ${MOST_BLOB / 1_000_000} MB, this one is larger`)
+    const known = await sql.findBlob(this.pool, hash)
+    // What was announced otherwise before was announced wrong by one of the two: the bytes will tell.
+    if (known && known.complete === 0 && (known.size !== size || known.type !== type))
+      await sql.dropIncomplete(this.pool, hash)
+    if (!known && (await sql.begunBytes(this.pool)) + size > MOST_BEGUN)
+      throw new Problem(429, 'Too much begun', 'too many pictures are on their way at once; try again later')
     await sql.touchBlob(this.pool, hash, type, size)
     return this.settled((await sql.findBlob(this.pool, hash))!)
   }
@@ -61,7 +73,11 @@ export class BlobStore {
   /** @throws Problem 422 when the bytes are not what they were said to be: then they go */
   private async complete({ hash, type, size }: Named) {
     const bytes = await this.joined(hash, size)
-    const reason = await refusalOf(bytes, { hash, type, size })
+    const reason = await refusalOf(bytes, { hash, type }, this.isClean).catch(async (error: unknown) => {
+      // Sent again it would be no easier to read.
+      if (error instanceof Problem) await sql.dropIncomplete(this.pool, hash)
+      throw error
+    })
     if (reason) {
       await sql.dropIncomplete(this.pool, hash)
       throw new Problem(422, 'Not what was said', reason)
@@ -125,7 +141,11 @@ function fontRefusal(bytes: Buffer): string | undefined {
   return undefined
 }
 
-async function refusalOf(bytes: Buffer, { hash, type }: Named): Promise<string | undefined> {
+async function refusalOf(
+  bytes: Buffer,
+  { hash, type }: Pick<Named, 'hash' | 'type'>,
+  isClean: (svg: string) => Promise<boolean>,
+): Promise<string | undefined> {
   if (createHash('sha256').update(bytes).digest('hex') !== hash)
     return 'it was damaged on its way: its bytes are not those that were announced; send it again'
   if (type === FONT_TYPE) return fontRefusal(bytes)

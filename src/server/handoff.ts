@@ -6,7 +6,6 @@ import type { Document } from '../core/document/document'
 import { projectArchive } from '../core/document/save'
 import { buildSite, type SiteOptions } from '../core/handoff/site'
 import { fontFile } from '../core/text/families'
-import { cleanPicture } from './clean-svg'
 import { licenceOf, woff2 } from './fonts'
 import { renditionsOf } from './renditions'
 import { type Photograph, webp } from './webp'
@@ -17,7 +16,11 @@ export type Making = SiteOptions & {
   signal?: AbortSignal
 }
 
-/** Every file by path, as bytes. @throws the signal's reason */
+/**
+ * Every file by path, as bytes.
+ * @param blobs SVG pictures among them do no harm: one that is opened by itself is a document of its own
+ * @throws the signal's reason
+ */
 export async function siteBytes(
   doc: Document,
   blobs: Blobs,
@@ -28,11 +31,7 @@ export async function siteBytes(
   const files = new Map<string, Uint8Array>()
   for (const [path, text] of site.text) files.set(path, new TextEncoder().encode(text))
   for (const [path, bytes] of site.pictures) {
-    // A picture that is opened by itself is a document of its own: it must do no harm as one.
-    const clean = path.endsWith('.svg')
-      ? new TextEncoder().encode(await cleanPicture(new TextDecoder().decode(bytes)))
-      : bytes
-    files.set(path, clean)
+    files.set(path, bytes)
   }
   for (const [path, { asset, width }] of site.renditions)
     files.set(path, smaller!.made.get(asset)!.get(width)!)

@@ -1,7 +1,7 @@
 /** What is done from time to time, by any app server: snapshots thinned out, logs compacted, unused blobs collected. */
 import type { Pool } from 'mysql2/promise'
 import type { Logger } from 'pino'
-import { dropUnused, dropUses } from './db/blobs.sql'
+import { dropBegun, dropUnused, dropUses } from './db/blobs.sql'
 import { allProjects, compactLog } from './db/projects.sql'
 import { thinOut } from './snapshots'
 
@@ -9,11 +9,14 @@ import { thinOut } from './snapshots'
 export type Grace = { uses: number; blobs: number }
 const GRACE: Grace = { uses: 3600, blobs: 86_400 }
 const EVERY = 600_000
+/** Seconds after which what was begun and never finished goes; a picture is sent in minutes. */
+const BEGUN = 7200
 /** How long a log is kept whatever snapshots there are, ms: who was away for less goes on where they were. */
 const LOG_KEPT = 86_400_000
 
 /** Takes away blobs that nothing names. */
 export async function collect(pool: Pool, grace: Grace = GRACE) {
+  await dropBegun(pool, BEGUN)
   for (const id of await allProjects(pool)) await dropUses(pool, id, grace.uses)
   while ((await dropUnused(pool, grace.blobs)) > 0);
 }

@@ -1,7 +1,7 @@
 /** A MariaDB server of our own: private data folder, loopback, own port and socket. */
 import { type ChildProcess, execFile, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { createWriteStream, existsSync, type WriteStream } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { mkdir, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
 import { tmpdir, userInfo } from 'node:os'
@@ -9,7 +9,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import mysql from 'mysql2/promise'
 import type { DatabaseAddress } from './db/pool'
-import { ended, keepWords } from './last-words'
+import { ended, keepWords, LogFile } from './last-words'
 
 const run = promisify(execFile)
 const DATABASE = 'just_lattice'
@@ -108,14 +108,14 @@ export async function startMariaDb(
 /** Bytes of the database's own log before a new file is begun; the one before is kept. */
 const MOST_LOG = 10_000_000
 
-async function openLog(folder: string): Promise<WriteStream> {
+async function openLog(folder: string): Promise<LogFile> {
   const path = join(folder, 'mariadb.log')
   const size = await stat(path).then(
     (found) => found.size,
     () => 0,
   )
   if (size > MOST_LOG) await rename(path, `${path}.before`)
-  return createWriteStream(path, { flags: 'a' })
+  return new LogFile(path)
 }
 
 /** Longest wait before a database that ended is started again, ms. */
@@ -129,7 +129,7 @@ class WatchedServer {
   constructor(
     private readonly args: readonly string[],
     private readonly address: DatabaseAddress,
-    private readonly log: WriteStream,
+    private readonly log: LogFile,
     private readonly rest: number,
   ) {}
 
@@ -161,7 +161,7 @@ class WatchedServer {
     this.stopping = true
     const { child } = this
     if (child) await ended(child, () => child.kill('SIGTERM'))
-    await new Promise<void>((resolve) => this.log.end(resolve))
+    await this.log.end()
   }
 }
 

@@ -29,7 +29,7 @@ export function sendProblem(response: ServerResponse, problem: Problem) {
 
 /** Codes with which mysql2 and the server say that the database cannot be reached just now. */
 const UNREACHABLE =
-  /^(ECONNREFUSED|ECONNRESET|ETIMEDOUT|EPIPE|ENOENT|PROTOCOL_CONNECTION_LOST|ER_SERVER_SHUTDOWN|ER_CON_COUNT_ERROR)$/
+  /^(ECONNREFUSED|ECONNRESET|ETIMEDOUT|EPIPE|ENOENT|PROTOCOL_CONNECTION_LOST|ER_SERVER_SHUTDOWN|ER_CON_COUNT_ERROR|ER_UNKNOWN_COM_ERROR)$/
 
 export const isUnreachable = (error: { code?: string; message?: string } | undefined) =>
   UNREACHABLE.test(error?.code ?? '') || /closed state|Pool is closed/.test(error?.message ?? '')

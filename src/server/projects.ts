@@ -17,6 +17,7 @@ import { gone, type Held, HeldDocuments, PACE } from './held'
 import { picturesOn } from './pictures-on'
 import { Problem } from './problem'
 import { thinOut, writeSnapshot } from './snapshots'
+import { SvgReader } from './svg-reader'
 
 /** A project as of a revision; `head`: the key of the batch that made it, or ''. */
 export type ReadProject = { id: string; name: string; revision: number; head: string; file: ProjectFile }
@@ -39,13 +40,15 @@ export class Projects {
   private readonly appends: Appends
   private readonly listeners = new Map<string, Set<Listener>>()
 
+  readonly svg = new SvgReader()
+
   /** @param pace how often snapshots are written */
   constructor(
     readonly pool: Pool,
     pace = PACE,
   ) {
     this.held = new HeldDocuments(pace)
-    this.blobs = new BlobStore(pool)
+    this.blobs = new BlobStore(pool, (svg) => this.svg.isClean(svg))
     this.appends = new Appends(pool, this.held, this.blobs, (id, batch) => this.appended(id, batch))
   }
 

@@ -11,7 +11,6 @@ import type { ProjectFile } from '../core/document/schema'
 import { slug } from '../core/handoff/names'
 import { IdSchema } from '../core/properties/values'
 import { starterProject } from '../core/shelf/starter'
-import { harmless } from './clean-svg'
 import type { Covers } from './covers'
 import { noteUses } from './db/blobs.sql'
 import { dismissParked, insertParked, isDismissed, listParked } from './db/parked.sql'
@@ -19,6 +18,7 @@ import type { ProjectRow } from './db/projects.sql'
 import { shippedFile, woff2 } from './fonts'
 import { siteZip } from './handoff'
 import { MOST_BATCH, MOST_FILE } from './limits'
+import { checkRoom, MOST_PARKED, type ParkedOutside, parkedIn, readParked } from './parked'
 import type { Prints } from './prints'
 import { Problem } from './problem'
 import type { Projects } from './projects'
@@ -40,11 +40,10 @@ const CreateBody = v.union([
   v.strictObject({ file: v.string(), key: v.optional(IdSchema) }),
 ])
 const KnownBody = v.strictObject({ keys: v.pipe(v.array(IdSchema), v.maxLength(10_000)) })
-const ParkedBody = v.record(v.string(), v.unknown())
 
 /** A project file that was sent as text; pictures that lay in it are put into the store. @throws FormatError */
 async function opened(projects: Projects, text: string): Promise<ProjectFile> {
-  const { document, blobs } = await withCleanPictures(openProject(text), harmless)
+  const { document, blobs } = await withCleanPictures(openProject(text), projects.svg.harmless)
   await projects.blobs.add(blobs, new Map(namedBlobs(document).map(({ hash, type }) => [hash, type])))
   return document.toFile()
 }
@@ -120,14 +119,15 @@ export function projectRoutes(
 
   router.get('/projects/:id/parked', async (request, response) => {
     const rows = await listParked(projects.pool, idOf(request))
-    response.json(rows.map((row) => JSON.parse(row.body)))
+    response.json(rows.flatMap((row) => readParked(row.body) ?? []))
   })
 
-  router.put('/projects/:id/parked/:parked', small, async (request, response) => {
+  router.put('/projects/:id/parked/:parked', json({ limit: MOST_PARKED }), async (request, response) => {
     const id = idOf(request)
     const parked = idOf(request, 'parked')
     await projects.state(id)
-    const asked = body(ParkedBody, request)
+    const asked = parkedIn(request.body, parked)
+    await checkRoom(projects.pool, id, parked, asked)
     await insertParked(projects.pool, id, parked, JSON.stringify(asked))
     await keepNamed(projects, id, asked)
     response.json({ dismissed: await isDismissed(projects.pool, id, parked) })
@@ -216,16 +216,13 @@ export function projectRoutes(
     response.type('application/pdf').send(Buffer.from(pdf))
   })
 
-  router.use((request) => {
-    throw new Problem(404, 'Not found', `there is nothing at ${request.path}`)
-  })
   return router
 }
 
 /** What parked edits would bring back is not collected meanwhile. */
-async function keepNamed(projects: Projects, id: string, { edits }: Record<string, unknown>) {
-  const named = (Array.isArray(edits) ? edits : []).flatMap((edit: { asset?: { hash?: unknown } } | null) => {
-    const hash = edit?.asset?.hash
+async function keepNamed(projects: Projects, id: string, { edits }: ParkedOutside) {
+  const named = edits.flatMap((edit) => {
+    const hash = (edit.asset as { hash?: unknown } | null | undefined)?.hash
     return typeof hash === 'string' && HASH.test(hash) ? [hash] : []
   })
   const missing = await projects.blobs.missing(projects.pool, named)

@@ -342,3 +342,67 @@ describe('the log', () => {
     expect((await running.ask(`/projects/${id}/edits?since=x`)).status).toBe(400)
   })
 })
+
+describe('what is set aside, from outside', () => {
+  const entry = (id: string) => ({
+    id,
+    by: 'tab-one',
+    at: 5,
+    reason: 'gone',
+    words: ['One'],
+    edits: [] as unknown[],
+  })
+
+  test('is refused where it is none, and hides nobody’s', async () => {
+    const id = await running.create()
+    const put = (name: string, asked: unknown) => running.ask(`/projects/${id}/parked/${name}`, 'PUT', asked)
+    for (const nonsense of [
+      {},
+      { ...entry('p1'), words: 'one' },
+      { ...entry('p1'), at: 'today' },
+      { ...entry('p1'), edits: [1] },
+      { ...entry('p1'), extra: true },
+      entry('p2'),
+      { ...entry('p1'), block: { tree: {} } },
+    ])
+      expect((await put('p1', nonsense)).status, JSON.stringify(nonsense)).toBe(400)
+    expect((await put('p1', entry('p1'))).status).toBe(200)
+    // As an older server took it.
+    await running.pool.execute('INSERT INTO parked (project_id, id, body) VALUES (?, ?, ?)', [
+      id,
+      'odd',
+      '{"at":',
+    ])
+    await running.pool.execute('INSERT INTO parked (project_id, id, body) VALUES (?, ?, ?)', [
+      id,
+      'empty',
+      '{}',
+    ])
+    expect((await running.ask(`/projects/${id}/parked`)).body).toEqual([entry('p1')])
+  })
+
+  test('nested without end it is refused, not a fault of the server’s', async () => {
+    const id = await running.create()
+    const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`
+    const raw = JSON.stringify(entry('p1')).replace('"edits":[]', `"edits":[{"op":"set","x":${deep}}]`)
+    expect((await running.ask(`/projects/${id}/parked/p1`, 'PUT', undefined, raw)).status).toBe(400)
+  })
+
+  test('is as much as a project may hold, and no more', async () => {
+    const id = await running.create()
+    const large = { ...entry('large'), edits: [{ op: 'set', words: 'x'.repeat(5_000_000) }] }
+    expect((await running.ask(`/projects/${id}/parked/large`, 'PUT', large)).status).toBe(413)
+    const rows = Array.from({ length: 1000 }, (_, i) => [id, `e${i}`, JSON.stringify(entry(`e${i}`))])
+    await running.pool.query('INSERT INTO parked (project_id, id, body) VALUES ?', [rows])
+    const answer = await running.ask(`/projects/${id}/parked/more`, 'PUT', entry('more'))
+    expect(answer).toMatchObject({ status: 409, body: { title: 'Too much set aside' } })
+    await running.ask(`/projects/${id}/parked/e0`, 'DELETE')
+    expect((await running.ask(`/projects/${id}/parked/more`, 'PUT', entry('more'))).status).toBe(200)
+  })
+})
+
+test('what the app has no page for is not there', async () => {
+  const ask = async (path: string) => (await raw(path, { Host: 'localhost' })).status
+  for (const path of ['/metrics', '/ready', '/health', '/.env', '/api', '/projects'])
+    expect(await ask(path), path).toBe(404)
+})

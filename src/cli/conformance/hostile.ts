@@ -3,9 +3,9 @@
 import type { BrowserContext } from '@playwright/test'
 import fc from 'fast-check'
 import { pageSvg } from '../../core/handoff/svg/page'
-import { siteBytes } from '../../server/handoff'
 import { layoutPage } from '../../server/pictures'
 import { launch } from '../browser'
+import { handOff } from '../hand-off'
 import { hostileProjects, openHostile } from './hostile-projects'
 
 const SITE = 'http://site.test/'
@@ -124,7 +124,7 @@ export async function hostile(
       try {
         const { doc, refused } = openHostile(file)
         if (refused) result.refused++
-        const files = await siteBytes(doc, blobs)
+        const files = await handOff(doc, blobs)
         checkPaths(files)
         const open = result.documents % 2 === 0
         guard.files = open

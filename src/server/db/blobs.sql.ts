@@ -20,6 +20,21 @@ export const touchBlob = (db: Connection, hash: string, type: string, size: numb
     [hash, type, size],
   )
 
+/** Bytes of all that is begun and not complete, by what was announced. */
+export async function begunBytes(db: Connection): Promise<number> {
+  const [rows] = await db.query<RowDataPacket[]>(
+    'SELECT COALESCE(SUM(size), 0) AS bytes FROM blobs WHERE complete = 0',
+  )
+  return Number(rows[0]!.bytes)
+}
+
+/** Takes away what was begun and not gone on with for `grace`, s. */
+export const dropBegun = (db: Connection, grace: number) =>
+  db.execute(
+    'DELETE FROM blobs WHERE complete = 0 AND touched_at < CURRENT_TIMESTAMP(3) - INTERVAL ? SECOND',
+    [grace],
+  )
+
 export const completeBlob = (db: Connection, hash: string) =>
   db.execute('UPDATE blobs SET complete = 1, touched_at = CURRENT_TIMESTAMP(3) WHERE hash = ?', [hash])
 

@@ -10,7 +10,7 @@ import { broughtBy } from '../../core/edits/brought'
 import type { Edit } from '../../core/edits/edit'
 import { EDITS_VERSION, ofVersion2, replay, replayEarlier } from '../../core/edits/stored'
 import { BlobStore } from '../blobs'
-import { harmless } from '../clean-svg'
+import { harmless, isClean } from '../clean-svg'
 import { readSnapshot, writeSnapshot } from '../snapshots'
 import { noteUses } from './blobs.sql'
 import { allProjects } from './projects.sql'
@@ -122,7 +122,7 @@ const pictures = (edits: readonly Edit[]) => broughtBy(edits).map(({ blob }) => 
 
 async function store(pool: Pool, id: string, taken: Taken, named: readonly Picture[]) {
   if (taken.size === 0) return
-  await new BlobStore(pool).add(taken, new Map(named.map(({ hash, type }) => [hash, type])))
+  await new BlobStore(pool, isClean).add(taken, new Map(named.map(({ hash, type }) => [hash, type])))
   await noteUses(
     pool,
     [...taken.keys()].map((hash) => [id, hash] as const),

@@ -10,7 +10,25 @@ const NODE_GONE =
 
 const isNodeGone = (error: unknown) => NODE_GONE.test((error as { code?: string } | undefined)?.code ?? '')
 
+/** A node that has come back and is not part of the cluster yet takes connections, and answers whatever is asked with this (1047). */
+const isNotReady = (error: unknown) =>
+  (error as { code?: string } | undefined)?.code === 'ER_UNKNOWN_COM_ERROR'
+
 type Node = { pool: Pool; badUntil: number }
+
+/** A connection to a node. One that failed before is asked first whether it answers again. @throws when it does not */
+async function answering(node: Node): Promise<PoolConnection> {
+  const connection = await node.pool.getConnection()
+  if (node.badUntil === 0) return connection
+  try {
+    await connection.query('SELECT 1')
+  } catch (error) {
+    connection.release()
+    throw error
+  }
+  node.badUntil = 0
+  return connection
+}
 
 /** @param pools one a node, in the order in which they are asked */
 export function poolOfNodes(pools: readonly Pool[]): Pool {
@@ -22,7 +40,7 @@ export function poolOfNodes(pools: readonly Pool[]): Pool {
     let last: unknown
     for (const node of rested.length > 0 ? rested : nodes) {
       try {
-        return watched(await node.pool.getConnection(), node)
+        return watched(await answering(node), node)
       } catch (error) {
         if (!isNodeGone(error)) throw error
         node.badUntil = now + REST
@@ -32,9 +50,8 @@ export function poolOfNodes(pools: readonly Pool[]): Pool {
     throw last
   }
 
-  const once =
-    (what: 'query' | 'execute') =>
-    async (...args: unknown[]) => {
+  const once = (what: 'query' | 'execute') => {
+    const ask = async (...args: unknown[]) => {
       const connection = await getConnection()
       try {
         return await (connection[what] as (...args: unknown[]) => Promise<unknown>)(...args)
@@ -42,6 +59,16 @@ export function poolOfNodes(pools: readonly Pool[]): Pool {
         connection.release()
       }
     }
+    return async (...args: unknown[]) => {
+      for (let tries = 1; ; tries++)
+        try {
+          return await ask(...args)
+        } catch (error) {
+          // It has done nothing of it: another node may.
+          if (!isNotReady(error) || tries >= nodes.length) throw error
+        }
+    }
+  }
   const end = async () => void (await Promise.all(pools.map((pool) => pool.end())))
   return { getConnection, query: once('query'), execute: once('execute'), end } as unknown as Pool
 }

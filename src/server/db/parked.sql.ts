@@ -11,6 +11,20 @@ export const insertParked = (db: Pool, project: string, id: string, body: string
     body,
   ])
 
+/** How much is set aside in a project beside one entry. */
+export async function parkedSize(
+  db: Pool,
+  project: string,
+  beside: string,
+): Promise<{ entries: number; bytes: number }> {
+  const [rows] = await db.execute<RowDataPacket[]>(
+    `SELECT COUNT(*) AS entries, COALESCE(SUM(LENGTH(body)), 0) AS bytes FROM parked
+     WHERE project_id = ? AND id <> ? AND dismissed_at IS NULL`,
+    [project, beside],
+  )
+  return { entries: Number(rows[0]!.entries), bytes: Number(rows[0]!.bytes) }
+}
+
 export async function listParked(db: Pool, project: string): Promise<ParkedRow[]> {
   const [rows] = await db.execute<RowDataPacket[]>(
     'SELECT id, body FROM parked WHERE project_id = ? AND dismissed_at IS NULL ORDER BY created_at, id',
