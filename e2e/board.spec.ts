@@ -1,6 +1,7 @@
 /** The board, the ledger and the keyboard. */
 
-import { expect, findNode, onSheet, row, saved, stored, test } from './app'
+import { starterProject } from '../src/core/shelf/starter'
+import { expect, findNode, onSheet, row, SPEAKING, saved, stored, test } from './app'
 
 test('pan, zoom, fit, real size', async ({ desk }) => {
   const sheet = desk.locator('[data-sheet=desktop]')
@@ -181,4 +182,52 @@ test('projects: found by name, put in order, brought back from the trash, begun 
     .locator('[data-project]')
     .evaluateAll((cards) => cards.map((card) => card.getAttribute('data-project')))
   expect(names).toEqual([...names].sort((a, b) => a!.localeCompare(b!)))
+})
+
+test('a block wholly off its sheet is selected and brought back: the board goes on', async ({
+  page,
+  app,
+}) => {
+  const file = starterProject('Off', 'home')
+  const lifted = (id: string, pins: object) => ({
+    id,
+    kind: 'box' as const,
+    name: id,
+    order: `a${id}`,
+    props: {
+      lifted: true,
+      width: { kind: 'exact' as const, px: 120 },
+      height: { kind: 'exact' as const, px: 60 },
+      ...pins,
+    },
+  })
+  file.pages[0]!.sections = [
+    {
+      id: 's',
+      kind: 'section',
+      name: 'Stage',
+      order: 'a0',
+      props: { height: { kind: 'exact', px: 400 } },
+      children: [
+        lifted('Left', { pinLeft: { px: -900 }, pinTop: { px: 20 } }),
+        lifted('Above', { pinLeft: { px: -900 }, pinTop: { px: -900 } }),
+        lifted('Right', { pinLeft: { px: 4000 }, pinTop: { px: 20 } }),
+        lifted('Below', { pinLeft: { px: 20 }, pinTop: { px: 9000 } }),
+      ],
+    },
+  ]
+  const made = await page.request.post(`${app.address}api/projects`, {
+    data: { file: JSON.stringify(file) },
+    headers: SPEAKING,
+  })
+  await page.goto(`${app.address}projects/${((await made.json()) as { id: string }).id}`)
+  await page.locator('[data-sheet] [data-node]').first().waitFor()
+  await row(page, 'Stage').click()
+  await page.keyboard.press('ArrowRight')
+  for (const name of ['Left', 'Above', 'Right', 'Below']) {
+    await row(page, name).click()
+    await expect(row(page, name)).toHaveAttribute('aria-selected', 'true')
+    await expect(page.locator('[data-size-tag]').first()).toContainText('120 × 60')
+  }
+  await expect(page.getByText('The board stopped')).toHaveCount(0)
 })

@@ -128,7 +128,7 @@ test('the tray finds pictures, counts their uses, and takes out what nothing use
   })
   await expect(shelf.getByText(/^not used · 300 × 300$/)).toBeVisible()
   await shelf.getByLabel('Find a picture').fill('spare')
-  await expect(shelf.getByTitle(/^Press to place spare \(SVG, 1 KB\)/)).toHaveCount(1)
+  await expect(shelf.getByTitle(/^spare, SVG, 1 KB: press or drag it/)).toHaveCount(1)
   await shelf.getByLabel('Find a picture').fill('nothing like it')
   await expect(shelf.getByRole('status')).toContainText('No picture here is called')
   await shelf.getByLabel('Find a picture').fill('')

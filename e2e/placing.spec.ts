@@ -102,17 +102,46 @@ test('the focus never falls on nothing: after Escape, undo, deleting and duplica
   await expect(board(desk)).toBeFocused()
 })
 
-test('single keys do nothing outside the board and the ledger', async ({ desk }) => {
+test('single keys act wherever no words are typed; what deletes and moves acts on the board and in the ledger alone', async ({
+  desk,
+}) => {
   await row(desk, 'Quote').click()
   await desk.getByRole('button', { name: /^Lattice$/ }).focus()
   await desk.keyboard.press('Delete')
-  await desk.keyboard.press('h')
   await expect(row(desk, 'Quote')).toBeVisible()
   await desk.keyboard.press('ControlOrMeta+-')
-  await board(desk).focus()
+  // A button that was pressed keeps no key from its command.
+  await desk.getByRole('button', { name: /^Lattice$/ }).focus()
   await desk.keyboard.press('h')
   await saved(desk)
   expect((await storedBlock(desk, '/', 'Quote')).props.hidden).toBe(true)
+  await desk.keyboard.press('h')
+  await saved(desk)
+  // In a field they are what they are.
+  await desk
+    .getByRole('button', { name: /^Padding top/ })
+    .first()
+    .click()
+  await desk.keyboard.press('h')
+  await desk.keyboard.press('Escape')
+  await saved(desk)
+  expect((await storedBlock(desk, '/', 'Quote')).props.hidden ?? false).toBe(false)
+})
+
+test('Ctrl A selects blocks, wherever it is pressed, and never the words of the app', async ({ desk }) => {
+  const chosen = desk.locator('[role=treeitem][aria-selected=true]')
+  const words = () => desk.evaluate(() => getSelection()!.toString().trim())
+  const { length } = (await storedPage(desk, '/')).sections
+  await board(desk).focus()
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('ControlOrMeta+a')
+  await expect(chosen).toHaveCount(length)
+  expect(await words()).toBe('')
+  await row(desk, 'Hero').click()
+  await desk.getByRole('button', { name: /^Lattice$/ }).focus()
+  await desk.keyboard.press('ControlOrMeta+a')
+  await expect(chosen).toHaveCount(length)
+  expect(await words()).toBe('')
 })
 
 test('Shift takes a range, Ctrl one, in the ledger and on the board', async ({ desk }) => {

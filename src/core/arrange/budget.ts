@@ -77,6 +77,18 @@ export function endOfPage(doc: Document, page: string): number {
   return last !== undefined && isCushion(doc.node(last).name) ? children.length - 1 : children.length
 }
 
+/** Where a section goes that nobody gave a place: behind the others, above a footer and a cushion. */
+export function aboveFooter(doc: Document, page: string): number {
+  const { children } = doc.node(page)
+  const isEnd = (id: string) => {
+    const { name, props } = doc.node(id)
+    return isCushion(name) || props.tag === 'footer' || /^footer\b/i.test(name)
+  }
+  let index = children.length
+  while (index > 0 && isEnd(children[index - 1]!)) index--
+  return index
+}
+
 /**
  * The sections that a sheet shows get the bands' heights in turn; bands too many are added behind, sections too many removed. A
  * cushion stays a cushion and stays last.

@@ -30,12 +30,37 @@ export function fillEdits(
 }
 
 function replaceEdits(doc: Document, node: Node, { id, name }: Asset, set: SetEdit): Edit[] {
-  const replaced = set(node, { asset: id })
+  const ratio = keptRatio(doc, node)
+  const replaced = set(node, { asset: id, ...(ratio === undefined ? {} : { ratio }) })
   const { alt, asset: before } = node.props
   const isOurs = !alt || alt === doc.assets.get(before ?? '')?.name
   // What is said of a picture is said for all views.
   const everywhere = replaced.op === 'set' && replaced.view === undefined
   return everywhere && isOurs ? [replaced, { op: 'set', node: node.id, props: { alt: name } }] : [replaced]
+}
+
+/** Width by height of a picture without a file. */
+const EMPTY = 1.5
+const AROUND = [
+  'paddingTop',
+  'paddingRight',
+  'paddingBottom',
+  'paddingLeft',
+  'borderTop',
+  'borderRight',
+  'borderBottom',
+  'borderLeft',
+] as const
+
+/** The ratio that a picture is held to from now on, so that its box stays as it is whatever it shows. Undefined: its box says it. */
+function keptRatio(doc: Document, { props, overrides }: Node): number | undefined {
+  const said = [props, ...Object.values(overrides)]
+  const isHeld = said.some(({ ratio, height }) => ratio !== undefined || (height && height.kind !== 'snug'))
+  // With room round it its own ratio is that of what is in it.
+  const isFramed = said.some((each) => AROUND.some((key) => each[key] !== undefined))
+  if (isHeld || isFramed) return undefined
+  const asset = doc.assets.get(props.asset ?? '')
+  return asset ? asset.width / asset.height : EMPTY
 }
 
 function filling({ id: asset, name }: Asset, id: string): NodeTree {

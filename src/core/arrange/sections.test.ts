@@ -64,6 +64,20 @@ test('added behind the one selected, or at the end', () => {
   const last = addSectionEdits(doc, page, undefined, makeId)
   applyAll(doc, last.edits)
   expect(doc.node(page).children).toEqual(['s', between.section, 'z', last.section])
+  // As high as what comes into it.
+  expect(doc.node(last.section).props.height).toBeUndefined()
+})
+
+test('where nothing is selected, above the footer and a cushion', () => {
+  const { doc, page } = sample()
+  applyAll(doc, [
+    { op: 'meta', node: 'z', name: 'Footer' },
+    ...addSectionEdits(doc, page, 'z', () => 'cushion').edits,
+    { op: 'meta', node: 'cushion', name: 'Cushion' },
+  ])
+  const { section, edits } = addSectionEdits(doc, page, undefined, makeId)
+  applyAll(doc, edits)
+  expect(doc.node(page).children).toEqual(['s', section, 'z', 'cushion'])
 })
 
 test('says why not', () => {

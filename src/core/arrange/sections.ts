@@ -3,9 +3,13 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document } from '../document/document'
 import type { Edit } from '../edits/edit'
 import type { PageLayout } from '../layout/page'
+import { aboveFooter } from './budget'
 import { orderAt, ordersAt, sectionOf } from './order'
 
-/** An empty section right behind the one that `id` is or lies in; at the page's end when `id` is left out. */
+/** Above and below what is in a section, px. */
+const ROOM = 64
+
+/** An empty section right behind the one that `id` is or lies in; above the footer when `id` is left out. As high as what comes into it. */
 export function addSectionEdits(
   doc: Document,
   page: string,
@@ -14,7 +18,7 @@ export function addSectionEdits(
 ): { edits: Edit[]; section: string } {
   const after = id === undefined ? undefined : sectionOf(doc, id)
   const { children } = doc.node(page)
-  const index = after ? children.indexOf(after.id) + 1 : children.length
+  const index = after ? children.indexOf(after.id) + 1 : aboveFooter(doc, page)
   const section = makeId()
   return {
     section,
@@ -27,7 +31,7 @@ export function addSectionEdits(
           kind: 'section',
           name: 'Section',
           order: orderAt(doc, page, index),
-          props: { flow: 'lattice', height: { kind: 'exact', px: 400 } },
+          props: { flow: 'lattice', rowGap: 24, paddingTop: ROOM, paddingBottom: ROOM },
         },
       },
     ],

@@ -271,7 +271,8 @@ export function Board() {
         const pictures = files.filter((file) => !isFontFile(file))
         if (pictures.length === 0) return
         const hit = under(event.clientX, event.clientY)
-        const targets = targetsAt(editor, hit?.id)
+        // With Shift beside what is there.
+        const targets = event.shiftKey ? [] : targetsAt(editor, hit?.id)
         if (hit && targets.length === 0)
           editor.select(hit.id && isShared(hit.id) ? undefined : hit.id, hit.view.id)
         void takePictures(editor, pictures, targets)

@@ -66,6 +66,8 @@ div { display: grid; grid-template: 0 / 0; place-items: start; place-content: st
 div > * { grid-area: 1 / 1; }
 div.shape { grid-template: none; place-items: stretch; place-content: stretch; }
 .line { display: block; white-space: pre; }
+/* Its words are in the field over it; what it is filled and bordered with stays. */
+.written > .line { visibility: hidden; }
 .leftward { direction: rtl; }
 .page i { display: inline-block; }
 .${ICON_CLASS} { ${ICON_DECLARATIONS.map((each) => each.join(':')).join(';')} }`
@@ -85,7 +87,7 @@ export class SheetPainter {
   private readonly page = document.createElement('div')
   private tokens: unknown
   /** A text being edited in place is drawn by its editor instead. */
-  hidden: string | undefined
+  written: string | undefined
 
   constructor(
     host: HTMLElement,
@@ -185,7 +187,7 @@ export class SheetPainter {
     }
     const rewritten = restyled || drawn.typeset !== box.typeset || (isOther && hasInks(box.typeset))
     if (box.typeset && (rewritten || resized)) this.text(drawn, box, layout, rewritten)
-    element.style.visibility = this.hidden === id ? 'hidden' : ''
+    element.classList.toggle('written', this.written === id)
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
     drawn.typeset = box.typeset

@@ -27,7 +27,7 @@ export function Sheet({ view, left, layout, tall: height, theme, isTwin }: Sheet
     if (!host.current) return
     painter.current ??= new SheetPainter(host.current, editor.doc)
     // Shown until it is written.
-    painter.current.hidden = editor.typing ? editing : undefined
+    painter.current.written = editor.typing ? editing : undefined
     painter.current.update(layout, top, bottom, theme?.id ?? layout.theme, ground)
   }, [layout, version, editing, editor.typing, top, bottom, editor, theme, ground])
   return (

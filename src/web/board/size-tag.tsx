@@ -48,7 +48,8 @@ export function SizeTag({ id, rect, columns, view, layout, left, top, zoom }: Pr
   const on = found.filter(({ rect }) => onBoard(rect))
   // What is pulled keeps it at its side: nothing jumps.
   const held = editor.drag && on.find(({ side }) => side === before.current)
-  const { side, rect: place } = held ?? on[0] ?? found[0]!
+  // Wholly off the sheet there is no place beside it: then where it would be below.
+  const { side, rect: place } = held ?? on[0] ?? found[0] ?? { side: 'below', rect: { x, y: y + height } }
   useLayoutEffect(() => {
     before.current = side
   })

@@ -9,6 +9,7 @@ import { shownChildren } from '../../core/arrange/view-order'
 import { called } from '../../core/document/called'
 import type { Node } from '../../core/document/document'
 import { cascaded, originOf, resolved, withOverrides } from '../../core/document/resolve'
+import type { Asset } from '../../core/document/schema'
 import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
 import { formatPx } from '../../core/lattice/solve'
@@ -86,10 +87,15 @@ export class Editor extends Sheets {
     this.changed('board')
   }
 
+  /** The picture that a block shows on a sheet, if it shows one that is there. */
+  shownAsset(node: Node, viewId = this.viewId): Asset | undefined {
+    const id = this.layoutOf(viewId)?.boxes.get(node.id)?.resolved.asset
+    return id === undefined ? undefined : this.doc.assets.get(id)
+  }
+
   /** Begins to slide a picture inside its box. */
   frame(node: Node, viewId = this.viewId) {
-    const asset = this.layoutOf(viewId)?.boxes.get(node.id)?.resolved.asset
-    if (asset === undefined || !this.doc.assets.has(asset))
+    if (!this.shownAsset(node, viewId))
       return this.session.showNotice('there is no picture in it yet; choose one in the spec')
     if (node.locked) return this.session.showNotice('it is locked')
     this.set({ framing: { id: node.id, view: viewId }, viewId })

@@ -89,10 +89,18 @@ export function EditorScreen() {
 /** The browser's own zoom, but on the board. */
 const ZOOMS = new Set(['Mod++', 'Mod+=', 'Mod+-', 'Mod+0'])
 
-/** Whether a key is a command's where it was pressed: single keys only at home, those of the zoom only on the board. */
+/** What finds its own by the letters that are typed in it. */
+const SEEKING = '[role=menu], [role=listbox], [role=combobox], [role=dialog], [role=grid]'
+
+/**
+ * Whether a key is a command's where it was pressed: signs wherever no words are typed, what moves and deletes only at home, those of
+ * the zoom only on the board.
+ */
 function isHeard(event: KeyboardEvent, keys: string): boolean {
-  if (ZOOMS.has(keys)) return (event.target as HTMLElement).closest('[data-board]') !== null
-  return event.ctrlKey || event.metaKey || event.altKey || isAtHome(event.target)
+  const target = event.target as HTMLElement
+  if (ZOOMS.has(keys)) return target.closest('[data-board]') !== null
+  if (event.ctrlKey || event.metaKey || event.altKey || isAtHome(target)) return true
+  return event.key.length === 1 && event.key !== ' ' && target.closest(SEEKING) === null
 }
 
 /** A window that has no room for panels beside the board; at 400 % most have none (WCAG 2.2, 1.4.10). */
@@ -104,14 +112,18 @@ function Desk() {
   useLayoutEffect(() => {
     const key = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
-      if (event.key === 'Escape' && !event.defaultPrevented && target.closest('aside input, aside textarea'))
+      const isTaken = event.defaultPrevented
+      if (event.key === 'Escape' && !isTaken && target.closest('aside input, aside textarea'))
         return goHome(editor)
-      if (target.closest('input, textarea, select, [contenteditable]') || editor.dialog) return
+      if (target.closest('input, textarea, select, [contenteditable]')) return
+      // All is all blocks, never the words that the app is labelled with.
+      if (keysOf(event) === 'Mod+A') event.preventDefault()
+      if (editor.dialog) return
       // What is typed is the open menu's, also before that has the focus.
       if (editor.menu) return
       const keys = keysOf(event)
       if (!isHeard(event, keys)) {
-        if (keys === 'Escape' && !event.defaultPrevented) {
+        if (keys === 'Escape' && !isTaken) {
           // What waits for a press on the sheet does so wherever the focus is.
           if (editor.drawing || editor.scaling) editor.set({ drawing: undefined, scaling: undefined })
           goHome(editor)
@@ -122,7 +134,7 @@ function Desk() {
       if (keys === 'Enter' && target.closest('button, a, [role=treeitem]')) return
       const command = commandFor(keys)
       if (!command || command.isHeld || (command.when && !command.when(editor))) return
-      if (event.defaultPrevented) return
+      if (isTaken) return
       event.preventDefault()
       const before = editor.session.documentVersion
       command.run(editor)

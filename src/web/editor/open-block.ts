@@ -3,6 +3,7 @@ import { menuLine } from '../../core/arrange/menu-items'
 import type { Node } from '../../core/document/document'
 import { isText } from '../../core/properties/kinds'
 import { shapePoints } from '../shapes/fetch-points'
+import { askForPicture } from '../shelf/take-pictures'
 import { focusItems } from '../spec/focus-words'
 import type { Editor } from './editor-state'
 
@@ -14,8 +15,11 @@ export const canOpen = (editor: Editor, node: Node, view = editor.viewId): boole
 /** @returns whether there is anything to go into */
 export function openBlock(editor: Editor, node: Node, view = editor.viewId): boolean {
   if (isText(node.kind)) editor.set({ editing: { id: node.id, view } })
-  else if (node.kind === 'picture') editor.frame(node, view)
-  else if (node.kind === 'shape') void shapePoints().then(({ openPoints }) => openPoints(editor, node, view))
+  else if (node.kind === 'picture') {
+    if (editor.shownAsset(node, view)) editor.frame(node, view)
+    else askForPicture(editor, node)
+  } else if (node.kind === 'shape')
+    void shapePoints().then(({ openPoints }) => openPoints(editor, node, view))
   else if (isMenu(editor, node, view)) focusItems()
   else return false
   return true

@@ -27,6 +27,15 @@ export function removeSelected(editor: Editor) {
     editor.select(next)
 }
 
+/** Everything that lies beside what is selected; the page's sections where nothing is, or all of it is already. */
+function selectAll(editor: Editor) {
+  const { doc, selected, selection, pageId } = editor
+  const beside = doc.node(selected?.parent ?? pageId).children
+  const all = selection.length === beside.length ? doc.node(pageId).children : beside
+  editor.set({ selection: [...all], shared: undefined })
+  editor.announce(all.length === 1 ? 'One block selected' : `${all.length} blocks selected`)
+}
+
 function climb(editor: Editor) {
   const node = editor.selected ?? editor.sharedNode
   if (!node) return
@@ -198,6 +207,14 @@ export const BLOCKS: Command[] = [
     keys: 'Shift+F10',
     when: (editor) => editor.selected !== undefined,
     run: openMenu,
+  },
+  {
+    id: 'select-all',
+    name: 'Select all in the same box',
+    group: 'Block',
+    keys: 'Mod+A',
+    when: (editor) => editor.page !== undefined,
+    run: selectAll,
   },
   {
     id: 'select-same',

@@ -22,12 +22,11 @@ export const eachOf = (take: (file: File) => Promise<void>) => async (files: rea
   if (problems.length > 0) throw new Error(problems.join(' '))
 }
 
+/** What a picture's file may be, as HTML says it. */
+export const PICTURE_FILES = 'image/svg+xml,image/png,image/jpeg,image/webp,image/avif,image/gif'
+
 export const PictureButton = (props: Omit<Props, 'accept'>) => (
-  <FileButton
-    accept="image/svg+xml,image/png,image/jpeg,image/webp,image/avif,image/gif"
-    isFirst
-    {...props}
-  />
+  <FileButton accept={PICTURE_FILES} isFirst {...props} />
 )
 
 export function FileButton({ label, accept, multiple = false, isFirst, takeAll, children }: Props) {

@@ -10,8 +10,9 @@ import { FindField } from '../parts/find-field'
 import { Popover } from '../parts/popover'
 import { pictureUrl } from '../session/pictures'
 import { followPlacing } from './place-gesture'
-import { draftOfPicture, placePicture } from './place-item'
+import { draftOfPicture } from './place-item'
 import { readPicture } from './read-picture'
+import { pressPicture } from './take-pictures'
 
 const DrawPicture = lazy(() => import('./draw-picture').then((part) => ({ default: part.DrawPicture })))
 
@@ -90,15 +91,15 @@ export function PictureTray() {
             <button
               type="button"
               className="block w-full text-left"
-              title={`Press to place ${asset.name} (${kindWords(asset)}, ${sizeWords(asset.size)}) behind what is selected, or drag it onto a sheet`}
+              title={`${asset.name}, ${kindWords(asset)}, ${sizeWords(asset.size)}: press or drag it into a picture or an empty box; anywhere else it is placed, with Shift beside them, too`}
               onPointerDown={(event) =>
                 followPlacing(
                   editor,
-                  { draft: () => draftOfPicture(asset), label: `Place ${asset.name}` },
+                  { draft: () => draftOfPicture(asset), label: `Place ${asset.name}`, asset },
                   event,
                 )
               }
-              onClick={() => placePicture(editor, asset)}
+              onClick={(event) => pressPicture(editor, asset, event.shiftKey)}
             >
               <span className="block overflow-hidden rounded-field border border-base-300 group-hover:border-primary">
                 <img src={pictureUrl(asset)} alt="" draggable={false} className="h-17 w-37.5 object-cover" />

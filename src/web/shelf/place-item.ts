@@ -1,6 +1,6 @@
 /** Putting a shelf item on the page: after what is selected, or at the end. */
 
-import { endOfPage } from '../../core/arrange/budget'
+import { aboveFooter, endOfPage } from '../../core/arrange/budget'
 import { orderAt, ordersAt, sectionOf } from '../../core/arrange/order'
 import type { Node } from '../../core/document/document'
 import type { Asset, NodeTree } from '../../core/document/schema'
@@ -15,13 +15,14 @@ import { inkedFor } from '../../core/shelf/ink-beside'
 import { type Editor, makeId } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
 
-/** Where a new section goes: behind the selected one; a footer stays last. */
-export function sectionIndex(editor: Editor): number {
+/** Where a new section goes: behind the selected one, else above the footer; a footer goes last. */
+export function sectionIndex(editor: Editor, isFooter = false): number {
   const { doc } = editor
   const sections = doc.node(editor.pageId).children
   const { selected } = editor
   const own = selected?.kind === 'slot' ? selected : selected && sectionOf(doc, selected.id)
-  return own ? sections.indexOf(own.id) + 1 : endOfPage(doc, editor.pageId)
+  if (own) return sections.indexOf(own.id) + 1
+  return isFooter ? endOfPage(doc, editor.pageId) : aboveFooter(doc, editor.pageId)
 }
 
 /** The box a new block goes into, and its position there. */
@@ -74,7 +75,8 @@ export function placeItem(editor: Editor, item: ShelfItem) {
   if (!editor.page) return
   const draft = draftOf(editor, item)
   if (item.shelf === 'sections') {
-    const index = draft.props.tag === 'header' && !editor.selected ? 0 : sectionIndex(editor)
+    const { tag } = draft.props
+    const index = tag === 'header' && !editor.selected ? 0 : sectionIndex(editor, tag === 'footer')
     const { edits, tree } = placing(editor, draft, { parent: editor.pageId, index })
     insert(editor, edits, tree, `Place ${item.name}`)
     return

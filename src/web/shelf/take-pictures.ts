@@ -5,7 +5,8 @@ import type { Asset } from '../../core/document/schema'
 import { busyWith } from '../editor/busy'
 import { type Editor, makeId } from '../editor/editor-state'
 import { goHome } from '../editor/focus-home'
-import { placePictures } from './place-item'
+import { PICTURE_FILES } from '../parts/file-button'
+import { placePicture, placePictures } from './place-item'
 import { readPicture } from './read-picture'
 
 /** Selected blocks that can take pictures, in the order in which they are seen. */
@@ -16,13 +17,13 @@ export function selectedTargets(editor: Editor): Node[] {
   )
 }
 
-/** The blocks that pictures dropped on one go into; none: they are placed there. */
+/** The blocks that pictures dropped on one go into: the selected ones where it is one of them, else that one. None: they are placed there. */
 export function targetsAt(editor: Editor, hit: string | undefined): Node[] {
   const node = hit === undefined ? undefined : editor.doc.nodes.get(hit)
   if (!node) return []
   const selected = selectedTargets(editor)
   if (selected.includes(node)) return selected
-  return node.kind === 'box' && takesPicture(node) ? [node] : []
+  return takesPicture(node) ? [node] : []
 }
 
 /** The blocks that pasted pictures go into: a single picture stays as it is. */
@@ -56,6 +57,27 @@ export async function takePictures(editor: Editor, files: readonly File[], targe
   const assets = await readPictures(editor, files)
   const left = targets.filter(({ id }) => editor.doc.nodes.has(id))
   if (assets.length > 0) show(editor, assets, left)
+}
+
+/** Asks for a picture file, to be shown in a block that shows none. */
+export function askForPicture(editor: Editor, node: Node) {
+  const field = document.createElement('input')
+  field.type = 'file'
+  field.accept = PICTURE_FILES
+  field.addEventListener('change', () => void takePictures(editor, [...(field.files ?? [])], [node]))
+  field.click()
+}
+
+/** A picture of the project pressed: what is selected shows it, or it is placed where nothing that takes one is. */
+export function pressPicture(editor: Editor, asset: Asset, beside: boolean) {
+  const targets = beside ? [] : selectedTargets(editor)
+  if (targets.length === 0) placePicture(editor, asset)
+  else
+    show(
+      editor,
+      targets.map(() => asset),
+      targets,
+    )
 }
 
 function show(editor: Editor, assets: readonly Asset[], targets: readonly Node[]) {
