@@ -8,6 +8,7 @@ import { Document } from '../src/core/document/document'
 import { projectArchive } from '../src/core/document/save'
 import { type Asset, FORMAT, type ProjectFile, VERSION } from '../src/core/document/schema'
 import { applyAll } from '../src/core/edits/apply'
+import { oneFill } from '../src/core/properties/items'
 import { Builder, type Draft, plant } from '../src/core/shelf/build'
 import { cards, footer, header, hero, quote } from '../src/core/shelf/sections'
 import { starterTokens, starterViews } from '../src/core/shelf/starter'
@@ -17,6 +18,7 @@ import { newThemeEdits, turnedColors } from '../src/core/tokens/themes'
 import { plainText } from '../src/core/words/words'
 import { layoutPage } from '../src/server/pictures'
 import { answers, ask, bring, join, season, steps, workshopsHero } from './pages'
+import { BEANS, CORN, PEPPERS, type Photograph } from './photographs'
 import { PICTURES } from './pictures'
 
 const views = starterViews()
@@ -25,12 +27,24 @@ let count = 0
 const makeId = () => `oak-${String(++count).padStart(3, '0')}`
 
 const blobs = new Map<string, Uint8Array>()
-const assets: Asset[] = Object.entries(PICTURES).map(([id, { name, width, height, svg }]) => {
-  const bytes = new TextEncoder().encode(svg)
+const photographs: Record<string, Photograph> = {
+  'pic-corn': await CORN(),
+  'pic-bean': await BEANS(),
+  'pic-pepper': await PEPPERS(),
+}
+const drawn = Object.entries(PICTURES).map(([id, { svg, ...picture }]) => ({
+  id,
+  type: 'image/svg+xml' as const,
+  ...picture,
+  bytes: new TextEncoder().encode(svg),
+}))
+const shown = [...drawn, ...Object.entries(photographs).map(([id, picture]) => ({ id, ...picture }))]
+const assets: Asset[] = shown.map(({ bytes, ...picture }) => {
   const named = nameOf(bytes)
   blobs.set(named.hash, bytes)
-  return { id, name, type: 'image/svg+xml', width, height, ...named }
+  return { ...picture, ...named }
 })
+const NAMED = new Map(shown.map(({ id, name }) => [id, name]))
 
 const LINKS: Record<string, string> = {
   Catalogue: '/catalogue',
@@ -47,8 +61,12 @@ function finish(draft: Draft): Draft {
   const label = plainText(draft.props.words)
   const props = { ...draft.props }
   if (label && props.link === '#' && LINKS[label]) props.link = LINKS[label]
+  // No heading ends in a word alone.
+  if (/^h[1-3]$/.test(props.tag ?? '')) props.textWrap = 'balance'
+  // Cut out of its ground, it has one of the page's.
+  if (props.asset === 'pic-pepper') props.fills = oneFill('#e9dcc6')
   if (draft.kind === 'picture' && props.asset) {
-    const name = PICTURES[props.asset]!.name
+    const name = NAMED.get(props.asset)!
     props.alt = NAMES[name] ?? name
   }
   return { ...draft, props, children: draft.children.map(finish) }
@@ -151,7 +169,8 @@ const pages: { name: string; path: string; description: string; sections: Draft[
     sections: [
       head(),
       { ...titled(catalogue), name: 'Catalogue' },
-      { ...bySpring, name: 'Out in the open' },
+      // Of one ground with the band above it: no room twice between them.
+      { ...bySpring, name: 'Out in the open', props: { ...bySpring.props, paddingTop: 0 } },
       ask(b),
       foot(),
     ],

@@ -315,7 +315,7 @@ export function answers(b: Builder): Draft {
 
 /** One line over the whole width, to end a page with. */
 export function ask(b: Builder): Draft {
-  const words = b.text('Section heading', 'Not sure what grows where you are? Ask on Saturday.', {
+  const words = b.text('Section heading', 'Not sure what grows where you are? Come and ask.', {
     type: '{type.heading-small}',
     tag: 'h2',
     ...onNight,
@@ -340,5 +340,6 @@ export function ask(b: Builder): Draft {
       paddingBottom: 56,
     },
     [words, action],
+    { flow: 'column', align: 'start' },
   )
 }

@@ -36,21 +36,6 @@ function picture(name: string, width: number, height: number, ground: string, bo
   return { name, width, height, svg }
 }
 
-function pods(name: string, seed: number, ground: string, ink: string): Picture {
-  const next = randomFrom(seed)
-  const width = 960
-  const height = 720
-  let body = ''
-  for (let i = 0; i < 5; i++) {
-    const length = 420 + next() * 120
-    let pod = `<path d="M0 0C60 -90 ${r(length - 60)} -90 ${r(length)} 0C${r(length - 60)} 90 60 90 0 0Z" fill="${ink}"/>`
-    for (let k = 1; k < 7; k++)
-      pod += `<circle cx="${r((length * k) / 7)}" cy="0" r="${r(24 + next() * 8)}" fill="#e9c67a"/>`
-    body += `<g transform="translate(${r(60 + next() * 420)} ${r(90 + i * 130)}) rotate(${r(-18 + next() * 36)})">${pod}</g>`
-  }
-  return picture(name, width, height, ground, body)
-}
-
 function packets(name: string, seed: number, ground: string): Picture {
   const next = randomFrom(seed)
   const width = 960
@@ -131,9 +116,6 @@ function jars(name: string, seed: number): Picture {
 
 export const PICTURES: Record<string, Picture> = {
   'pic-hero': leaves('Falling leaves', 7, '#efdcb2', 15),
-  'pic-corn': leaves('Lantern Ridge corn', 11, '#e3ede0', 13, 960, 720),
-  'pic-bean': pods('Tall Meadow bean', 5, '#f6e6cb', '#2f6b4f'),
-  'pic-pepper': leaves('Glasshouse pepper', 23, '#efe0d8', 13, 960, 720),
   'pic-packets': packets('Seed packets', 3, '#e0ebe3'),
   'pic-glasshouse': glasshouse('The glasshouse'),
   'pic-rows': rows('Rows in spring'),

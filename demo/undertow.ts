@@ -1,4 +1,5 @@
 /** Writes demo/undertow.lattice: a second project of another temper, dark and loud. Run with `npm run demo:build`. */
+
 import { writeFileSync } from 'node:fs'
 import { generateNKeysBetween } from 'fractional-indexing'
 import { nameOf } from '../src/core/blobs/blobs'
@@ -14,6 +15,7 @@ import type { Props } from '../src/core/properties/table'
 import { Builder, plant } from '../src/core/shelf/build'
 import { starterViews, typeStyle } from '../src/core/shelf/starter'
 import { stopsAsToken } from '../src/core/tokens/look-text'
+import { NIGHT, type Photograph } from './photographs'
 
 const views = starterViews()
 const b = new Builder(views)
@@ -27,8 +29,14 @@ const drawn = (id: string, name: string, svg: string, width: number, height: num
   blobs.set(named.hash, bytes)
   return { id, name, type: 'image/svg+xml', width, height, ...named }
 }
+const photographed = async (id: string, taken: Promise<Photograph>): Promise<Asset> => {
+  const { bytes, ...picture } = await taken
+  const named = nameOf(bytes)
+  blobs.set(named.hash, bytes)
+  return { id, ...picture, ...named }
+}
 const assets = [
-  drawn('pier', 'The pier at dusk', placeholder('landscapes', 0, 1200, 1000), 1200, 1000),
+  await photographed('pier', NIGHT(1200, 1000)),
   drawn('crowd', 'Three who sell there', placeholder('people', 8, 1200, 800), 1200, 800),
   drawn('plate', 'A plate of it', placeholder('food', 1, 900, 900), 900, 900),
   drawn('cloth', 'Cloth, close', placeholder('close-ups', 3, 900, 900), 900, 900),
@@ -208,7 +216,7 @@ const hero = b.section(
           'Cut-out',
           {
             asset: 'pier',
-            alt: 'A pier at dusk, hills behind it',
+            alt: 'Lights along a pier at night, and what the wet stone makes of them',
             width: { kind: 'percent', percent: 46 },
             ratio: 1.25,
             lifted: true,
