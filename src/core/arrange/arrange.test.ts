@@ -3,6 +3,8 @@ import { Document } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import { applyAll } from '../edits/apply'
 import { starterProject } from '../shelf/starter'
+import { FontLibrary } from '../text/fonts'
+import { ParagraphCache } from '../text/paragraph-cache'
 import { said } from '../words/words'
 import { copyBlocks, readBlocks } from './clipboard'
 import { duplicateEdits, mayHold } from './order'
@@ -43,11 +45,14 @@ let count = 0
 const makeId = () => `made${count++}`
 const children = (doc: Document, id: string) => doc.node(id).children
 
+const paragraphs = new ParagraphCache(new FontLibrary())
+const SEEN = { page: 'home', paragraphs }
+
 describe('wrapping', () => {
   test('blocks go into a new box in the first one’s place, and undo brings them back', () => {
     const doc = sample()
     const before = structuredClone(doc.toFile())
-    const made = wrapEdits(doc, ['c', 'b'], 'row', makeId)
+    const made = wrapEdits(doc, SEEN, ['c', 'b'], 'row', makeId)
     if (typeof made === 'string') throw new Error(made)
     const inverses = applyAll(doc, made.edits)
     expect(children(doc, 's')).toEqual(['a', made.box])
@@ -57,7 +62,7 @@ describe('wrapping', () => {
   })
   test('a block on columns hands them to its box, on every view', () => {
     const doc = sample()
-    const made = wrapEdits(doc, ['a'], 'column', makeId)
+    const made = wrapEdits(doc, SEEN, ['a'], 'column', makeId)
     if (typeof made === 'string') throw new Error(made)
     applyAll(doc, made.edits)
     expect(doc.node(made.box)).toMatchObject({
@@ -68,7 +73,7 @@ describe('wrapping', () => {
   })
   test('wrap, then unwrap, and the order is as before', () => {
     const doc = sample()
-    const made = wrapEdits(doc, ['a', 'b'], 'column', makeId)
+    const made = wrapEdits(doc, SEEN, ['a', 'b'], 'column', makeId)
     if (typeof made === 'string') throw new Error(made)
     applyAll(doc, made.edits)
     const back = unwrapEdits(doc, made.box)
@@ -79,8 +84,8 @@ describe('wrapping', () => {
   })
   test('what cannot be wrapped is said', () => {
     const doc = sample()
-    expect(wrapEdits(doc, ['s'], 'row', makeId)).toContain('sections')
-    expect(wrapEdits(doc, [], 'row', makeId)).toContain('select')
+    expect(wrapEdits(doc, SEEN, ['s'], 'row', makeId)).toContain('sections')
+    expect(wrapEdits(doc, SEEN, [], 'row', makeId)).toContain('select')
     expect(unwrapEdits(doc, 'a')).toContain('select a box')
   })
 })

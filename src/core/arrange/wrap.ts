@@ -1,8 +1,14 @@
 /** Putting blocks into a new box, and taking a box away from around them. */
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
+import type { View } from '../document/schema'
 import type { Edit } from '../edits/edit'
-import type { Props } from '../properties/table'
+import type { UsedLattice } from '../lattice/used'
+import type { PageLayout } from '../layout/page'
+import { difference } from '../layout/rect'
+import type { Props, Resolved } from '../properties/table'
+import type { ParagraphCache } from '../text/paragraph-cache'
+import { pageThen } from '../tokens/page-then'
 import { orderAt, ordersAt } from './order'
 
 const NAMES = { row: 'Row', column: 'Column', lattice: 'Lattice' } as const
@@ -23,13 +29,73 @@ function siblings(doc: Document, ids: readonly string[]): { parent: string; node
   }
 }
 
+export type Seen = { page: string; theme?: string | undefined; paragraphs: ParagraphCache }
+
+/** A way in which the new box could hold its blocks. */
+type Way = Pick<Props, 'flow' | 'width' | 'wrap' | 'rowGap' | 'columnGap' | 'align' | 'justify'>
+
+const STRETCH = { kind: 'stretch', weight: 1 } as const
+const SNUG = { kind: 'snug' } as const
+
+/** The distances and alignment that the blocks have among one another now. */
+function spacingOf(parent: Resolved, gutter: number, flow: WrapFlow): Way {
+  const across = parent.columnGap ?? (parent.flow === 'lattice' ? gutter : parent.rowGap)
+  const gaps: Way = { rowGap: parent.rowGap, align: parent.align }
+  // Of a lattice in a lattice the gutter is that around it.
+  const justify = parent.flow === flow ? { justify: parent.justify } : {}
+  return flow === 'lattice' ? gaps : { ...gaps, columnGap: across, ...justify }
+}
+
+/** As it is asked for, then as the blocks lie already. */
+function waysOf(parent: Resolved, used: UsedLattice, flow: WrapFlow): Way[] {
+  const isOnLattice = parent.flow === 'lattice'
+  const whole = { kind: 'columns', span: used.columns, from: 1 } as const
+  const widths: Props['width'][] = isOnLattice
+    ? [whole, SNUG]
+    : flow === 'row'
+      ? [SNUG, STRETCH]
+      : [STRETCH, SNUG]
+  // What lies side by side on a lattice may only be held as it lies by one; a column that was asked for is a column.
+  const flows: WrapFlow[] = isOnLattice && flow === 'row' ? ['row', 'lattice'] : [flow]
+  return flows.flatMap((each) =>
+    widths.flatMap((width): Way[] => {
+      const way: Way = { flow: each, width, ...spacingOf(parent, used.gutter, each) }
+      // What does not fit beside each other stands under each other.
+      return each === 'row' ? [{ ...way, wrap: true }] : [way]
+    }),
+  )
+}
+
+/** Values of `way` that `base` does not have. */
+const differing = (base: Way, way: Way): Props =>
+  Object.fromEntries(
+    Object.entries(way).filter(
+      ([key, value]) => JSON.stringify(value) !== JSON.stringify(base[key as keyof Way]),
+    ),
+  )
+
+/** How far anything but the new box moves on a view, px. */
+function moved(before: PageLayout, after: PageLayout): number {
+  let most = 0
+  for (const { id } of before.visible()) {
+    const [a, b] = [before.rect(id), after.rect(id)]
+    if (a) most = Math.max(most, b ? difference(a, b) : Number.POSITIVE_INFINITY)
+  }
+  return most
+}
+
+/** px that nobody sees. */
+const STILL = 0.5
+
 /**
- * Wraps blocks that lie in the same box. The new box takes the place of the first; a block that alone stood on columns
- * hands its columns over and fills the box.
+ * Wraps blocks that lie in the same box, so that nothing moves on any view, if a box can hold them as they lie; else as a box of that flow
+ * does by itself. The new box takes the place of the first; a block that alone stood on columns hands its columns over and fills the box.
+ * @param seen the page that they are on, and what its texts were set with
  * @returns the edits and the new box's id, or a reason fit to be shown
  */
 export function wrapEdits(
   doc: Document,
+  seen: Seen,
   ids: readonly string[],
   flow: WrapFlow,
   makeId: () => string,
@@ -37,41 +103,92 @@ export function wrapEdits(
   const found = siblings(doc, ids)
   if (typeof found === 'string') return found
   const { parent, nodes } = found
-  const [first] = nodes
   const box = makeId()
-  const alone = nodes.length === 1 && first!.props.width?.kind === 'columns'
-  const props: Props = {
-    flow,
-    rowGap: flow === 'lattice' ? 24 : 16,
-    width: alone
-      ? first!.props.width
-      : ({ kind: flow === 'row' ? 'snug' : 'stretch', weight: 1 } as Props['width']),
+  if (nodes.length === 1 && nodes[0]!.props.width?.kind === 'columns')
+    return { edits: aroundOne(doc, parent, nodes[0]!, flow, box), box }
+  const stays = wrappedAsIs(doc, seen, parent, nodes, flow, box)
+  return { edits: stays ?? wrapped(doc, parent, nodes, box, byItself(flow)), box }
+}
+
+const byItself = (flow: WrapFlow): Way => ({
+  flow,
+  rowGap: flow === 'lattice' ? 24 : 16,
+  width: flow === 'row' ? SNUG : STRETCH,
+  ...(flow === 'row' ? { wrap: true } : {}),
+})
+
+/** @returns undefined: there is no way in which they all stay */
+function wrappedAsIs(
+  doc: Document,
+  { page, theme, paragraphs }: Seen,
+  parent: string,
+  nodes: readonly Node[],
+  flow: WrapFlow,
+  box: string,
+): Edit[] | undefined {
+  const views = doc.viewsOf(doc.pages.get(page)!)
+  const at = (view: View, edits: readonly Edit[]) =>
+    pageThen(doc, edits, { page, view: view.id, theme }, paragraphs).layout
+  let base: Way | undefined
+  let last: Way | undefined
+  const overrides: Record<string, Props> = {}
+  for (const view of views) {
+    const before = at(view, [])
+    const around = before.boxes.get(parent)
+    // Hidden there, nothing of it moves.
+    if (!around) continue
+    const ways = waysOf(around.resolved, before.usedFor(parent), flow)
+    const way = [...(last ? [last] : []), ...ways].find((each) => {
+      const said = base ? { ...overrides, [view.id]: differing(base, each) } : {}
+      return moved(before, at(view, wrapped(doc, parent, nodes, box, base ?? each, said))) < STILL
+    })
+    if (!way) return undefined
+    base ??= way
+    last = way
+    const own = differing(base, way)
+    if (Object.keys(own).length > 0) overrides[view.id] = own
   }
-  if (props.width?.kind === 'snug') props.width = { kind: 'snug' }
-  // What does not fit beside each other on a phone stands under each other there.
-  if (flow === 'row') props.wrap = true
-  const index = doc.node(parent).children.indexOf(first!.id)
-  const edits: Edit[] = [
-    {
-      op: 'insert',
-      parent,
-      tree: { id: box, kind: 'box', name: NAMES[flow], order: orderAt(doc, parent, index), props },
-    },
-  ]
+  return base && wrapped(doc, parent, nodes, box, base, overrides)
+}
+
+function wrapped(
+  doc: Document,
+  parent: string,
+  nodes: readonly Node[],
+  box: string,
+  props: Way,
+  overrides: Record<string, Props> = {},
+): Edit[] {
+  const index = doc.node(parent).children.indexOf(nodes[0]!.id)
+  const name = NAMES[props.flow as WrapFlow]
+  const tree = {
+    id: box,
+    kind: 'box' as const,
+    name,
+    order: orderAt(doc, parent, index),
+    props,
+    ...(Object.keys(overrides).length > 0 ? { overrides } : {}),
+  }
   const keys = generateNKeysBetween(null, null, nodes.length)
-  nodes.forEach((node, i) => {
-    edits.push({ op: 'move', node: node.id, parent: box, order: keys[i]! })
-    if (!alone) return
-    edits.push({ op: 'set', node: node.id, props: { width: { kind: 'stretch', weight: 1 } } })
-    for (const [view, override] of Object.entries(node.overrides)) {
-      if (override.width === undefined) continue
-      edits.push(
-        { op: 'set', node: node.id, view, props: { width: null } },
-        { op: 'set', node: box, view, props: { width: override.width } },
-      )
-    }
-  })
-  return { edits, box }
+  return [
+    { op: 'insert', parent, tree },
+    ...nodes.map((node, i): Edit => ({ op: 'move', node: node.id, parent: box, order: keys[i]! })),
+  ]
+}
+
+/** A box on the columns of the one block in it, which fills it. */
+function aroundOne(doc: Document, parent: string, node: Node, flow: WrapFlow, box: string): Edit[] {
+  const own: Way = { ...byItself(flow), width: node.props.width }
+  const edits = wrapped(doc, parent, [node], box, own)
+  edits.push({ op: 'set', node: node.id, props: { width: STRETCH } })
+  for (const [view, override] of Object.entries(node.overrides)) {
+    if (override.width === undefined) continue
+    edits.push(
+      { op: 'set', node: node.id, view, props: { width: null } },
+      { op: 'set', node: box, view, props: { width: override.width } },
+    )
+  }
+  return edits
 }
 
 /**

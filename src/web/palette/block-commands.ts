@@ -8,6 +8,7 @@ import { copyLook } from '../editor/copied-look'
 import { type Editor, makeId } from '../editor/editor-state'
 import { keepLook } from '../editor/keep-look'
 import { canOpen, openBlock } from '../editor/open-block'
+import { paragraphs } from '../session/fonts'
 import { type Command, hasBlock } from './command'
 
 export function removeSelected(editor: Editor) {
@@ -44,7 +45,8 @@ function climb(editor: Editor) {
 }
 
 const wrap = (flow: WrapFlow) => (editor: Editor) => {
-  const made = wrapEdits(editor.doc, editor.selection, flow, makeId)
+  const seen = { page: editor.pageId, theme: editor.layout?.theme, paragraphs }
+  const made = wrapEdits(editor.doc, seen, editor.selection, flow, makeId)
   if (typeof made === 'string') return editor.session.showNotice(made)
   if (editor.commit(made.edits, `Wrap in a ${flow}`)) editor.select(made.box)
 }
