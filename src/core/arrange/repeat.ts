@@ -57,7 +57,12 @@ function reordered(
   const wanted = host.node.children.map((id) => (flowing.has(id) ? next.next().value! : id))
   if (view !== undefined) return viewOrderEdits(doc, wanted, view)
   if (wanted.every((id, i) => id === host.node.children[i])) return []
-  const keys = generateNKeysBetween(null, null, wanted.length)
+  // Behind all keys that are taken: one that is taken would be put beside its owner, and the order come out as it was.
+  const last = host.node.children
+    .map((id) => doc.node(id).order)
+    .sort()
+    .at(-1)!
+  const keys = generateNKeysBetween(last, null, wanted.length)
   return wanted.map((node, i) => ({ op: 'move', node, parent: host.id, order: keys[i]! }))
 }
 
