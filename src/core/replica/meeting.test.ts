@@ -1,7 +1,9 @@
 /** Two sides that did not know of each other: nobody's words, blocks and bindings go without a word. */
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { applyEdit } from '../edits/apply'
-import type { Edit } from '../edits/edit'
+import { type Edit, EditError } from '../edits/edit'
+import { needsOf } from '../edits/references'
 import { moduleOf } from '../edits/registry'
 import { plainText } from '../words/words'
 import { putBackEdits } from './parked'
@@ -142,6 +144,49 @@ describe('a token that goes while somebody puts it on a block', () => {
     expect(parked).toMatchObject([{ by: 'one', edits: [{ op: 'token' }] }])
     expect(log.doc.tokenTable.names()).toContain('color.seed')
   })
+})
+
+test('whoever takes tokens away, renames them and puts them on, in whatever order: nothing names what is not there', () => {
+  const act = fc.record({
+    who: fc.nat(1),
+    what: fc.nat(4),
+    a: fc.nat(2),
+    block: fc.constantFrom('a', 'b', 'c'),
+  })
+  fc.assert(
+    fc.property(fc.array(act, { maxLength: 30 }), (acts) => {
+      const { log, one, other } = two()
+      const parked: unknown[] = []
+      for (const { who, what, a, block } of acts) {
+        const replica = [one, other][who]!
+        const there = replica.doc.tokenTable.names().filter((name) => name.startsWith('t.'))
+        const token = there[a % Math.max(1, there.length)]
+        const edits: Edit[] =
+          what === 0 || token === undefined
+            ? [{ op: 'token', name: `t.n${a}`, token: { $type: 'number', $value: a } }]
+            : what === 1
+              ? [{ op: 'token', name: token, token: null }]
+              : what === 2
+                ? [set(block, { paddingTop: `{${token}}` })]
+                : what === 3
+                  ? [set(block, { paddingTop: a })]
+                  : []
+        try {
+          if (edits.length > 0) replica.commit(edits, 'Do')
+          else parked.push(...sync(log, replica))
+        } catch (error) {
+          if (!(error instanceof EditError)) throw error
+        }
+      }
+      for (const replica of [one, other, one, other]) parked.push(...sync(log, replica))
+      const names = new Set(log.doc.tokenTable.names())
+      for (const { props } of log.doc.nodes.values())
+        for (const { id } of needsOf(props)) expect([...names]).toContain(id)
+      expect(file(one.doc)).toBe(file(log.doc))
+      expect(file(other.doc)).toBe(file(log.doc))
+    }),
+    { numRuns: 300 },
+  )
 })
 
 describe('a removal that comes late', () => {
