@@ -79,7 +79,7 @@ test('a picture is placed without a network, kept, sent when there is one, and s
     .getByLabel('Picture files')
     .setInputFiles({ name: 'plot.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(SVG) })
   await expect(desk.locator('[data-saved]')).toHaveAttribute('data-saved', 'waiting')
-  await desk.getByTitle('Place plot').click()
+  await desk.getByTitle(/^plot, SVG/).click()
   const picture = desk.locator('[data-sheet] img[data-node]').last()
   const drawn = () => picture.evaluate((img: HTMLImageElement) => img.complete && img.naturalWidth)
   await expect.poll(drawn).toBe(60)

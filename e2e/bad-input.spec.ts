@@ -83,7 +83,7 @@ test('a file that is no picture is refused with its name', async ({ desk }) => {
       '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30" fill="#8fae7c"/></svg>',
     ),
   })
-  await expect(desk.getByTitle('Place leaf')).toBeVisible()
+  await expect(desk.getByTitle(/^leaf, /)).toBeVisible()
 })
 
 test('a picture that ends in the middle, and one that would fill the memory, are refused before they are unpacked', async ({
@@ -108,10 +108,10 @@ test('a picture that ends in the middle, and one that would fill the memory, are
   await saved(desk)
   expect((await stored(desk)).assets.map(({ name }) => name)).not.toContain('half')
   await give('whole.jpg', 'image/jpeg', whole)
-  await expect(desk.getByTitle('Place whole')).toBeVisible()
+  await expect(desk.getByTitle(/^whole, /)).toBeVisible()
   // What moves is taken in as its first picture, what only some browsers show as what all do.
   await give('wave.gif', 'image/gif', await plain.clone().gif().toBuffer())
-  await expect(desk.getByTitle(/place wave \(PNG/)).toBeVisible()
+  await expect(desk.getByTitle(/^wave, PNG/)).toBeVisible()
   await give('field.avif', 'image/avif', await plain.clone().avif({ effort: 0 }).toBuffer())
-  await expect(desk.getByTitle(/place field \(WEBP/)).toBeVisible()
+  await expect(desk.getByTitle(/^field, WEBP/)).toBeVisible()
 })
