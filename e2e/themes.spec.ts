@@ -110,7 +110,7 @@ test('a heading is smaller on the phone by its type style, once for all of that 
   expect(await size('desktop')).toBe(wide)
   await saved(desk)
   const css = new TextDecoder().decode((await handedOff(desk))['styles.css'])
-  expect(css.slice(css.indexOf('@media (max-width'))).toContain('--type-heading-size: 27px')
+  expect(css.slice(css.indexOf('@media (max-width'))).toContain('--type-heading-size: 1.6875rem')
   await desk.keyboard.press('ControlOrMeta+z')
   await saved(desk)
   const { pages } = await stored(desk)
