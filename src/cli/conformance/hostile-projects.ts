@@ -103,6 +103,14 @@ const attack = fc.record({
   link,
 })
 
+/** Links of the shelf's, which lead nowhere until somebody says where to, lead home. */
+function leading(nodes: readonly NodeTree[]) {
+  for (const node of nodes) {
+    if (node.props.link === '#') node.props = { ...node.props, link: '/' }
+    leading(node.children ?? [])
+  }
+}
+
 /** As a store could hold it that was filled before edits were checked as they are now: read without being checked. */
 export const hostileProjects: fc.Arbitrary<{ file: ProjectFile; blobs: Blobs }> = fc
   .record({
@@ -134,6 +142,8 @@ export const hostileProjects: fc.Arbitrary<{ file: ProjectFile; blobs: Blobs }> 
     const names = opens ? given.map((name) => name || 'x') : given
     const file = shelfProject()
     const [home] = file.pages
+    // What leads nowhere has no address: these lead somewhere.
+    leading(home!.sections)
     file.name = names[0]!
     home!.name = names[1]!
     file.views.forEach((view, i) => {
