@@ -23,6 +23,9 @@ const HELP = `Just Lattice
   lattice bench [--only NAME] [--json FILE]
   lattice soak --minutes 2 [--tabs 4] [--servers 2] [--cluster] [--seed 1]
                                                         anything at all, while everything is killed: all end equal
+  lattice trial [--minutes 10] [--days N] [--seed 1] [--only place,arrange,look,go] [--no-shrink]
+                                                        a designer's random days by pointer and keys, each sheet held
+                                                        against the page that the app hands off
   lattice screenshots                                   docs/screenshots from the demo data`
 
 type Verb = (args: string[]) => Promise<number>
@@ -38,6 +41,7 @@ const VERBS: Record<string, () => Promise<Verb>> = {
   parity: async () => (await import('./parity/verb')).parity,
   bench: async () => (await import('./bench/verb')).bench,
   soak: async () => (await import('./soak/verb')).soak,
+  trial: async () => (await import('./trial/verb')).trial,
   screenshots: async () => (await import('./screenshots')).screenshots,
 }
 

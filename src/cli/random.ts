@@ -8,3 +8,12 @@ export function randomFrom(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296
   }
 }
+
+/** What is drawn by lot. */
+export class Draw {
+  constructor(readonly random: () => number) {}
+
+  chance = (share: number) => this.random() < share
+  one = <T>(list: readonly T[]): T => list[Math.floor(this.random() * list.length)]!
+  whole = (low: number, high: number) => low + Math.floor(this.random() * (high - low + 1))
+}

@@ -10,20 +10,11 @@ import { standIns } from '../core/samples/stand-in'
 import { list, OBJECT, paragraph, type Span } from '../core/words/words'
 import { box, node, project, text } from './conformance/pieces'
 import { shelfProject } from './conformance/shelf-project'
+import { STRICT } from './html-rules'
 import { designedPage } from './parity/pages'
 import { DEMO_FILE } from './serve'
 
-const html = new HtmlValidate({
-  root: true,
-  extends: [
-    'html-validate:recommended',
-    'html-validate:standard',
-    'html-validate:document',
-    'html-validate:a11y',
-  ],
-  // A style sheet of one's own that is edited next has no hash to be held to.
-  rules: { 'require-sri': ['error', { target: 'crossorigin' }] },
-})
+const html = new HtmlValidate(STRICT)
 
 async function problems(doc: Document): Promise<string[]> {
   const found: string[] = []

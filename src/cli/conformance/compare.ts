@@ -81,7 +81,6 @@ export async function compareDocument(
   const page = doc.pagesInOrder()[pageIndex]!
   const files = await handOff(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0, exact: 0 }
-  const texts = [...doc.walk(page.id)].filter((node) => isText(node.kind)).map((node) => node.id)
   const paragraphs = new ParagraphCache(fonts)
   let first = true
   for (const width of widths) {
@@ -89,9 +88,12 @@ export async function compareDocument(
     if (first) await viewer.show(files, pageFileName(page.path), width, view.fold)
     else await viewer.resize(width, view.fold)
     first = false
-    const measured = await viewer.measure(texts)
     const layout = new PageLayout(doc, page.id, view.id, width, paragraphs)
-    const visible = new Set([...layout.visible()].map((box) => box.id))
+    const shown = [...layout.visible()]
+    const visible = new Set(shown.map(({ id }) => id))
+    // A template's, too.
+    const texts = shown.filter(({ node }) => isText(node.kind)).map(({ id }) => id)
+    const measured = await viewer.measure(texts)
     for (const id of new Set([...visible, ...Object.keys(measured.boxes)])) {
       const core = visible.has(id) ? layout.seen(id) : undefined
       const browser = measured.boxes[id]
@@ -102,7 +104,7 @@ export async function compareDocument(
       if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })
     }
     for (const id of texts) {
-      if (!visible.has(id) || !measured.boxes[id]) continue
+      if (!measured.boxes[id]) continue
       result.paragraphs++
       const { core, browser } = asSeen(layout, id, measured.lines[id] ?? [])
       if (letters(core) !== letters(browser)) result.linesOff.push({ node: id, width, core, browser })

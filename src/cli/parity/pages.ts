@@ -13,7 +13,7 @@ import type { Border } from '../../core/properties/look'
 import type { Props } from '../../core/properties/table'
 import { starterProject } from '../../core/shelf/starter'
 import { OBJECT, type Span, said } from '../../core/words/words'
-import { randomFrom } from '../random'
+import { Draw, randomFrom } from '../random'
 
 const FAMILIES = ['Hanken Grotesk', 'Fraunces', 'Work Sans', 'Source Serif 4', 'JetBrains Mono', 'Caveat']
 const INKS = ['#1c2b24', '#1d5c45', '#a8481f', '#6b5b95', '#ffffff', '#00000099']
@@ -31,16 +31,14 @@ const ARROW: Span[] = [
   },
 ]
 
-class Designer {
+class Designer extends Draw {
   private count = 0
   constructor(
-    private readonly random: () => number,
+    random: () => number,
     private readonly assets: readonly Asset[],
-  ) {}
-
-  chance = (share: number) => this.random() < share
-  one = <T>(list: readonly T[]): T => list[Math.floor(this.random() * list.length)]!
-  whole = (low: number, high: number) => low + Math.floor(this.random() * (high - low + 1))
+  ) {
+    super(random)
+  }
 
   node(kind: Kind, props: Props, children: NodeTree[] = []): NodeTree {
     const keys = generateNKeysBetween(null, null, children.length)

@@ -3,14 +3,14 @@ import { spawnSync } from 'node:child_process'
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Page } from '@playwright/test'
 import type { Blobs } from '../../core/blobs/blobs'
 import type { Document } from '../../core/document/document'
 import { pageFileName } from '../../core/handoff/names'
 import { pageSvg } from '../../core/handoff/svg/page'
 import type { PageLayout } from '../../core/layout/page'
 import { layoutPage } from '../../server/pictures'
-import { knowing, SiteViewer } from '../browser'
+import { BoardViewer } from '../board-viewer'
+import { SiteViewer } from '../browser'
 import { pictureOf, sharpest } from '../capture'
 import { handOff } from '../hand-off'
 import { openPrinter, ownPrinter, type Printer, paperScale, sizeOf } from '../print'
@@ -39,17 +39,14 @@ export const scaleOf = (way: Way | undefined, layout: PageLayout) =>
 export class Ways {
   private constructor(
     private readonly viewer: SiteViewer,
-    private readonly board: Page,
-    private readonly app: Running,
+    private readonly board: BoardViewer,
     private readonly printer: Printer,
   ) {}
 
   static async open(app: Running): Promise<Ways> {
     const viewer = await SiteViewer.open()
-    const board = await viewer.browser.newPage()
-    await knowing(board)
-    await board.addInitScript('globalThis.__name = (value) => value')
-    return new Ways(viewer, board, app, await openPrinter())
+    const board = await BoardViewer.open(viewer.browser, app.address)
+    return new Ways(viewer, board, await openPrinter())
   }
 
   async close() {
@@ -86,41 +83,9 @@ export class Ways {
   }
 
   /** The sheet as the board's painter has drawn it, taken out of the board. */
-  private async onBoard({ project, view }: Subject, layout: PageLayout): Promise<Uint8Array> {
-    const { board } = this
-    const size = sizeOf(layout)
-    await board.setViewportSize({ width: 1600, height: Math.min(8000, size.height + 400) })
-    await board.goto(`${this.app.address}projects/${project}`)
-    await board.locator(`[data-sheet="${view}"] [data-node]`).first().waitFor({ state: 'attached' })
-    await board.waitForFunction(
-      ([id, count]) =>
-        document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!.querySelectorAll('[data-node]').length ===
-        count,
-      [view, [...layout.visible()].length] as const,
-    )
-    await board.evaluate(
-      ({ id, width, height }) => {
-        const sheet = document.querySelector(`[data-sheet="${id}"]`)!
-        const drawn = sheet.shadowRoot!
-        const paper = getComputedStyle(sheet.parentElement!).backgroundColor
-        const host = document.createElement('div')
-        host.style.cssText = `position:fixed;inset:0 auto auto 0;width:${width}px;height:${height}px;contain:strict;overflow:hidden`
-        const root = host.attachShadow({ mode: 'open' })
-        root.adoptedStyleSheets = drawn.adoptedStyleSheets
-        for (const child of drawn.childNodes) root.append(child.cloneNode(true))
-        document.documentElement.style.background = paper
-        document.body.style.background = paper
-        document.body.replaceChildren(host)
-      },
-      { id: view, ...size },
-    )
-    await board.setViewportSize(size)
-    await board.evaluate(async () => {
-      await document.fonts.ready
-      const pictures = document.body.firstElementChild!.shadowRoot!.querySelectorAll('img')
-      await Promise.all([...pictures].map((picture) => picture.decode().catch(() => undefined)))
-    })
-    return board.screenshot({ clip: { x: 0, y: 0, ...size } })
+  private async onBoard({ project, view, doc }: Subject, layout: PageLayout): Promise<Uint8Array> {
+    await this.board.show({ project, view }, doc, layout)
+    return this.board.picture(view, layout)
   }
 }
 

@@ -239,6 +239,7 @@ export function Board() {
     <div
       ref={board}
       data-board
+      data-page={editor.pageId}
       aria-describedby={DESCRIPTION}
       data-looked={editor.breakages.isThrough}
       // The board's keys are all its own.

@@ -1,0 +1,162 @@
+/** A day at work: an empty project or a demo, steps by pointer and keys, and what has to hold after them. */
+import { readFile } from 'node:fs/promises'
+import { isDeepStrictEqual } from 'node:util'
+import type { BrowserContext } from '@playwright/test'
+import { openProject } from '../../core/document/open'
+import type { ProjectFile } from '../../core/document/schema'
+import { starterProject } from '../../core/shelf/starter'
+import { violationsOn } from '../axe'
+import { BoardViewer } from '../board-viewer'
+import { knowing, SiteViewer } from '../browser'
+import { Draw, randomFrom } from '../random'
+import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
+import { storeProject } from '../store-project'
+import { actOf, drawOf, type Step } from './acts'
+import { Fault } from './fault'
+import { checkBoxes, checkDrawn, checkPixels, checkValid, handedOff } from './shipped'
+import { Tab } from './tab'
+
+export const BEGINNINGS = ['empty', 'demo', 'other demo'] as const
+export type Beginning = (typeof BEGINNINGS)[number]
+
+/** Steps between two times that everything is looked at. */
+const BETWEEN = 6
+/** Presses of undo until what one act did is taken back. */
+const UNDOS = 12
+
+async function fileOf(beginning: Beginning): Promise<ProjectFile> {
+  if (beginning === 'empty') return starterProject('A day', 'home')
+  const path = beginning === 'demo' ? DEMO_FILE : OTHER_DEMO_FILE
+  return openProject(await readFile(path)).document.toFile()
+}
+
+/** The browsers of a trial: one that is worked in, one that shows what is handed off and what a new tab draws. */
+export class Desk {
+  private constructor(
+    readonly address: string,
+    private readonly viewer: SiteViewer,
+    private readonly board: BoardViewer,
+  ) {}
+
+  /** @param address of the app, with a slash */
+  static async open(address: string): Promise<Desk> {
+    const viewer = await SiteViewer.open()
+    return new Desk(address, viewer, await BoardViewer.open(viewer.browser, address))
+  }
+
+  close() {
+    return this.viewer.close()
+  }
+
+  /**
+   * Does steps until one finds a fault.
+   * @param told of each step that is done, and whether there was anything to do
+   * @returns the fault and how many steps led to it; undefined: there is none
+   */
+  async day(
+    beginning: Beginning,
+    steps: Iterable<Step>,
+    told: (step: Step, isDone: boolean) => void = () => {},
+    isOver: () => boolean = () => false,
+  ): Promise<{ fault: Fault; steps: Step[] } | undefined> {
+    const context = await this.viewer.browser.newContext({ viewport: { width: 1280, height: 800 } })
+    await knowing(context)
+    const done: Step[] = []
+    try {
+      const project = await storeProject(this.address, await fileOf(beginning))
+      const tab = await Tab.open(context, this.address, project)
+      for (const step of steps) {
+        done.push(step)
+        told(step, await this.step(tab, step))
+        if (done.length % BETWEEN === 0) await this.lookAt(tab, step)
+        if (isOver()) break
+      }
+      const last = done.at(-1)
+      if (last) await this.lookAt(tab, last)
+    } catch (error) {
+      return { fault: asFault(error), steps: done }
+    } finally {
+      await leave(context)
+    }
+    return undefined
+  }
+
+  /** One step, and what of the project it may have changed. @returns whether there was anything to do */
+  private async step(tab: Tab, step: Step): Promise<boolean> {
+    const { keeps, isHistory, do: work } = actOf(step)
+    const draw = drawOf(step)
+    const before = tab.isOffline ? undefined : await tab.stored()
+    const isDone = await work(tab, draw)
+    await tab.close()
+    await tab.saved()
+    heard(tab)
+    if (!before || tab.isOffline) return isDone
+    const after = await tab.stored()
+    if (keeps === 'all' && !isDeepStrictEqual(before, after))
+      throw new Fault('kept', `“${step[0]}” changed the project: ${differenceOf(before, after)}`)
+    if (!isHistory && isDone && draw.chance(0.3)) await backAndForth(tab, step[0], before, after)
+    return isDone
+  }
+
+  /** Everything that has to hold at any time. @throws Fault */
+  private async lookAt(tab: Tab, [name, seed]: Step) {
+    if (tab.isOffline) return
+    const draw = new Draw(randomFrom(seed + name.length))
+    const shipped = await handedOff(tab)
+    const page = await tab.page.locator('[data-board]').getAttribute('data-page')
+    if (page === null || !shipped.doc.pages.has(page)) return
+    await checkDrawn(this.board, shipped.doc, tab, page)
+    await checkBoxes(this.viewer, shipped, page, draw)
+    await checkPixels(this.viewer, this.board, shipped, tab, page)
+    await checkValid(shipped)
+    const [violation] = await violationsOn(tab.page)
+    if (violation) throw new Fault('axe', violation)
+    heard(tab)
+  }
+}
+
+/** @throws Fault at what the page or its console said was wrong */
+function heard(tab: Tab) {
+  const [said] = tab.said.splice(0)
+  if (said) throw new Fault('said', said)
+}
+
+/** Undo gives the project back exactly, redo what was made of it. @throws Fault where they do not */
+async function backAndForth(tab: Tab, name: string, before: ProjectFile, after: ProjectFile) {
+  if (isDeepStrictEqual(before, after)) return
+  let presses = 0
+  for (let now = after; !isDeepStrictEqual(now, before); presses++) {
+    if (presses === UNDOS)
+      throw new Fault('undo', `${UNDOS} undos do not take “${name}” back: ${differenceOf(before, now)}`)
+    await tab.key('ControlOrMeta+z')
+    await tab.saved()
+    now = await tab.stored()
+  }
+  for (let i = 0; i < presses; i++) await tab.key('ControlOrMeta+Shift+z')
+  await tab.saved()
+  const now = await tab.stored()
+  if (!isDeepStrictEqual(now, after))
+    throw new Fault('redo', `${presses} redos do not do “${name}” again: ${differenceOf(after, now)}`)
+}
+
+/** The first place where two projects differ. */
+function differenceOf(one: unknown, other: unknown, path = ''): string {
+  const isPair = typeof one === 'object' && typeof other === 'object' && one !== null && other !== null
+  if (!isPair) return `${path}: ${said(one)}, now ${said(other)}`
+  const [a, b] = [one as Record<string, unknown>, other as Record<string, unknown>]
+  for (const key of new Set([...Object.keys(a), ...Object.keys(b)]))
+    if (!isDeepStrictEqual(a[key], b[key])) return differenceOf(a[key], b[key], `${path}/${key}`)
+  return `${path}: the order of its keys`
+}
+const said = (value: unknown) => (JSON.stringify(value) ?? 'nothing').slice(0, 200)
+
+/** What fails in the browser's hands is a fault, too: something that cannot be pressed, a page that is gone. */
+function asFault(error: unknown): Fault {
+  if (error instanceof Fault) return error
+  return new Fault('hand', (error as Error).stack ?? String(error))
+}
+
+async function leave(context: BrowserContext) {
+  await context.setOffline(false).catch(() => undefined)
+  await context.close().catch(() => undefined)
+}

@@ -1,0 +1,89 @@
+/** Going about: pages, sights, tabs, the network; what leaves the project as it is, and back and forth in what was done. */
+import type { Draw } from '../random'
+import { type Act, act, select } from './act'
+import type { Tab } from './tab'
+
+const undo = async (tab: Tab, draw: Draw) => {
+  for (let i = draw.whole(1, 4); i > 0; i--) await tab.key('ControlOrMeta+z')
+  if (draw.chance(0.5)) for (let i = draw.whole(1, 4); i > 0; i--) await tab.key('ControlOrMeta+Shift+z')
+  return true
+}
+
+const SIGHTS = ['f', 'Shift+F', 'ControlOrMeta+=', 'ControlOrMeta+-', 'PageDown', 'PageUp', 'l', 'Shift+B']
+const lookAround = async (tab: Tab, draw: Draw) => {
+  await tab.key(draw.one(SIGHTS))
+  if (draw.chance(0.3)) await select(tab, draw)
+  return true
+}
+
+const closer = async (tab: Tab, draw: Draw) => {
+  if (!(await select(tab, draw))) return false
+  await tab.key('Shift+F')
+  return true
+}
+
+let made = 0
+const newPage = async (tab: Tab, draw: Draw) => {
+  await tab.key('n')
+  const dialog = tab.page.getByRole('dialog')
+  await dialog.getByLabel('Path').fill(`/page-${made++}`)
+  await dialog.getByLabel('Name', { exact: true }).fill(draw.one(['Prices', 'About', 'Visit', 'Growers']))
+  await tab.key('Enter')
+  return true
+}
+
+const otherPage = async (tab: Tab, draw: Draw) => {
+  const { pages } = await tab.stored()
+  await tab.page.getByRole('button', { name: /^Page: / }).click()
+  await tab.page
+    .getByRole('dialog')
+    .locator('button[data-option]', { hasText: draw.one(pages).path })
+    .first()
+    .click()
+  return true
+}
+
+const offline = async (tab: Tab, draw: Draw) => {
+  tab.isOffline = !tab.isOffline
+  await tab.page.context().setOffline(tab.isOffline)
+  if (!tab.isOffline && draw.chance(0.3)) await tab.reload()
+  return true
+}
+
+const reload = async (tab: Tab) => {
+  if (tab.isOffline) return false
+  await tab.saved()
+  await tab.reload()
+  return true
+}
+
+const DIALOGS = ['?', 'Shift+T', 'y', 'ControlOrMeta+f', 'p', 'Shift+E', 'ControlOrMeta+k']
+const openAndLeave = async (tab: Tab, draw: Draw) => {
+  if (draw.chance(0.5)) await select(tab, draw)
+  await tab.key(draw.one(DIALOGS))
+  return true
+}
+
+const budget = async (tab: Tab, draw: Draw) => {
+  await tab.key('p')
+  const field = tab.page.getByRole('dialog').getByRole('textbox').first()
+  await field.waitFor()
+  const words = Array.from(
+    { length: draw.whole(2, 4) },
+    () => `${draw.one(['Intro', 'Offer', 'Prices', 'Voices'])} ${draw.whole(8, 60) * 10}`,
+  )
+  await field.fill(words.join(', '))
+  return tab.take(true)
+}
+
+export const GOING: Act[] = [
+  act('undo and redo', 6, undo, { isHistory: true }),
+  act('look around', 5, lookAround, { keeps: 'all' }),
+  act('closer', 4, closer, { keeps: 'all' }),
+  act('open and leave', 3, openAndLeave, { keeps: 'all' }),
+  act('a new page', 1, newPage),
+  act('another page', 2, otherPage, { keeps: 'all' }),
+  act('page budget', 1, budget),
+  act('offline, or back', 1, offline, { keeps: 'all', isHistory: true }),
+  act('reload', 1, reload, { keeps: 'all', isHistory: true }),
+]
