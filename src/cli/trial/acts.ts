@@ -14,6 +14,8 @@ export const PARTS: Readonly<Record<string, readonly Act[]>> = {
 }
 const ALL = new Map(Object.values(PARTS).flatMap((acts) => acts.map((each) => [each.name, each] as const)))
 
+export const [placing] = PLACING as [Act]
+
 /** An act, and the lots that it is done by: of other steps it knows nothing, so that any of them can be left out. */
 export type Step = readonly [act: string, seed: number]
 

@@ -11,9 +11,9 @@ import { knowing, SiteViewer } from '../browser'
 import { Draw, randomFrom } from '../random'
 import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
 import { storeProject } from '../store-project'
-import { actOf, drawOf, type Step } from './acts'
+import { actOf, drawOf, placing, type Step } from './acts'
 import { Fault } from './fault'
-import { checkBoxes, checkDrawn, checkPixels, checkValid, handedOff } from './shipped'
+import { checkBoxes, checkDrawn, checkPixels, checkValid, handedOff, sheetsOf } from './shipped'
 import { Tab } from './tab'
 
 export const BEGINNINGS = ['empty', 'demo', 'other demo'] as const
@@ -68,11 +68,12 @@ export class Desk {
       for (const step of steps) {
         done.push(step)
         told(step, await this.step(tab, step))
-        if (done.length % BETWEEN === 0) await this.lookAt(tab, step)
+        if (done.length % BETWEEN === 0) await this.lookAt(tab, step, 'a sheet')
         if (isOver()) break
       }
+      await back(tab)
       const last = done.at(-1)
-      if (last) await this.lookAt(tab, last)
+      if (last) await this.lookAt(tab, last, 'every sheet')
     } catch (error) {
       return { fault: asFault(error), steps: done }
     } finally {
@@ -83,8 +84,11 @@ export class Desk {
 
   /** One step, and what of the project it may have changed. @returns whether there was anything to do */
   private async step(tab: Tab, step: Step): Promise<boolean> {
-    const { keeps, isHistory, do: work } = actOf(step)
     const draw = drawOf(step)
+    if (tab.isOffline && draw.chance(0.3)) await back(tab)
+    // On nothing there is nothing to do but to place something.
+    const isBare = (await tab.spots()).length === 0 && draw.chance(0.8)
+    const { keeps, isHistory, do: work } = isBare ? placing : actOf(step)
     const before = tab.isOffline ? undefined : await tab.stored()
     const isDone = await work(tab, draw)
     await tab.close()
@@ -99,7 +103,7 @@ export class Desk {
   }
 
   /** Everything that has to hold at any time. @throws Fault */
-  private async lookAt(tab: Tab, [name, seed]: Step) {
+  private async lookAt(tab: Tab, [name, seed]: Step, pixelsOf: 'a sheet' | 'every sheet') {
     if (tab.isOffline) return
     const draw = new Draw(randomFrom(seed + name.length))
     const shipped = await handedOff(tab)
@@ -107,12 +111,21 @@ export class Desk {
     if (page === null || !shipped.doc.pages.has(page)) return
     await checkDrawn(this.board, shipped.doc, tab, page)
     await checkBoxes(this.viewer, shipped, page, draw)
-    await checkPixels(this.viewer, this.board, shipped, tab, page)
+    const sheets = sheetsOf(shipped.doc, page)
+    for (const sheet of pixelsOf === 'a sheet' ? [draw.one(sheets)] : sheets)
+      await checkPixels(this.viewer, this.board, shipped, { project: tab.project, ...sheet })
     await checkValid(shipped)
     const [violation] = await violationsOn(tab.page)
     if (violation) throw new Fault('axe', violation)
     heard(tab)
   }
+}
+
+async function back(tab: Tab) {
+  if (!tab.isOffline) return
+  tab.isOffline = false
+  await tab.page.context().setOffline(false)
+  await tab.saved()
 }
 
 /** @throws Fault at what the page or its console said was wrong */

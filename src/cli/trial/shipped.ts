@@ -78,31 +78,37 @@ export async function checkBoxes(viewer: SiteViewer, { doc, blobs }: Shipped, pa
 
 const nameOf = (doc: Document, id: string) => `“${doc.nodes.get(id)?.name ?? id}” (${id})`
 
-/** Each sheet of a page in each theme, as the board draws it, against the page. @throws Fault at the first that differs */
+/** A page at a view, in a theme where there are several. */
+type Sheet = { page: string; view: string; theme?: string }
+
+export function sheetsOf(doc: Document, page: string): Sheet[] {
+  const themes = doc.themes.length > 1 ? doc.themes.map(({ id }) => id) : [undefined]
+  return doc.views.flatMap(({ id: view }) => themes.map((theme) => ({ page, view, theme })))
+}
+
+/** A sheet as the board draws it, against the page. @throws Fault when it differs */
 export async function checkPixels(
   viewer: SiteViewer,
   board: BoardViewer,
   { doc, blobs, files }: Shipped,
-  { project }: Tab,
-  page: string,
+  sheet: Sheet & { project: string },
 ) {
-  const themes = doc.themes.length > 1 ? doc.themes.map(({ id }) => id) : [undefined]
-  for (const view of doc.views)
-    for (const theme of themes) {
-      const layout = await layoutPage({ doc, blobs }, page, view.width, theme)
-      if (layout.height < 1) continue
-      await viewer.show(files, pageFileName(doc.pages.get(page)!.path), view.width, view.fold)
-      if (theme !== undefined)
-        await viewer.page.evaluate((id) => document.documentElement.setAttribute('data-theme', id), theme)
-      const shipped = await pixelsOf(await pictureOf(viewer.page, sizeOf(layout), 1))
-      await board.show({ project, view: view.id, page, theme }, doc, layout)
-      const drawn = await pixelsOf(await board.picture(view.id, layout))
-      const { share, flat } = compare(shipped, drawn)
-      const where = `${doc.pages.get(page)!.name} at ${view.name}${theme ? ` in ${theme}` : ''}`
-      if (share > BAR.share)
-        throw new Fault('pixels', `${(share * 100).toFixed(2)} % of the pixels differ: ${where}`)
-      if (flat > BAR.flat) throw new Fault('flat', `flat areas differ by ${flat} levels: ${where}`)
-    }
+  const { name, path } = doc.pages.get(sheet.page)!
+  const view = doc.view(sheet.view)
+  const { theme } = sheet
+  const layout = await layoutPage({ doc, blobs }, sheet.page, view.width, theme)
+  if (layout.height < 1) return
+  await viewer.show(files, pageFileName(path), view.width, view.fold)
+  if (theme !== undefined)
+    await viewer.page.evaluate((id) => document.documentElement.setAttribute('data-theme', id), theme)
+  const shipped = await pixelsOf(await pictureOf(viewer.page, sizeOf(layout), 1))
+  await board.show(sheet, doc, layout)
+  const drawn = await pixelsOf(await board.picture(view.id, layout))
+  const { share, flat } = compare(shipped, drawn)
+  const where = `${name} at ${view.name}${theme ? ` in ${theme}` : ''}`
+  if (share > BAR.share)
+    throw new Fault('pixels', `${(share * 100).toFixed(2)} % of the pixels differ: ${where}`)
+  if (flat > BAR.flat) throw new Fault('flat', `flat areas differ by ${flat} levels: ${where}`)
 }
 
 /** What a tab has drawn bit by bit, against what one draws that has just come. @throws Fault at the first section that differs */
@@ -120,23 +126,24 @@ export async function checkDrawn(board: BoardViewer, doc: Document, tab: Tab, pa
       )
 }
 
-/** Of each section that is drawn: its source. Where pictures come from is the tab's own affair. */
+/** Of each section that is drawn: its source. In which order declarations were made, and where pictures come from, is the tab's own affair. */
 async function drawnSections(page: Tab['page'], view: string): Promise<Map<string, string>> {
+  const sections = await page.evaluate((id) => {
+    const drawn = document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!.querySelectorAll('.page > *')
+    return [...drawn].map((section): [string, string] => {
+      const copy = section.cloneNode(true) as HTMLElement
+      // Its distance is to what is drawn before it.
+      copy.style.marginTop = ''
+      for (const each of [copy, ...copy.querySelectorAll('*')]) {
+        if (each.className === '') each.removeAttribute('class')
+        const style = each.getAttribute('style')
+        if (style !== null) each.setAttribute('style', style.split(/;\s*/).sort().join('; '))
+      }
+      return [copy.dataset.node!, copy.outerHTML]
+    })
+  }, view)
   return new Map(
-    await page.evaluate(
-      (id) =>
-        [...document.querySelector(`[data-sheet="${id}"]`)!.shadowRoot!.querySelectorAll('.page > *')].map(
-          (element) =>
-            [
-              (element as HTMLElement).dataset.node!,
-              // Its distance is to what is drawn before it.
-              element.outerHTML
-                .replace(/(src="|url\((?:&quot;)?)[^")&]*/g, '$1')
-                .replace(/margin-top: [^;]*;/, ''),
-            ] as [string, string],
-        ),
-      view,
-    ),
+    sections.map(([id, source]) => [id, source.replace(/(src="|url\((?:&quot;)?)[^")&]*/g, '$1')]),
   )
 }
 

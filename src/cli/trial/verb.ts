@@ -15,7 +15,7 @@ import { shrunk } from './shrink'
 /** Steps of a day. */
 const LONG = 60
 /** ms that shrinking one fault may take. */
-const SHRINKING = 240_000
+const SHRINKING = 150_000
 
 export async function trial(args: string[]): Promise<number> {
   const { values } = readArgs(args, {
