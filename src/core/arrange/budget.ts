@@ -1,6 +1,7 @@
 /** The page budget: bands typed in words, their sum, their offsets. Lengths in px. */
 
-import type { Document } from '../document/document'
+import type { Document, Node } from '../document/document'
+import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { formatPx } from '../lattice/solve'
 import type { PageLayout } from '../layout/page'
@@ -17,6 +18,9 @@ export type BudgetProblem = { reason: string; part: string }
 
 const MOST_BANDS = 60
 
+/** A comma between digits is part of a number: `hero 1,200`. */
+const PARTS = /(?<!\d),|,(?!\d{3}(?!\d))|[;\n]/
+
 /** A count, a name that may hold spaces and digits, and a height: the last word, or a sum with spaces around its signs. */
 const BAND = /^(?:(\d+)\s*[×x*]\s*)?(.*?)\s*([^\s+*/×-]+(?:\s*[+*/×-]\s*[^\s+*/×-]+)*)$/i
 
@@ -26,7 +30,7 @@ const BAND = /^(?:(\d+)\s*[×x*]\s*)?(.*?)\s*([^\s+*/×-]+(?:\s*[+*/×-]\s*[^\s+
  */
 export function readBudget(text: string, fold: number): Budget | BudgetProblem {
   const bands: Band[] = []
-  for (const raw of text.split(/[,;\n]/)) {
+  for (const raw of text.split(PARTS)) {
     const part = raw.trim()
     if (part === '') continue
     const [, times = '1', words, height] = BAND.exec(part) ?? []
@@ -62,7 +66,14 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
 
 /** The budget that a page's sections make now, in the words that `readBudget` reads; '' for an empty page. */
 export const budgetOf = (layout: PageLayout): string =>
-  layout.own.map((box) => `${box.node.name.replace(/[,;\n]/g, ' ')} ${formatPx(box.height)}`).join(', ')
+  layout.own.map((box) => `${wordsOf(box.node.name)} ${formatPx(box.height)}`).join(', ')
+
+/** A section's name as a budget can say it. */
+const wordsOf = (name: string) =>
+  name
+    .replace(/[,;\n]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
 
 /** What new bands are filled with in turn. */
 const GREYS = ['#e9e6de', '#f4f2ec', '#ece9e2']
@@ -89,9 +100,63 @@ export function aboveFooter(doc: Document, page: string): number {
   return index
 }
 
+/** A band, and the section that it is already; and the sections that no band is any more. */
+export type Plan = { bands: { band: Band; node?: Node }[]; gone: Node[] }
+
+/** Whether a section gets another name from its band. */
+export const isRenamed = ({ name }: Node, band: Band) => !sameName(wordsOf(name), band.name)
+
+const sameName = (one: string, other: string) => one.toLowerCase() === other.toLowerCase()
+
 /**
- * The sections that a sheet shows get the bands' heights in turn; bands too many are added behind, sections too many removed. A
- * cushion stays a cushion and stays last.
+ * Which sections of a sheet the bands are: those of their names; of the others one that stands where a band of another name does
+ * is that one, renamed.
+ */
+export function budgetPlan(layout: PageLayout, bands: readonly Band[]): Plan {
+  const shown = layout.own.map(({ node }) => node)
+  const named = shown.map(({ name }) => wordsOf(name))
+  const taken = new Set<number>()
+  const found = bands.map(({ name }) => {
+    const at = named.findIndex((each, i) => !taken.has(i) && sameName(each, name))
+    if (at >= 0) taken.add(at)
+    return at
+  })
+  let before = -1
+  const plan = bands.map((band, i) => {
+    let at = found[i]!
+    // A cushion is never another section renamed, nor the other way round.
+    const next = before + 1
+    const isAlike = next < shown.length && isCushion(shown[next]!.name) === isCushion(band.name)
+    if (at < 0 && !taken.has(next) && isAlike) {
+      at = next
+      taken.add(at)
+    }
+    if (at >= 0) before = at
+    return { band, node: shown[at] }
+  })
+  return { bands: plan, gone: shown.filter((_, i) => !taken.has(i)) }
+}
+
+/** The longest run of bands whose sections stand in that order already: they stay, others are moved between them. */
+function staying(doc: Document, page: string, nodes: readonly (Node | undefined)[]): Set<string> {
+  const { children } = doc.node(page)
+  /** By the band that a run ends with. */
+  const runs: { at: number; ids: string[] }[] = []
+  let longest: string[] = []
+  for (const node of nodes) {
+    if (!node) continue
+    const at = children.indexOf(node.id)
+    const best = runs.filter((run) => run.at < at).sort((a, b) => b.ids.length - a.ids.length)[0]
+    const ids = [...(best?.ids ?? []), node.id]
+    runs.push({ at, ids })
+    if (ids.length > longest.length) longest = ids
+  }
+  return new Set(longest)
+}
+
+/**
+ * The bands' sections get their heights, names and order, new ones are put between them, and those that no band is are removed.
+ * @param set a value on the view that is worked on
  */
 export function budgetEdits(
   doc: Document,
@@ -100,43 +165,62 @@ export function budgetEdits(
   set: SetEdit,
   makeId: () => string,
 ): Edit[] {
-  const height = (band: Band) => ({ kind: 'exact', px: band.height }) as const
-  const last = (list: readonly { name: string }[]) => {
-    const end = list.at(-1)
-    return end !== undefined && isCushion(end.name)
-  }
-  const all = layout.own.map((box) => box.node)
-  const shown = last(all) ? all.slice(0, -1) : all
-  const cushion = last(all) ? all.at(-1) : undefined
-  const wanted = last(bands) ? bands.slice(0, -1) : bands
-  const edits: Edit[] = wanted
-    .slice(0, shown.length)
-    .map((band, i) => set(shown[i]!, { height: height(band) }))
-  const added = [...wanted.slice(shown.length), ...(last(bands) && !cushion ? bands.slice(-1) : [])]
-  if (cushion) {
-    if (last(bands)) edits.push(set(cushion, { height: height(bands.at(-1)!) }))
-    else edits.push({ op: 'remove', node: cushion.id })
-  }
-  const keys = ordersAt(doc, layout.page, endOfPage(doc, layout.page), added.length)
-  added.forEach((band, i) => {
-    const tag = /^(header|footer)\b/i.exec(band.name)?.[1]?.toLowerCase() as 'header' | 'footer' | undefined
-    edits.push({
-      op: 'insert',
-      parent: layout.page,
-      tree: {
-        id: makeId(),
-        kind: 'section',
-        name: band.name,
-        order: keys[i]!,
-        props: {
-          flow: 'lattice',
-          tag: tag ?? 'section',
-          height: height(band),
-          ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[i % GREYS.length]!) }),
-        },
-      },
-    })
+  const { bands: plan, gone } = budgetPlan(layout, bands)
+  const stay = staying(
+    doc,
+    layout.page,
+    plan.map(({ node }) => node),
+  )
+  const keys = placesBetween(
+    doc,
+    layout.page,
+    plan.map(({ node }) => (node && stay.has(node.id) ? node : undefined)),
+  )
+  const edits: Edit[] = plan.flatMap(({ band, node }, i) => {
+    const height = { kind: 'exact', px: band.height } as const
+    if (!node)
+      return [{ op: 'insert', parent: layout.page, tree: sectionOf(band, makeId(), keys[i]!, i) } as const]
+    const isSame = Math.abs(layout.boxes.get(node.id)!.height - band.height) < 0.005
+    return [
+      ...(isSame ? [] : [set(node, { height })]),
+      ...(isRenamed(node, band) ? [{ op: 'meta', node: node.id, name: band.name } as const] : []),
+      ...(stay.has(node.id)
+        ? []
+        : [{ op: 'move', node: node.id, parent: layout.page, order: keys[i]! } as const]),
+    ]
   })
-  for (const { id } of shown.slice(wanted.length)) edits.push({ op: 'remove', node: id })
-  return edits
+  return [...edits, ...gone.map(({ id }): Edit => ({ op: 'remove', node: id }))]
+}
+
+/** An order key for each place where no section stays: between those that stay before and behind it. */
+function placesBetween(doc: Document, page: string, staying: readonly (Node | undefined)[]): string[] {
+  const { children } = doc.node(page)
+  const keys: string[] = []
+  for (let from = 0; from < staying.length; ) {
+    let to = from
+    while (to < staying.length && !staying[to]) to++
+    const before = from > 0 ? children.indexOf(staying[from - 1]!.id) + 1 : 0
+    const index = to === staying.length && from === 0 ? endOfPage(doc, page) : before
+    keys.push(...ordersAt(doc, page, index, to - from))
+    // The one that stays has its own.
+    if (to < staying.length) keys.push(staying[to]!.order)
+    from = to + 1
+  }
+  return keys
+}
+
+function sectionOf(band: Band, id: string, order: string, index: number): NodeTree {
+  const tag = /^(header|footer)\b/i.exec(band.name)?.[1]?.toLowerCase() as 'header' | 'footer' | undefined
+  return {
+    id,
+    kind: 'section',
+    name: band.name,
+    order,
+    props: {
+      flow: 'lattice',
+      tag: tag ?? 'section',
+      height: { kind: 'exact', px: band.height },
+      ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[index % GREYS.length]!) }),
+    },
+  }
 }

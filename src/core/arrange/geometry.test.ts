@@ -5,7 +5,7 @@ import { allCorners, oneFill } from '../properties/items'
 import { LOOK_PARTS } from '../properties/property'
 import { said } from '../words/words'
 import { alignEdits, distributeEdits, gapEdits, sameSizeEdits, stackEdits, swapEdits } from './align'
-import { budgetEdits, budgetOf, endOfPage, readBudget } from './budget'
+import { budgetEdits, budgetOf, budgetPlan, endOfPage, readBudget } from './budget'
 import { distances } from './gauge'
 import { insertEdits, insertionAt } from './insertion'
 import { lookFor, lookOf } from './look'
@@ -98,13 +98,13 @@ describe('a cushion', () => {
     const { doc, layout, run, rect } = lay({}, [])
     const names = () => doc.node(layout.page).children.map((id) => doc.node(id).name)
     run(budgetEdits(doc, layout, bands('header 96, hero 300, cushion 80'), set, makeId))
-    expect(names()).toEqual(['Section', 'Last', 'Cushion'])
+    expect(names()).toEqual(['Header', 'Hero', 'Cushion'])
     run(budgetEdits(doc, layout, bands('header 96, hero 300, news 200, cushion 90'), set, makeId))
-    expect(names()).toEqual(['Section', 'Last', 'News', 'Cushion'])
+    expect(names()).toEqual(['Header', 'Hero', 'News', 'Cushion'])
     expect(rect(doc.node(layout.page).children[3]!).height).toBe(90)
     expect(endOfPage(doc, layout.page)).toBe(3)
     run(budgetEdits(doc, layout, bands('header 96, hero 300'), set, makeId))
-    expect(names()).toEqual(['Section', 'Last'])
+    expect(names()).toEqual(['Header', 'Hero'])
     expect(endOfPage(doc, layout.page)).toBe(2)
   })
   test('anywhere else is told', () => {
@@ -319,7 +319,7 @@ describe('page budget', () => {
   test('what a page has is read as it is; fewer bands, more bands, hidden sections left alone', () => {
     const { doc, layout, run } = lay({ flow: 'column' }, [])
     run([{ op: 'meta', node: 's', name: 'Hero, first 2' }])
-    expect(budgetOf(layout)).toBe('Hero  first 2 400, Last 100')
+    expect(budgetOf(layout)).toBe('Hero first 2 400, Last 100')
     const same = readBudget(budgetOf(layout), 900)
     if ('reason' in same) throw new Error(same.reason)
     expect(same.bands.map((band) => band.height)).toEqual([400, 100])
@@ -334,6 +334,40 @@ describe('page budget', () => {
     ])
     run(budgetEdits(doc, layout, more.bands.slice(0, 1), set, makeId))
     expect(layout.root.kids.map((kid) => kid.node.name)).toEqual(['Last'])
+  })
+  test('edited again, names stay with their sections: put between, put in another order, taken out, renamed', () => {
+    const { doc, layout, run } = lay({ flow: 'column' }, [])
+    const bands = (words: string) => {
+      const read = readBudget(words, 900)
+      if ('reason' in read) throw new Error(read.reason)
+      return read.bands
+    }
+    const plan = (words: string) => run(budgetEdits(doc, layout, bands(words), set, makeId))
+    const shown = () => layout.root.kids.map((kid) => [kid.node.name, kid.height])
+    plan('header 96, hero 500, offer 300, quote 200, footer 100')
+    const ids = Object.fromEntries(layout.root.kids.map(({ node }) => [node.name, node.id]))
+    const isStill = () => {
+      for (const { node } of layout.root.kids) if (ids[node.name]) expect(node.id).toBe(ids[node.name])
+    }
+    plan('header 96, hero 480, news 1,200, offer 300, quote 200, footer 100')
+    expect(shown()).toEqual([
+      ['Header', 96],
+      ['Hero', 480],
+      ['News', 1200],
+      ['Offer', 300],
+      ['Quote', 200],
+      ['Footer', 100],
+    ])
+    isStill()
+    plan('header 96, quote 200, hero 480, offer 300, footer 100')
+    expect(shown().map(([name]) => name)).toEqual(['Header', 'Quote', 'Hero', 'Offer', 'Footer'])
+    isStill()
+    expect(budgetPlan(layout, bands('header 96, hero 480, offer 300, footer 100')).gone).toMatchObject([
+      { name: 'Quote' },
+    ])
+    plan('header 96, quote 200, intro 480, offer 300, footer 100')
+    expect(layout.root.kids.map(({ node }) => node.id)).toContain(ids.Hero)
+    expect(shown()[2]).toEqual(['Intro', 480])
   })
   test('says which part is wrong', () => {
     expect(readBudget('header ninety', 900)).toMatchObject({ part: 'header ninety' })

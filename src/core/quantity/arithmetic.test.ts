@@ -18,6 +18,12 @@ describe('arithmetic in number fields', () => {
     ['1,5*2', 3],
     [' 7 px ', 7],
     ['10−4', 6],
+    ['10,000', 10_000],
+    ['10 000', 10_000],
+    ['1,234.5*2', 2469],
+    ['1\u202f000\u202f000+1', 1_000_001],
+    ['0,125*8', 1],
+    ['12,50', 12.5],
   ])('%s is %d', (typed, result) => {
     expect(value(typed)).toBe(result)
   })
@@ -34,12 +40,22 @@ describe('arithmetic in number fields', () => {
     expect(value('50%')).toContain('percentage')
   })
 
-  test.each(['', 'abc', '1/0', '2+', '(1', '1e999', '1..2', '5 5', 'alert(1)', '__proto__'])(
-    '%s is refused with a reason',
-    (typed) => {
-      expect(value(typed)).toBeTypeOf('string')
-    },
-  )
+  test.each([
+    '',
+    'abc',
+    '1/0',
+    '2+',
+    '(1',
+    '1e999',
+    '1..2',
+    '5 5',
+    '10 00',
+    '1,000,00',
+    'alert(1)',
+    '__proto__',
+  ])('%s is refused with a reason', (typed) => {
+    expect(value(typed)).toBeTypeOf('string')
+  })
 
   test('bounds are said with what was found', () => {
     expect(value('3', { min: 8 })).toBe('at least 8, this is 3')

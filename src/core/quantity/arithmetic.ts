@@ -1,5 +1,5 @@
 /**
- * Arithmetic for number fields: `520*3+96+180`, `1512/2`, `+10`, `*1.3`, `50%`, `5col`.
+ * Arithmetic for number fields: `520*3+96+180`, `1512/2`, `+10`, `*1.3`, `50%`, `5col`, `10,000`.
  * A recursive-descent parser; nothing is ever evaluated as code.
  */
 export type Quantity = { ok: true; value: number } | { ok: false; reason: string }
@@ -19,6 +19,9 @@ export type QuantityContext = {
 }
 
 class Failure extends Error {}
+
+/** Thousands set apart by a sign or a space: `10,000`, `10 000`, `1,234.5`. */
+const GROUPED = /^[1-9]\d{0,2}(?:,\d{3}|[ \u00a0\u202f’']\d{3})+(?![\d,])(?:\.\d+)?/
 
 class Parser {
   private at = 0
@@ -85,13 +88,15 @@ class Parser {
       this.at += rest[0].length
       return this.context.rest
     }
-    const match = /^(\d+([.,]\d*)?|[.,]\d+)/.exec(this.source.slice(this.at))
+    const left = this.source.slice(this.at)
+    const grouped = GROUPED.exec(left)
+    const match = grouped ?? /^(\d+([.,]\d*)?|[.,]\d+)/.exec(left)
     if (!match) {
-      const found = this.source.slice(this.at, this.at + 8)
+      const found = left.slice(0, 8)
       throw new Failure(found ? `a number is missing before “${found}”` : 'the sum ends too early')
     }
     this.at += match[0].length
-    const value = Number(match[0].replace(',', '.'))
+    const value = Number(grouped ? match[0].replace(/[^\d.]/g, '') : match[0].replace(',', '.'))
     return this.unit(value)
   }
 

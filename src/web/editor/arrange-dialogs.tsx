@@ -1,6 +1,14 @@
 /** Settle, repeat and the page budget: what is about to happen is shown before it does. */
 import { useMemo, useState } from 'react'
-import { type Band, budgetEdits, budgetOf, readBudget } from '../../core/arrange/budget'
+import {
+  type Band,
+  budgetEdits,
+  budgetOf,
+  budgetPlan,
+  isRenamed,
+  type Plan,
+  readBudget,
+} from '../../core/arrange/budget'
 import { repeatEdits } from '../../core/arrange/repeat'
 import { settle } from '../../core/arrange/settle'
 import { formatPx } from '../../core/lattice/solve'
@@ -137,16 +145,21 @@ export function RepeatDialog() {
   )
 }
 
+/** What a section is called that a band of another name is. */
+const was = (planned: Plan['bands'][number] | undefined) =>
+  planned?.node && isRenamed(planned.node, planned.band) ? planned.node.name : undefined
+
 /** Sections as bands: those there are get the new heights in turn, the rest are added or taken away. */
 export function BudgetDialog() {
   const editor = useEditor()
   const { layout } = editor
-  const shown = layout?.own.length ?? 0
   const [text, setText] = useState(
     () => (layout && budgetOf(layout)) || 'header 96, 3 × section 520, footer 180',
   )
   const { fold } = editor.view
   const read = readBudget(text, fold)
+  const plan = layout && !('reason' in read) ? budgetPlan(layout, read.bands) : undefined
+  const gone = plan?.gone ?? []
   const close = () => editor.set({ dialog: undefined })
   const apply = (bands: Band[]) => {
     arrange(editor, 'Page budget', (on, set) => budgetEdits(editor.doc, on, bands, set, makeId))
@@ -162,6 +175,11 @@ export function BudgetDialog() {
           value={text}
           spellCheck={false}
           onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || 'reason' in read) return
+            event.preventDefault()
+            apply(read.bands)
+          }}
         />
       </label>
       {'reason' in read ? (
@@ -172,7 +190,12 @@ export function BudgetDialog() {
             <tbody>
               {read.bands.map((band, i) => (
                 <tr key={i} className="rule-b">
-                  <td className="py-1">{band.name}</td>
+                  <td className="py-1">
+                    {band.name}
+                    {was(plan?.bands[i]) && (
+                      <span className="pl-1.5 text-small soft">was “{was(plan?.bands[i])}”</span>
+                    )}
+                  </td>
                   <td className="text-right">{formatPx(band.height)}</td>
                   <td className="w-21 text-right soft">from {formatPx(read.offsets[i]!)}</td>
                   <td className="w-17.5 text-right text-small text-(--gold-text)">
@@ -188,27 +211,30 @@ export function BudgetDialog() {
               </tr>
             </tbody>
           </table>
-          {read.bands.length < shown && (
-            <p className="pb-2 text-(--gold-text)">
-              {shown - read.bands.length === 1
-                ? 'The last section'
-                : `The last ${shown - read.bands.length} sections`}{' '}
-              would be taken away.
+          {gone.length > 0 && (
+            <p role="status" className="pb-2 text-(--gold-text)">
+              {gone.length === 1 ? 'A section' : `${gone.length} sections`} would be taken away:{' '}
+              {gone.map(({ name }) => `“${name}”`).join(', ')}.
             </p>
           )}
           <div className="flex justify-end gap-2">
             <button type="button" className="plain-button" onClick={close}>
               Leave the page
             </button>
-            <button type="button" className="main-button" onClick={() => apply(read.bands)}>
+            <button
+              type="button"
+              className="main-button"
+              title="Lay out the bands (Ctrl Enter)"
+              onClick={() => apply(read.bands)}
+            >
               Lay out the bands
             </button>
           </div>
         </>
       )}
       <p className="pt-2 text-small soft">
-        Sums such as 48*2, “rest” for what is left of the first screen, 50% of it, 3 × for three alike;
-        “cushion 80” at the end is room that stays free there.
+        Sums such as 48*2, “rest” for what is left of the first screen, 50% for half of that screen, 3 × for
+        three alike; “cushion 80” at the end is room that stays free there.
       </p>
     </Dialog>
   )

@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid'
 import type { SetEdit } from '../../core/arrange/align'
 import { type Insertion, insertEdits, stepOn } from '../../core/arrange/insertion'
 import { liftEdits } from '../../core/arrange/lift'
-import { sectionOf } from '../../core/arrange/order'
+import { outermost, sectionOf } from '../../core/arrange/order'
 import { shownChildren } from '../../core/arrange/view-order'
 import { called } from '../../core/document/called'
 import type { Node } from '../../core/document/document'
@@ -68,10 +68,14 @@ export class Editor extends Sheets {
     const beside = row ?? (parent === null ? [] : shownChildren(this.doc, parent, viewId))
     const [from, to] = [beside.indexOf(anchor ?? ''), beside.indexOf(id)].sort((a, b) => a - b)
     if (anchor === undefined || from! < 0) return this.select(id, viewId, true)
-    // The first stays the one that a range begins with.
-    const taken = beside.slice(from, to! + 1).filter((each) => each !== anchor && each !== id)
+    // Nothing together with what lies in it; and the first stays the one that a range begins with.
+    const taken = outermost(this.doc, beside.slice(from, to! + 1))
     this.select(anchor, viewId)
-    this.set({ selection: anchor === id ? [id] : [anchor, ...taken, id] })
+    this.set({
+      selection: taken.sort(
+        (a, b) => Number(b === anchor) - Number(a === anchor) || beside.indexOf(a) - beside.indexOf(b),
+      ),
+    })
     this.announce(`${this.selection.length} blocks selected`)
   }
 

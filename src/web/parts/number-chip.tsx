@@ -79,6 +79,11 @@ export function NumberChip({
   /** @returns whether the field may close */
   const take = (): boolean => {
     if (text === undefined) return true
+    // Looked at and left: what is shown is rounded, and is no other value.
+    if (value !== undefined && text === formatPx(value)) {
+      stop()
+      return true
+    }
     if (text.trim() === '' && onClear) {
       onClear()
       stop()
