@@ -28,19 +28,31 @@ export class BoardViewer {
     const { page } = this
     const { project, view } = what
     await page.setViewportSize({ width: 1600, height: Math.min(8000, sizeOf(layout).height + 400) })
-    await page.goto(this.address)
+    // Of the same origin, and nothing of the app.
+    await page.goto(`${this.address}ready`)
     await page.evaluate(({ key, left }) => localStorage.setItem(key, left), {
       key: `just-lattice:desk:${project}`,
       left: JSON.stringify(leftAt(what, doc)),
     })
     await page.goto(`${this.address}projects/${project}`)
     await page.locator(`[data-sheet="${view}"]`).first().waitFor({ state: 'attached' })
-    await page.waitForFunction(
-      ([id, count]) =>
-        document.querySelector(`[data-sheet="${id}"]`)?.shadowRoot?.querySelectorAll('[data-node]').length ===
-        count,
-      [view, [...layout.visible()].length] as const,
-    )
+    const count = [...layout.visible()].length
+    await page
+      .waitForFunction(
+        ([id, all]) =>
+          document.querySelector(`[data-sheet="${id}"]`)?.shadowRoot?.querySelectorAll('[data-node]')
+            .length === all,
+        [view, count] as const,
+      )
+      .catch(async () => {
+        const drawn = await page.evaluate(
+          (id) =>
+            document.querySelector(`[data-sheet="${id}"]`)?.shadowRoot?.querySelectorAll('[data-node]')
+              .length,
+          view,
+        )
+        throw new Error(`a tab that has just come draws ${drawn} blocks of ${count} at ${view}`)
+      })
   }
 
   /** The sheet that is shown, drawn alone, to PNG: what of the app is around it is gone then. */

@@ -23,7 +23,8 @@ const HELP = `Just Lattice
   lattice bench [--only NAME] [--json FILE]
   lattice soak --minutes 2 [--tabs 4] [--servers 2] [--cluster] [--seed 1]
                                                         anything at all, while everything is killed: all end equal
-  lattice trial [--minutes 10] [--days N] [--seed 1] [--only place,arrange,look,go] [--no-shrink]
+  lattice trial [--minutes 10] [--days N] [--seed 1] [--only place,arrange,look,go]
+                [--keep DIR] [--no-shrink]
                                                         a designer's random days by pointer and keys, each sheet held
                                                         against the page that the app hands off
   lattice screenshots                                   docs/screenshots from the demo data`

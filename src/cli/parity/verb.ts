@@ -1,10 +1,11 @@
 /** `lattice parity`: board, SVG, PNG and PDF held against the handed-off page, pixel by pixel. */
-import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { numberOption, pathFrom, Refusal, readArgs } from '../refusal'
 import { buildWeb, serve } from '../serve'
-import { compare, type Pixels, pixelsOf, pngOf } from './compare'
+import { compare, pixelsOf } from './compare'
+import { keep } from './keep'
 import { subjects } from './subjects'
 import { scaleOf, WAYS, type Way, Ways } from './ways'
 
@@ -25,24 +26,6 @@ function report(way: Way, findings: readonly Finding[]): boolean {
     `${way.padEnd(6)} mean ${percent(mean)} (bar ${percent(BAR.mean)}), worst ${percent(worst.share)} on ${worst.page} (bar ${percent(BAR.page)}), flat areas within ${flat.flat} levels${flat.flat > BAR.flat ? ` on ${flat.page}` : ''} (bar ${BAR.flat})${met ? '' : '  MISSED'}`,
   )
   return met
-}
-
-/** Side by side: the handed-off page, what was drawn, what differs. */
-async function keep(folder: string, name: string, pictures: readonly Pixels[]) {
-  const width = pictures.reduce((sum, each) => sum + each.width, 0)
-  const height = Math.max(...pictures.map((each) => each.height))
-  const data = new Uint8Array(width * height * 4).fill(255)
-  let x = 0
-  for (const picture of pictures) {
-    for (let y = 0; y < picture.height; y++)
-      data.set(picture.data.subarray(y * picture.width * 4, (y + 1) * picture.width * 4), (y * width + x) * 4)
-    x += picture.width
-  }
-  await mkdir(folder, { recursive: true })
-  await writeFile(
-    join(folder, `${name.replace(/[^a-z0-9]+/gi, '-')}.png`),
-    await pngOf({ width, height, data }),
-  )
 }
 
 export async function parity(args: string[]): Promise<number> {

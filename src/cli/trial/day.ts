@@ -13,7 +13,7 @@ import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
 import { storeProject } from '../store-project'
 import { actOf, drawOf, placing, type Step } from './acts'
 import { Fault } from './fault'
-import { checkBoxes, checkDrawn, checkPixels, checkValid, handedOff, sheetsOf } from './shipped'
+import { checkBoxes, checkSheet, checkValid, handedOff, sheetsOf } from './shipped'
 import { Tab } from './tab'
 
 export const BEGINNINGS = ['empty', 'demo', 'other demo'] as const
@@ -36,12 +36,13 @@ export class Desk {
     readonly address: string,
     private readonly viewer: SiteViewer,
     private readonly board: BoardViewer,
+    private readonly folder?: string,
   ) {}
 
-  /** @param address of the app, with a slash */
-  static async open(address: string): Promise<Desk> {
+  /** @param address of the app, with a slash @param folder where pictures are kept of what differs */
+  static async open(address: string, folder?: string): Promise<Desk> {
     const viewer = await SiteViewer.open()
-    return new Desk(address, viewer, await BoardViewer.open(viewer.browser, address))
+    return new Desk(address, viewer, await BoardViewer.open(viewer.browser, address), folder)
   }
 
   close() {
@@ -51,6 +52,8 @@ export class Desk {
   /**
    * Does steps until one finds a fault.
    * @param told of each step that is done, and whether there was anything to do
+   * @param isOver no more steps
+   * @param between how many steps lie between two times that everything is looked at
    * @returns the fault and how many steps led to it; undefined: there is none
    */
   async day(
@@ -58,6 +61,7 @@ export class Desk {
     steps: Iterable<Step>,
     told: (step: Step, isDone: boolean) => void = () => {},
     isOver: () => boolean = () => false,
+    between = BETWEEN,
   ): Promise<{ fault: Fault; steps: Step[] } | undefined> {
     const context = await this.viewer.browser.newContext({ viewport: { width: 1280, height: 800 } })
     await knowing(context)
@@ -68,7 +72,7 @@ export class Desk {
       for (const step of steps) {
         done.push(step)
         told(step, await this.step(tab, step))
-        if (done.length % BETWEEN === 0) await this.lookAt(tab, step, 'a sheet')
+        if (done.length % between === 0) await this.lookAt(tab, step, 'a sheet')
         if (isOver()) break
       }
       await back(tab)
@@ -109,11 +113,10 @@ export class Desk {
     const shipped = await handedOff(tab)
     const page = await tab.page.locator('[data-board]').getAttribute('data-page')
     if (page === null || !shipped.doc.pages.has(page)) return
-    await checkDrawn(this.board, shipped.doc, tab, page)
     await checkBoxes(this.viewer, shipped, page, draw)
     const sheets = sheetsOf(shipped.doc, page)
     for (const sheet of pixelsOf === 'a sheet' ? [draw.one(sheets)] : sheets)
-      await checkPixels(this.viewer, this.board, shipped, { project: tab.project, ...sheet })
+      await checkSheet(this.viewer, this.board, shipped, tab, sheet, this.folder)
     await checkValid(shipped)
     const [violation] = await violationsOn(tab.page)
     if (violation) throw new Fault('axe', violation)

@@ -44,13 +44,13 @@ async function drop(tab: Tab, draw: Draw) {
     held.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], name, { type }))
     return held
   }, file)
+  const before = await tab.shown()
   const event = { dataTransfer, clientX: at.x, clientY: at.y, shiftKey: draw.chance(0.2) }
   const board = tab.page.locator('[data-board]')
   await board.dispatchEvent('dragover', event)
   await board.dispatchEvent('drop', event)
   // It is read beside, and then placed.
-  await tab.page.waitForLoadState('networkidle')
-  return true
+  return tab.otherThan(before)
 }
 
 /** Out of the tray: pressed for what is selected, or pulled onto a sheet. */

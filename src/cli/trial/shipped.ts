@@ -5,7 +5,6 @@ import type { Blobs } from '../../core/blobs/blobs'
 import type { Document } from '../../core/document/document'
 import { openProject } from '../../core/document/open'
 import { pageFileName } from '../../core/handoff/names'
-import type { PageLayout } from '../../core/layout/page'
 import { layoutPage } from '../../server/pictures'
 import type { BoardViewer } from '../board-viewer'
 import type { SiteViewer } from '../browser'
@@ -13,6 +12,7 @@ import { pictureOf } from '../capture'
 import { compareDocument } from '../conformance/compare'
 import { STRICT } from '../html-rules'
 import { compare, pixelsOf } from '../parity/compare'
+import { keep } from '../parity/keep'
 import { sizeOf } from '../print'
 import type { Draw } from '../random'
 import { Fault } from './fault'
@@ -33,7 +33,8 @@ export async function handedOff({ address, project }: Tab): Promise<Shipped> {
   return { doc, blobs, files }
 }
 
-const html = new HtmlValidate(STRICT)
+// Which heading comes first is the designer's to say.
+const html = new HtmlValidate({ ...STRICT, rules: { ...STRICT.rules, 'heading-level': 'off' } })
 
 /** @throws Fault at the first thing in which a page is no valid, accessible HTML */
 export async function checkValid({ files }: Shipped) {
@@ -86,43 +87,55 @@ export function sheetsOf(doc: Document, page: string): Sheet[] {
   return doc.views.flatMap(({ id: view }) => themes.map((theme) => ({ page, view, theme })))
 }
 
-/** A sheet as the board draws it, against the page. @throws Fault when it differs */
-export async function checkPixels(
+/**
+ * A sheet as a tab that has just come draws it, against the one that is worked in and against the page.
+ * @param folder where pictures are kept of what differs
+ * @throws Fault when it does
+ */
+export async function checkSheet(
   viewer: SiteViewer,
   board: BoardViewer,
   { doc, blobs, files }: Shipped,
-  sheet: Sheet & { project: string },
+  tab: Tab,
+  sheet: Sheet,
+  folder?: string,
 ) {
   const { name, path } = doc.pages.get(sheet.page)!
   const view = doc.view(sheet.view)
   const { theme } = sheet
   const layout = await layoutPage({ doc, blobs }, sheet.page, view.width, theme)
   if (layout.height < 1) return
+  await board.show({ project: tab.project, ...sheet }, doc, layout).catch((error: Error) => {
+    throw new Fault('fresh', error.message)
+  })
+  await checkDrawn(board, doc, tab, view.id)
   await viewer.show(files, pageFileName(path), view.width, view.fold)
   if (theme !== undefined)
     await viewer.page.evaluate((id) => document.documentElement.setAttribute('data-theme', id), theme)
   const shipped = await pixelsOf(await pictureOf(viewer.page, sizeOf(layout), 1))
-  await board.show(sheet, doc, layout)
   const drawn = await pixelsOf(await board.picture(view.id, layout))
-  const { share, flat } = compare(shipped, drawn)
+  const { share, flat, picture } = compare(shipped, drawn)
   const where = `${name} at ${view.name}${theme ? ` in ${theme}` : ''}`
+  const isOff = share > BAR.share || flat > BAR.flat
+  if (isOff && folder) await keep(folder, `${tab.project} ${where}`, [shipped, drawn, picture])
   if (share > BAR.share)
     throw new Fault('pixels', `${(share * 100).toFixed(2)} % of the pixels differ: ${where}`)
   if (flat > BAR.flat) throw new Fault('flat', `flat areas differ by ${flat} levels: ${where}`)
 }
 
-/** What a tab has drawn bit by bit, against what one draws that has just come. @throws Fault at the first section that differs */
-export async function checkDrawn(board: BoardViewer, doc: Document, tab: Tab, page: string) {
-  const [view] = doc.views
-  const layout: PageLayout = await layoutPage({ doc, blobs: new Map() }, page, view!.width)
-  const live = await drawnSections(tab.page, view!.id)
-  await board.show({ project: tab.project, view: view!.id, page }, doc, layout)
-  const fresh = await drawnSections(board.page, view!.id)
-  for (const [id, source] of live)
-    if (fresh.get(id) !== source)
+/** What a tab has drawn bit by bit, against the sheet that one shows which has just come. @throws Fault at the first section that differs */
+async function checkDrawn(board: BoardViewer, doc: Document, tab: Tab, id: string) {
+  const sheet = tab.page.locator(`[data-sheet="${id}"]`).first()
+  // It may be hidden, or shown at a width between.
+  if ((await sheet.count()) === 0) return
+  const width = await sheet.evaluate((element) => (element as HTMLElement).offsetWidth)
+  if (width !== doc.view(id).width) return
+  const [live, fresh] = [await drawnSections(tab.page, id), await drawnSections(board.page, id)]
+  for (const [section, source] of live)
+    if (fresh.get(section) !== source)
       throw new Fault(
         'drawn',
-        `${nameOf(doc, id)}\nin the tab ${firstDifference(source, fresh.get(id) ?? '')}`,
+        `${nameOf(doc, section)}\nin the tab ${firstDifference(source, fresh.get(section) ?? '')}`,
       )
 }
 

@@ -11,7 +11,7 @@ const ESCAPES = 8
 /** ms: a shared machine may stand still for seconds. */
 const PATIENCE = 30_000
 /** What a browser says of a network that is not there. */
-const OF_NO_NETWORK = /ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to fetch|net::/
+const OF_NO_NETWORK = /ERR_INTERNET_DISCONNECTED/
 
 export class Tab {
   /** What the page or its console said was wrong. */
@@ -26,7 +26,7 @@ export class Tab {
     page.setDefaultTimeout(PATIENCE)
     page.on('pageerror', (error) => this.said.push(`${error.message}\n${error.stack ?? ''}`))
     page.on('console', (message) => {
-      if (message.type() !== 'error' || (this.isOffline && OF_NO_NETWORK.test(message.text()))) return
+      if (message.type() !== 'error' || OF_NO_NETWORK.test(message.text())) return
       this.said.push(`console: ${message.text()} ${message.location().url}`)
     })
   }
@@ -127,6 +127,21 @@ export class Tab {
     if (!isMeant || (await button.count()) === 0 || (await button.last().isDisabled())) return false
     await button.last().click()
     return true
+  }
+
+  /** What can be undone next, in words. */
+  shown(): Promise<string> {
+    return this.page.locator('[aria-label^="Undo"]').first().getAttribute('aria-label').then(String)
+  }
+
+  /** @returns whether something was done since, waited for as long as one does who sees nothing happen */
+  async otherThan(before: string): Promise<boolean> {
+    const until = Date.now() + 10_000
+    while (Date.now() < until) {
+      if ((await this.shown()) !== before) return true
+      await this.page.evaluate(() => new Promise(requestAnimationFrame))
+    }
+    return false
   }
 
   private isOpen(): Promise<boolean> {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { typeOfPicture } from '../../core/blobs/picture-type'
 import { photographs } from '../photographs'
-import { numberOption, Refusal, readArgs } from '../refusal'
+import { numberOption, pathFrom, Refusal, readArgs } from '../refusal'
 import { buildWeb, serve } from '../serve'
 import { storeBlob } from '../store-project'
 import { PARTS, type Step, stepsFrom } from './acts'
@@ -23,6 +23,7 @@ export async function trial(args: string[]): Promise<number> {
     seed: { type: 'string' },
     only: { type: 'string' },
     days: { type: 'string' },
+    keep: { type: 'string' },
     'no-shrink': { type: 'boolean' },
   })
   const minutes = numberOption('minutes', values.minutes, { min: 0.1, max: 10_000 }) ?? 10
@@ -37,7 +38,9 @@ export async function trial(args: string[]): Promise<number> {
   const { blobs } = await photographs()
   for (const bytes of blobs.values()) await storeBlob(app.address, bytes, typeOfPicture(bytes)!)
   try {
-    const run = new Trial(app.address, parts, Date.now() + minutes * 60_000, values['no-shrink'] !== true)
+    const until = Date.now() + minutes * 60_000
+    const folder = values.keep === undefined ? undefined : pathFrom(values.keep)
+    const run = new Trial(app.address, parts, until, values['no-shrink'] !== true, folder)
     for (let i = 0; (days === undefined || i < days) && !run.isOver(); i++) await run.day(seed + i)
     return run.report()
   } finally {
@@ -57,13 +60,14 @@ class Trial {
     private readonly parts: readonly string[],
     private readonly until: number,
     private readonly shrinks: boolean,
+    private readonly folder?: string,
   ) {}
 
   isOver = () => Date.now() > this.until
 
   async day(seed: number) {
     const beginning = BEGINNINGS[seed % BEGINNINGS.length]!
-    const desk = await Desk.open(this.address)
+    const desk = await Desk.open(this.address, this.folder)
     try {
       const steps = first(LONG, stepsFrom(seed, this.parts))
       const found = await desk.day(
@@ -94,9 +98,13 @@ class Trial {
     this.counts.set(name, isDone ? [done + 1, idle] : [done, idle + 1])
   }
 
+  /** Only what is there at the end is looked at then: that is quicker. */
   private least(desk: Desk, beginning: Beginning, steps: readonly Step[], kind: string) {
     const until = Date.now() + SHRINKING
-    const fails = async (some: readonly Step[]) => (await desk.day(beginning, some))?.fault.kind === kind
+    const fails = async (some: readonly Step[]) => {
+      const found = await desk.day(beginning, some, undefined, undefined, Number.POSITIVE_INFINITY)
+      return found?.fault.kind === kind
+    }
     return shrunk(steps, fails, () => Date.now() > until)
   }
 
