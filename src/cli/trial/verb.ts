@@ -131,5 +131,5 @@ function* first<T>(count: number, all: Iterable<T>): Generator<T> {
 /** For `e2e/trial.spec.ts`. */
 function asTest(beginning: Beginning, steps: readonly Step[], { kind }: Fault): string {
   const list = steps.map(([name, seed]) => `  ['${name}', ${seed}],`).join('\n')
-  return `trial('${kind}', '${beginning}', [\n${list}\n])`
+  return `day('${kind} …', '${beginning}', () => [\n${list}\n])`
 }

@@ -3,9 +3,11 @@ import type { NodeTree } from '../document/schema'
 import { combined } from '../forms/combine'
 import { pathIn, pathOfForm } from '../forms/form'
 import { boundsOf, type Path, pointsAlong } from '../forms/path'
+import type { PageLayout } from '../layout/page'
+import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Props } from '../properties/table'
 import { combineEdits } from './combine'
-import { at, lay, set } from './test-page'
+import { at, lay, makeId, set } from './test-page'
 
 /** Area inside a path of which holes run the other way, or are subtracted by even and odd. */
 function areaOf(path: Path): number {
@@ -35,6 +37,12 @@ const shape = (id: string, x: number, props: Props = {}): NodeTree => ({
   },
 })
 
+function together(layout: PageLayout, ids: string[], how: Parameters<typeof combined>[1]) {
+  const sum = combineEdits(layout, ids, how, set, makeId)
+  if (typeof sum === 'string') throw new Error(sum)
+  return sum
+}
+
 describe('shapes together', () => {
   test('united, subtracted, overlapping and not: areas add up', () => {
     const [a, b] = [square(0), square(60)]
@@ -59,7 +67,7 @@ describe('shapes together', () => {
       shape('b', 160),
       shape('c', 130, { rotate: 30 }),
     ])
-    run(combineEdits(layout, ['a', 'b', 'c'], 'unite', set) as never)
+    run(together(layout, ['a', 'b', 'c'], 'unite').edits)
     expect(doc.nodes.has('b')).toBe(false)
     expect(doc.nodes.has('c')).toBe(false)
     layout.update()
@@ -72,10 +80,50 @@ describe('shapes together', () => {
       shape('a', 100),
       shape('b', 400),
       shape('l', 0, { form: { form: 'line', slope: 'level' } }),
-      at('box', 0, 0),
+      { ...at('box', 0, 0), children: [at('inner', 0, 0)] },
     ])
-    expect(combineEdits(layout, ['a', 'box'], 'unite', set)).toMatch(/two or more shapes/)
-    expect(combineEdits(layout, ['a', 'l'], 'unite', set)).toMatch(/no inside/)
-    expect(combineEdits(layout, ['a', 'b'], 'intersect', set)).toMatch(/nothing would be left/)
+    expect(combineEdits(layout, ['a', 'box'], 'unite', set, makeId)).toMatch(/two or more shapes/)
+    expect(combineEdits(layout, ['a', 'l'], 'unite', set, makeId)).toMatch(/no inside/)
+    expect(combineEdits(layout, ['a', 'b'], 'intersect', set, makeId)).toMatch(/nothing would be left/)
+  })
+  test('a box is a shape like any other: cut out of, cut out, with its corners, colour and border', () => {
+    const { doc, layout, run } = lay({ flow: 'free' }, [
+      {
+        ...at('box', 100, 50, 200, 100),
+        props: {
+          ...at('box', 100, 50, 200, 100).props,
+          fills: oneFill('{color.ink}'),
+          ...allCorners(20),
+          ...allBorders(2, '#112233'),
+        },
+      },
+      shape('hole', 150),
+    ])
+    const { edits, made } = together(layout, ['box', 'hole'], 'subtract')
+    run(edits)
+    expect([...doc.nodes.keys()]).not.toContain('box')
+    const node = doc.node(made)
+    expect(node).toMatchObject({ kind: 'shape', name: 'box', props: { paint: '{color.ink}' } })
+    expect(node.props.stroke).toEqual({ width: 2, color: '#112233' })
+    layout.update()
+    expect(layout.rect(made)).toMatchObject({ x: 100, y: 50, width: 200, height: 100 })
+    const { form } = node.props
+    const path = pathOfForm(form as never)
+    // 200 × 100 without four corners and a circle of 50.
+    const expected = 200 * 100 - (4 - Math.PI) * 20 * 20 - Math.PI * 50 * 50
+    expect(areaOf(path) * 2).toBeCloseTo(expected, -2)
+  })
+  test('a box in pictures alone says what it needs', () => {
+    const { layout } = lay({ flow: 'free' }, [
+      {
+        ...at('box', 0, 0, 80, 80),
+        props: {
+          ...at('box', 0, 0, 80, 80).props,
+          fills: { a: { order: 'a0', kind: 'noise', amount: 20, grain: 1 } },
+        },
+      },
+      shape('z', 20),
+    ])
+    expect(combineEdits(layout, ['box', 'z'], 'unite', set, makeId)).toMatch(/give it a colour/)
   })
 })

@@ -95,7 +95,9 @@ describe('a shape by its points', () => {
 describe('shapes put together stay shapes', () => {
   const together = (how: 'unite' | 'subtract') => {
     const page = lay({ flow: 'free' }, [shape('a', 100), shape('b', 150), shape('c', 900)])
-    page.run(combineEdits(page.layout, ['a', 'b'], how, set) as never)
+    const sum = combineEdits(page.layout, ['a', 'b'], how, set, makeId)
+    if (typeof sum === 'string') throw new Error(sum)
+    page.run(sum.edits)
     return page
   }
   test('a point of one is pulled, and they are put together anew', () => {

@@ -1,6 +1,6 @@
 /** A text turned into the outlines of its letters: a shape in its place, and no longer text. */
 import type { Document, Node } from '../document/document'
-import { resolve } from '../document/resolve'
+import { cascaded, resolve } from '../document/resolve'
 import type { NodeTree } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { withoutOverlaps } from '../forms/combine'
@@ -86,7 +86,11 @@ export function outlineEdits(
     const there = resolve(doc, node, view).fontSize / size
     return sized({ width: box.width * there, height: box.height * there })
   }
-  const overrides = narrower.map(({ id }) => [id, { ...shared(node.overrides?.[id] ?? {}), ...sidesIn(id) }])
+  const overrides = narrower.map(({ id }) => {
+    const own = node.overrides?.[id] ?? {}
+    const paint = own.color === undefined ? {} : { paint: own.color }
+    return [id, { ...shared(own), ...paint, ...sidesIn(id) }]
+  })
   const id = makeId()
   const tree: NodeTree = {
     id,
@@ -96,7 +100,8 @@ export function outlineEdits(
     props: {
       ...shared(node.props),
       form: { form: 'path', data },
-      paint: box.resolved.color ?? '#000000',
+      // As it is said: a token stays one.
+      paint: cascaded(doc, node, widest!.id).color ?? box.resolved.color ?? '#000000',
       alt: box.typeset.said,
       ...sidesIn(widest!.id),
     } as NodeTree['props'],

@@ -1,6 +1,6 @@
 /** Commands that put shapes together. What does that is fetched behind the board. */
 import { type Combination, madeOf } from '../../core/forms/form'
-import type { Editor } from '../editor/editor-state'
+import { type Editor, makeId } from '../editor/editor-state'
 import { combining, masking, shapePoints } from '../shapes/fetch-points'
 import { intoOutlines } from '../shapes/into-outlines'
 import { DRAWINGS } from '../shapes/to-draw'
@@ -8,7 +8,8 @@ import { arrange } from './arrange-commands'
 import type { Command } from './command'
 
 export const areShapes = ({ selectedNodes }: Editor) =>
-  selectedNodes.length > 1 && selectedNodes.every(({ kind }) => kind === 'shape')
+  selectedNodes.length > 1 &&
+  selectedNodes.every(({ kind, children }) => kind === 'shape' || (kind === 'box' && children.length === 0))
 
 /** What each does, in a word and as a command. */
 export const COMBINED: readonly [how: Combination, word: string, name: string][] = [
@@ -22,9 +23,14 @@ export function combine(editor: Editor, how: Combination, label: string) {
   const ids = [...editor.selection]
   return combining().then(
     ({ combineEdits }) => {
-      arrange(editor, label, (layout, set) => combineEdits(layout, ids, how, set))
-      const left = ids.find((id) => editor.doc.nodes.has(id))
-      if (left) editor.select(left)
+      let made: string | undefined
+      arrange(editor, label, (layout, set) => {
+        const sum = combineEdits(layout, ids, how, set, makeId)
+        if (typeof sum === 'string') return sum
+        made = sum.made
+        return sum.edits
+      })
+      if (made !== undefined && editor.doc.nodes.has(made)) editor.select(made)
     },
     () =>
       editor.session.showNotice('the shapes are as they were: what joins them cannot be fetched; try again'),
