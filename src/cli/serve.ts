@@ -131,7 +131,7 @@ async function claimPort(port: number) {
 }
 
 /** Makes sure that no running instance uses the data folder. @throws Refusal naming the instance */
-async function claimFolder(data: string) {
+export async function claimFolder(data: string) {
   const lock = join(data, 'instance.pid')
   const owner = Number(await readFile(lock, 'utf8').catch(() => ''))
   if (owner > 0 && owner !== process.pid && existsSync(`/proc/${owner}`)) {
@@ -178,6 +178,10 @@ function databaseOption(url: string): DatabaseAddress {
   }
 }
 
+/** Where an instance keeps what is its own. */
+export const dataFolder = (port: number, isDemo: boolean) =>
+  join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
+
 async function run(args: string[], isDemo: boolean): Promise<number> {
   const { values } = readArgs(args, {
     port: { type: 'string' },
@@ -191,9 +195,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     throw new Refusal('--fresh belongs to “lattice demo”: “start” never throws your data away')
   const port = numberOption('port', values.port, { min: 1, max: 65_535, integer: true }) ?? 4600
   // Another port is another instance, with data of its own.
-  const data = values.data
-    ? pathFrom(values.data)
-    : join(ROOT, port === 4600 ? '.data' : `.data/port-${port}`, isDemo ? 'demo' : 'own')
+  const data = values.data ? pathFrom(values.data) : dataFolder(port, isDemo)
   const databases = values.database?.map(databaseOption)
   if (values.stateless && !databases)
     throw new Refusal('--stateless keeps nothing on this machine: say with --database where it is kept')

@@ -15,6 +15,8 @@ const run = promisify(execFile)
 const DATABASE = 'just_lattice'
 const USER = 'just_lattice'
 const PID_FILE = 'mariadb.pid'
+/** Where the one that is up listens. */
+const PORT_FILE = 'database-port'
 
 /** Loopback ports nobody listens on, each another one. */
 export async function freePorts(count: number): Promise<number[]> {
@@ -98,11 +100,21 @@ export async function startMariaDb(
   const address: DatabaseAddress = { host: '127.0.0.1', port: used, user: USER, password, database: DATABASE }
   const server = new WatchedServer(args, address, await openLog(folder), rest)
   await server.start()
+  await writeFile(join(folder, PORT_FILE), `${used}\n`)
   const stop = async () => {
     await server.stop()
+    await rm(join(folder, PORT_FILE), { force: true })
     await rm(runtime, { recursive: true, force: true })
   }
   return { address, stop }
+}
+
+/** Where the server of a folder is, while one is up. @returns undefined: none is, or it was killed */
+export async function runningIn(folder: string): Promise<DatabaseAddress | undefined> {
+  const read = (name: string) => readFile(join(folder, name), 'utf8').then((text) => text.trim())
+  const [port, password] = await Promise.all([read(PORT_FILE), read('database-password')]).catch(() => [])
+  if (!port || !password) return undefined
+  return { host: '127.0.0.1', port: Number(port), user: USER, password, database: DATABASE }
 }
 
 /** Bytes of the database's own log before a new file is begun; the one before is kept. */

@@ -122,8 +122,8 @@ describe('shapes together', () => {
           fills: { a: { order: 'a0', kind: 'noise', amount: 20, grain: 1 } },
         },
       },
-      shape('z', 20),
+      shape('ring', 20),
     ])
-    expect(combineEdits(layout, ['box', 'z'], 'unite', set, makeId)).toMatch(/give it a colour/)
+    expect(combineEdits(layout, ['box', 'ring'], 'unite', set, makeId)).toMatch(/give it a colour/)
   })
 })

@@ -1,0 +1,109 @@
+/** A backup taken while others write, put back elsewhere: all of it to the point of a batch, or nothing. */
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import type { RowDataPacket } from 'mysql2'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { photographs } from '../cli/photographs'
+import { BackupError, backUp, restore } from './backup'
+import { openPool } from './db/pool'
+import { freePort, type MariaDb, startMariaDb } from './mariadb'
+import { Projects } from './projects'
+import { type TestServer, testServer } from './test-server'
+
+let server: TestServer
+let folder: string
+let elsewhere: MariaDb
+beforeAll(async () => {
+  server = await testServer()
+  folder = await mkdtemp(join(tmpdir(), 'just-lattice-backup-'))
+  elsewhere = await startMariaDb(folder, await freePort())
+})
+afterAll(async () => {
+  await server.stop()
+  await elsewhere.stop()
+  await rm(folder, { recursive: true, force: true })
+})
+
+const file = () => join(folder, 'all.backup')
+const count = async (pool: TestServer['pool'], table: string) => {
+  const [rows] = await pool.query<RowDataPacket[]>(`SELECT COUNT(*) AS n FROM ${table}`)
+  return Number(rows[0]!.n)
+}
+
+test('taken while somebody writes, it ends at a batch; put back, all reads as it did, pictures to the byte', async () => {
+  const id = await server.create('Kept')
+  const { assets, blobs } = await photographs()
+  const [{ hash, type }] = assets as [(typeof assets)[number]]
+  const bytes = blobs.get(hash)!
+  await server.sendBlob(bytes, type)
+  await server.append(id, 'with-picture', 0, [
+    { op: 'asset', id: 'field', asset: { ...assets[0]!, id: 'field' } },
+  ])
+  let revision = 1
+  let isOver = false
+  const writing = (async () => {
+    while (!isOver) {
+      await server.insert(id, `batch-${revision}`, revision, `written${revision}`)
+      revision++
+    }
+  })()
+  await backUp(server.pool, file())
+  isOver = true
+  await writing
+
+  const pool = openPool(elsewhere.address)
+  try {
+    const counts = await restore(pool, file())
+    expect(counts.projects).toBe(await count(server.pool, 'projects'))
+    const projects = new Projects(pool)
+    const back = await projects.read(id)
+    expect(back.revision).toBeGreaterThanOrEqual(1)
+    expect(back.revision).toBeLessThanOrEqual(revision)
+    // As of that batch, and no other.
+    expect(back.file.pages[0]!.sections.length).toBe(back.revision - 1)
+    const [parts] = await pool.query<RowDataPacket[]>('SELECT bytes FROM blob_parts WHERE hash = ?', [hash])
+    expect(Buffer.concat(parts.map((part) => part.bytes as Buffer)).equals(bytes)).toBe(true)
+    // Work goes on there.
+    await expect(restore(pool, file())).rejects.toThrow(/projects in this database already/)
+    expect((await projects.read(id)).revision).toBe(back.revision)
+    for (const table of ['projects', 'blob_uses', 'blobs']) await pool.query(`DELETE FROM ${table}`)
+  } finally {
+    await pool.end()
+  }
+})
+
+test('a file that is cut off, another’s, changed or of a newer version is refused, and nothing of it stays', async () => {
+  const pool = openPool(elsewhere.address)
+  const whole = gunzipSync(await readFile(file())).toString()
+  const lines = whole.trimEnd().split('\n')
+  const head = JSON.parse(lines[0]!)
+  const wrong: [string | Buffer, RegExp][] = [
+    ['no backup', /no backup of Just Lattice/],
+    [gzipSync('{"format":"another"}\n'), /no backup/],
+    [gzipSync(lines.slice(0, -1).join('\n')), /cut off/],
+    [gzipSync(lines.toSpliced(2, 1).join('\n')), /should hold/],
+    [gzipSync(lines.toSpliced(1, 1, '{"table":"users","row":{}}').join('\n')), /row 1 cannot be read/],
+    [
+      gzipSync([JSON.stringify({ ...head, migrations: [...head.migrations, '999-later.sql'] })].join('\n')),
+      /another version/,
+    ],
+    [(await readFile(file())).subarray(0, 900), /cut off|no backup|cannot be read/],
+  ]
+  try {
+    for (const [bytes, said] of wrong) {
+      await writeFile(join(folder, 'wrong.backup'), bytes)
+      const refused = await restore(pool, join(folder, 'wrong.backup')).catch((error) => error)
+      expect(refused).toBeInstanceOf(BackupError)
+      expect(refused.message).toMatch(said)
+      expect(await count(pool, 'projects')).toBe(0)
+      expect(await count(pool, 'blobs')).toBe(0)
+    }
+    await expect(restore(pool, join(folder, 'none.backup'))).rejects.toThrow(/cannot be read/)
+    // And the right one still goes in.
+    expect((await restore(pool, file())).projects).toBeGreaterThan(0)
+  } finally {
+    await pool.end()
+  }
+})
