@@ -109,3 +109,25 @@ test('a tip shows by the pointer and by keys, stays while it is pointed at, and 
   await commands.press('Enter')
   await expect(tip).toHaveCount(0)
 })
+
+test('what went otherwise is said above the shelf, however high that is, and goes by itself', async ({
+  desk,
+}) => {
+  await desk.clock.install()
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('2')
+  await desk.locator('[data-board]').focus()
+  await desk.keyboard.press('r')
+  const notice = desk.getByRole('alert').filter({ hasText: 'Understood' })
+  await expect(notice).toBeVisible()
+  const shelf = (await desk.getByRole('region', { name: 'Shelf' }).boundingBox())!
+  const box = (await notice.boundingBox())!
+  expect(shelf.height).toBeGreaterThan(100)
+  expect(box.y + box.height).toBeLessThanOrEqual(shelf.y)
+  await notice.hover()
+  await desk.clock.fastForward(60_000)
+  await expect(notice).toBeVisible()
+  await desk.mouse.move(5, 5)
+  await desk.clock.fastForward(60_000)
+  await expect(notice).toHaveCount(0)
+})

@@ -9,7 +9,7 @@ export function BusyNote() {
   if (busy.length === 0) return null
   const place = foot
     ? 'rule-t grid gap-1 px-4 py-1.5'
-    : 'floating fixed bottom-14 left-1/2 z-40 grid max-w-[92%] -translate-x-1/2 gap-1 px-3 py-1.5'
+    : 'floating pointer-events-auto grid max-w-[92%] gap-1 px-3 py-1.5'
   const note = (
     <div role="status" className={place}>
       {busy.map(({ words, stop }) => (

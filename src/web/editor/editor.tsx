@@ -30,6 +30,7 @@ import { HistoryDialog } from './history-dialog'
 import { KeyNote } from './key-note'
 import { LatticeQuestion } from './lattice-question'
 import { LookDialog } from './look-dialog'
+import { Notice } from './notice'
 import { PageDialog } from './page-dialog'
 import { ParkedDialog } from './parked-dialog'
 import { recallView, rememberView } from './remembered'
@@ -179,28 +180,17 @@ function Desk() {
             <Spec />
           </PanelBoundary>
         )}
+        {/* Above the shelf, however high that is. */}
+        <div className="pointer-events-none absolute inset-x-0 bottom-3 z-40 grid justify-items-center gap-2">
+          <Notice />
+          <KeyNote />
+          <BusyNote />
+        </div>
       </main>
       <PanelBoundary name="The shelf">
         <Shelf />
       </PanelBoundary>
-      {editor.session.notice && (
-        <div
-          role="alert"
-          className="floating fixed bottom-14 left-1/2 z-50 flex max-w-140 -translate-x-1/2 items-center gap-3 px-4 py-2.5"
-        >
-          <span>{editor.session.notice.charAt(0).toUpperCase() + editor.session.notice.slice(1)}.</span>
-          <button
-            type="button"
-            className="plain-button font-semibold text-primary"
-            onClick={() => editor.session.showNotice(undefined)}
-          >
-            Understood
-          </button>
-        </div>
-      )}
       <BlockMenu />
-      <KeyNote />
-      <BusyNote />
       <Tour />
       <PanelBoundary name="The lattice question">
         <LatticeQuestion />

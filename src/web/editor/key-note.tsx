@@ -21,7 +21,7 @@ export function KeyNote() {
   return (
     <div
       data-key-note
-      className="floating fixed bottom-14 left-1/2 z-40 flex max-w-[92%] -translate-x-1/2 items-center gap-3 px-3 py-1.5 text-plain"
+      className="floating pointer-events-auto flex max-w-[92%] items-center gap-3 px-3 py-1.5 text-plain"
     >
       <span className="truncate">{note.words}</span>
       {note.step !== undefined && (
