@@ -1,5 +1,7 @@
 /** The site as the app itself hands it off, and the board held against it. */
-import { strFromU8, unzipSync } from 'fflate'
+import { writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { strFromU8, unzipSync, zipSync } from 'fflate'
 import { HtmlValidate } from 'html-validate'
 import type { Blobs } from '../../core/blobs/blobs'
 import type { Document } from '../../core/document/document'
@@ -117,7 +119,10 @@ export async function checkSheet(
   const { share, flat, picture } = compare(shipped, drawn)
   const where = `${name} at ${view.name}${theme ? ` in ${theme}` : ''}`
   const isOff = share > BAR.share || flat > BAR.flat
-  if (isOff && folder) await keep(folder, `${tab.project} ${where}`, [shipped, drawn, picture])
+  if (isOff && folder) {
+    await keep(folder, `${tab.project} ${where}`, [shipped, drawn, picture])
+    await writeFile(join(folder, `${tab.project}.zip`), zipSync(Object.fromEntries(files)))
+  }
   if (share > BAR.share)
     throw new Fault('pixels', `${(share * 100).toFixed(2)} % of the pixels differ: ${where}`)
   if (flat > BAR.flat) throw new Fault('flat', `flat areas differ by ${flat} levels: ${where}`)
