@@ -97,8 +97,27 @@ export class SiteViewer {
   /** Waits for what is fetched at this width. */
   private decoded() {
     return this.page.evaluate(async () => {
-      await Promise.allSettled([...document.images].map((image) => image.decode()))
+      const isThere = async (image: HTMLImageElement) => {
+        // One that begins to fetch another file meanwhile gives up decoding the one before.
+        while (!image.complete)
+          await new Promise((resolve) => {
+            image.addEventListener('load', resolve, { once: true })
+            image.addEventListener('error', resolve, { once: true })
+          })
+        await image.decode().catch(() => undefined)
+        if (!image.complete) await isThere(image)
+      }
+      await Promise.all([...document.images].map(isThere))
     })
+  }
+
+  /** Pictures that are shown and cannot be: where their files should be. */
+  broken(): Promise<string[]> {
+    return this.page.evaluate(() =>
+      [...document.images]
+        .filter((image) => image.complete && image.naturalWidth === 0 && image.currentSrc !== '')
+        .map((image) => image.currentSrc),
+    )
   }
 
   /** Border boxes from the page's top left, and the text of every line, of each `[data-node]`. */

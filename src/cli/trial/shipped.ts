@@ -112,6 +112,8 @@ export async function checkSheet(
   })
   await checkDrawn(board, doc, tab, view.id)
   await viewer.show(files, pageFileName(path), view.width, view.fold)
+  const [broken] = await viewer.broken()
+  if (broken) throw new Fault('broken', `${name} shows a picture that is not there: ${broken}`)
   if (theme !== undefined)
     await viewer.page.evaluate((id) => document.documentElement.setAttribute('data-theme', id), theme)
   const shipped = await pixelsOf(await pictureOf(viewer.page, sizeOf(layout), 1))
