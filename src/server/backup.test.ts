@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import type { RowDataPacket } from 'mysql2'
+import sharp from 'sharp'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { photographs } from '../cli/photographs'
 import { BackupError, backUp, restore } from './backup'
 import { openPool } from './db/pool'
 import { freePort, type MariaDb, startMariaDb } from './mariadb'
@@ -34,13 +34,21 @@ const count = async (pool: TestServer['pool'], table: string) => {
 
 test('taken while somebody writes, it ends at a batch; put back, all reads as it did, pictures to the byte', async () => {
   const id = await server.create('Kept')
-  const { assets, blobs } = await photographs()
-  const [{ hash, type }] = assets as [(typeof assets)[number]]
-  const bytes = blobs.get(hash)!
-  await server.sendBlob(bytes, type)
-  await server.append(id, 'with-picture', 0, [
-    { op: 'asset', id: 'field', asset: { ...assets[0]!, id: 'field' } },
-  ])
+  // Larger than one part.
+  const noise = { type: 'gaussian', mean: 120, sigma: 60 } as const
+  const drawn = sharp({ create: { width: 900, height: 700, channels: 3, background: '#1d5c45', noise } })
+  const bytes = new Uint8Array(await drawn.png().toBuffer())
+  const { hash } = await server.sendBlob(bytes, 'image/png')
+  const asset = {
+    id: 'field',
+    name: 'Field',
+    type: 'image/png',
+    width: 900,
+    height: 700,
+    hash,
+    size: bytes.length,
+  }
+  await server.append(id, 'with-picture', 0, [{ op: 'asset', id: 'field', asset }])
   let revision = 1
   let isOver = false
   const writing = (async () => {
@@ -63,7 +71,11 @@ test('taken while somebody writes, it ends at a batch; put back, all reads as it
     expect(back.revision).toBeLessThanOrEqual(revision)
     // As of that batch, and no other.
     expect(back.file.pages[0]!.sections.length).toBe(back.revision - 1)
-    const [parts] = await pool.query<RowDataPacket[]>('SELECT bytes FROM blob_parts WHERE hash = ?', [hash])
+    const [parts] = await pool.query<RowDataPacket[]>(
+      'SELECT bytes FROM blob_parts WHERE hash = ? ORDER BY part',
+      [hash],
+    )
+    expect(parts.length).toBeGreaterThan(1)
     expect(Buffer.concat(parts.map((part) => part.bytes as Buffer)).equals(bytes)).toBe(true)
     // Work goes on there.
     await expect(restore(pool, file())).rejects.toThrow(/projects in this database already/)

@@ -139,10 +139,16 @@ export async function restore(
 /** What is damaged ends early: whoever reads on misses the last line. */
 async function* linesIn(path: string): AsyncGenerator<string, undefined> {
   const file = createReadStream(path)
+  const unpacked = file.pipe(createGunzip())
+  // What is wrong behind the place where somebody has stopped reading is nobody's business.
+  unpacked.on('error', () => undefined)
   try {
-    yield* createInterface({ input: file.pipe(createGunzip()), crlfDelay: Number.POSITIVE_INFINITY })
+    yield* createInterface({ input: unpacked, crlfDelay: Number.POSITIVE_INFINITY })
   } catch (error) {
     if (!String((error as { code?: string }).code).startsWith('Z_')) throw error
+  } finally {
+    file.destroy()
+    unpacked.destroy()
   }
 }
 
