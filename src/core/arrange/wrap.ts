@@ -5,7 +5,7 @@ import type { View } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import type { UsedLattice } from '../lattice/used'
 import type { PageLayout } from '../layout/page'
-import { difference } from '../layout/rect'
+import { difference, type Rect } from '../layout/rect'
 import type { Props, Resolved } from '../properties/table'
 import type { ParagraphCache } from '../text/paragraph-cache'
 import { pageThen } from '../tokens/page-then'
@@ -46,9 +46,20 @@ function spacingOf(parent: Resolved, gutter: number, flow: WrapFlow): Way {
   return flow === 'lattice' ? gaps : { ...gaps, columnGap: across, ...justify }
 }
 
-/** As it is asked for, then as the blocks lie already. */
-function waysOf(parent: Resolved, used: UsedLattice, flow: WrapFlow): Way[] {
+/**
+ * As it is asked for, then as the blocks lie already.
+ * @param isWidest the flow that is asked for is that of the widest view; one under another on a narrower one, they stay so
+ * @param apart px between the blocks as they are seen, where one distance is between all of them
+ */
+function waysOf(
+  parent: Resolved,
+  used: UsedLattice,
+  asked: WrapFlow,
+  isWidest: boolean,
+  apart: number | undefined,
+): Way[] {
   const isOnLattice = parent.flow === 'lattice'
+  const flow = !isWidest && parent.flow === 'column' && asked === 'row' ? 'column' : asked
   const whole = { kind: 'columns', span: used.columns, from: 1 } as const
   const widths: Props['width'][] = isOnLattice
     ? [whole, SNUG]
@@ -57,11 +68,16 @@ function waysOf(parent: Resolved, used: UsedLattice, flow: WrapFlow): Way[] {
       : [STRETCH, SNUG]
   // What lies side by side on a lattice may only be held as it lies by one; a column that was asked for is a column.
   const flows: WrapFlow[] = isOnLattice && flow === 'row' ? ['row', 'lattice'] : [flow]
+  // What does not fit beside each other stands under each other, as in the row that they lie in, or not.
+  const first = parent.flow !== 'row' || parent.wrap === true
   return flows.flatMap((each) =>
     widths.flatMap((width): Way[] => {
       const way: Way = { flow: each, width, ...spacingOf(parent, used.gutter, each) }
-      // What does not fit beside each other stands under each other.
-      return each === 'row' ? [{ ...way, wrap: true }] : [way]
+      if (each !== 'row') return [way]
+      const ways = [first, !first].map((wrap) => ({ ...way, wrap }))
+      // Spread over the row, some of them keep the distance that this gives them.
+      const isSpread = apart !== undefined && parent.justify !== undefined && /space/.test(parent.justify)
+      return isSpread ? [...ways, { ...way, wrap: first, justify: 'start', columnGap: apart }] : ways
     }),
   )
 }
@@ -117,7 +133,7 @@ const byItself = (flow: WrapFlow): Way => ({
   ...(flow === 'row' ? { wrap: true } : {}),
 })
 
-/** @returns undefined: there is no way in which they all stay */
+/** A box that holds them as they lie: on each view, or as nearly as one can there. @returns undefined: on the widest none can */
 function wrappedAsIs(
   doc: Document,
   { page, theme, paragraphs }: Seen,
@@ -137,18 +153,39 @@ function wrappedAsIs(
     const around = before.boxes.get(parent)
     // Hidden there, nothing of it moves.
     if (!around) continue
-    const ways = waysOf(around.resolved, before.usedFor(parent), flow)
-    const way = [...(last ? [last] : []), ...ways].find((each) => {
+    const apart = distanceIn(nodes.flatMap(({ id }) => before.rect(id) ?? []))
+    const ways = waysOf(around.resolved, before.usedFor(parent), flow, !base, apart)
+    const way = stillest([...(last ? [last] : []), ...ways], (each) => {
       const said = base ? { ...overrides, [view.id]: differing(base, each) } : {}
-      return moved(before, at(view, wrapped(doc, parent, nodes, box, base ?? each, said))) < STILL
+      return moved(before, at(view, wrapped(doc, parent, nodes, box, base ?? each, said)))
     })
-    if (!way) return undefined
-    base ??= way
-    last = way
-    const own = differing(base, way)
+    if (!base && way.px >= STILL) return undefined
+    base ??= way.way
+    last = way.way
+    const own = differing(base, way.way)
     if (Object.keys(own).length > 0) overrides[view.id] = own
   }
   return base && wrapped(doc, parent, nodes, box, base, overrides)
+}
+
+/** The one distance across between boxes in a row, px; undefined: there are several. */
+function distanceIn(boxes: readonly Rect[]): number | undefined {
+  const sorted = [...boxes].sort((a, b) => a.x - b.x)
+  const gaps = sorted.slice(1).map(({ x }, i) => x - sorted[i]!.x - sorted[i]!.width)
+  const [first] = gaps
+  if (first === undefined || first < 0 || gaps.some((gap) => Math.abs(gap - first) > STILL)) return undefined
+  return Math.round(first * 1000) / 1000
+}
+
+/** The first way in which nothing moves, or the one in which things move least. */
+function stillest(ways: readonly Way[], movedIn: (way: Way) => number): { way: Way; px: number } {
+  let best: { way: Way; px: number } | undefined
+  for (const way of ways) {
+    const px = movedIn(way)
+    if (!best || px < best.px) best = { way, px }
+    if (px < STILL) break
+  }
+  return best!
 }
 
 function wrapped(
