@@ -32,7 +32,7 @@ function siblings(doc: Document, ids: readonly string[]): { parent: string; node
 export type Seen = { page: string; theme?: string | undefined; paragraphs: ParagraphCache }
 
 /** A way in which the new box could hold its blocks. */
-type Way = Pick<Props, 'flow' | 'width' | 'wrap' | 'rowGap' | 'columnGap' | 'align' | 'justify'>
+type Way = Pick<Props, 'flow' | 'width' | 'minWidth' | 'wrap' | 'rowGap' | 'columnGap' | 'align' | 'justify'>
 
 const STRETCH = { kind: 'stretch', weight: 1 } as const
 const SNUG = { kind: 'snug' } as const
@@ -74,7 +74,9 @@ function waysOf(
     widths.flatMap((width): Way[] => {
       const way: Way = { flow: each, width, ...spacingOf(parent, used.gutter, each) }
       if (each !== 'row') return [way]
-      const ways = [first, !first].map((wrap) => ({ ...way, wrap }))
+      const ways: Way[] = [first, !first].map((wrap) => ({ ...way, wrap }))
+      // As narrow as the row was, whatever in it would be wider.
+      if (width === STRETCH) ways.push({ ...way, wrap: false, minWidth: 0 })
       // Spread over the row, some of them keep the distance that this gives them.
       const isSpread = apart !== undefined && parent.justify !== undefined && /space/.test(parent.justify)
       return isSpread ? [...ways, { ...way, wrap: first, justify: 'start', columnGap: apart }] : ways
