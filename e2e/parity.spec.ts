@@ -6,7 +6,7 @@ import { Ways } from '../src/cli/parity/ways'
 import { expect, SPEAKING, test } from './app'
 
 test('what is drawn anywhere is what is handed off', async ({ app, request }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(900_000)
   const drawing = await Ways.open(app)
   const projects = new Set<string>()
   try {
