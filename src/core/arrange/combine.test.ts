@@ -96,6 +96,9 @@ describe('shapes together', () => {
           ...allCorners(20),
           ...allBorders(2, '#112233'),
         },
+        overrides: {
+          mobile: { hidden: true, fills: { fill: { order: 'a0', kind: 'color', color: '#445566' } } },
+        },
       },
       shape('hole', 150),
     ])
@@ -104,14 +107,16 @@ describe('shapes together', () => {
     expect([...doc.nodes.keys()]).not.toContain('box')
     const node = doc.node(made)
     expect(node).toMatchObject({ kind: 'shape', name: 'box', props: { paint: '{color.ink}' } })
+    expect(node.overrides.mobile).toEqual({ hidden: true, paint: '#445566' })
     expect(node.props.stroke).toEqual({ width: 2, color: '#112233' })
     layout.update()
-    expect(layout.rect(made)).toMatchObject({ x: 100, y: 50, width: 200, height: 100 })
+    // With half its line outside it is as large as the box was with its border.
+    expect(layout.rect(made)).toMatchObject({ x: 101, y: 51, width: 198, height: 98 })
     const { form } = node.props
     const path = pathOfForm(form as never)
-    // 200 × 100 without four corners and a circle of 50.
-    const expected = 200 * 100 - (4 - Math.PI) * 20 * 20 - Math.PI * 50 * 50
-    expect(areaOf(path) * 2).toBeCloseTo(expected, -2)
+    // Without four corners and a circle of 50.
+    const expected = 198 * 98 - (4 - Math.PI) * 19 * 19 - Math.PI * 50 * 50
+    expect((areaOf(path) / 10_000) * 198 * 98).toBeCloseTo(expected, -2)
   })
   test('a box in pictures alone says what it needs', () => {
     const { layout } = lay({ flow: 'free' }, [

@@ -21,46 +21,6 @@ export const polygonOf = (points: readonly Point[]): Chain => ({
 const mapStep = (step: Step, map: (point: Point) => Point): Step =>
   step.by ? { to: map(step.to), by: [map(step.by[0]), map(step.by[1])] } : { to: map(step.to) }
 
-/**
- * A box with round corners.
- * @param radii px, from the top left clockwise; together no longer than a side (CSS Backgrounds 3 §4.5)
- */
-export function roundedRectangle(
-  { x, y, width, height }: { x: number; y: number; width: number; height: number },
-  radii: readonly [number, number, number, number],
-): Chain {
-  const [a, b, c, d] = radii
-  const share = (length: number, sum: number) => (sum > length ? length / sum : 1)
-  const by = Math.min(share(width, a + b), share(width, d + c), share(height, a + d), share(height, b + c))
-  const [right, bottom] = [x + width, y + height]
-  const steps: Step[] = []
-  let at: Point | undefined
-  let from: Point = [x, y]
-  /** Round a corner, from one side to the next: `back` to the side that one comes from, `on` along the one that one goes to. */
-  const corner = (radius: number, [cx, cy]: Point, [bx, up]: Point, [ox, oy]: Point) => {
-    const r = radius * by
-    const start: Point = [cx + bx * r, cy + up * r]
-    const end: Point = [cx + ox * r, cy + oy * r]
-    if (at === undefined) from = start
-    else if (!near(at, start)) steps.push({ to: start })
-    const pull = r * (1 - QUARTER)
-    if (r > 0)
-      steps.push({
-        by: [
-          [cx + bx * pull, cy + up * pull],
-          [cx + ox * pull, cy + oy * pull],
-        ],
-        to: end,
-      })
-    at = end
-  }
-  corner(a, [x, y], [0, 1], [1, 0])
-  corner(b, [right, y], [-1, 0], [0, 1])
-  corner(c, [right, bottom], [0, -1], [-1, 0])
-  corner(d, [x, bottom], [1, 0], [0, -1])
-  return { from, steps, closed: true }
-}
-
 export const mapPath = (path: Path, map: (point: Point) => Point): Path =>
   path.map(({ from, steps, closed }) => ({
     from: map(from),

@@ -1,4 +1,5 @@
 /** Commands that put shapes together. What does that is fetched behind the board. */
+import { isCombinable } from '../../core/arrange/combinable'
 import { type Combination, madeOf } from '../../core/forms/form'
 import { type Editor, makeId } from '../editor/editor-state'
 import { combining, masking, shapePoints } from '../shapes/fetch-points'
@@ -8,8 +9,7 @@ import { arrange } from './arrange-commands'
 import type { Command } from './command'
 
 export const areShapes = ({ selectedNodes }: Editor) =>
-  selectedNodes.length > 1 &&
-  selectedNodes.every(({ kind, children }) => kind === 'shape' || (kind === 'box' && children.length === 0))
+  selectedNodes.length > 1 && selectedNodes.every(isCombinable)
 
 /** What each does, in a word and as a command. */
 export const COMBINED: readonly [how: Combination, word: string, name: string][] = [

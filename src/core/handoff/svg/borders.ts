@@ -1,6 +1,7 @@
 /** Borders: rings where they are solid; dashes and dots as Chromium spaces them. */
+
+import { inset, pathOf, type Shape } from '../../forms/round-rect'
 import { num } from '../../properties/css-text'
-import { inset, pathOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 /** The gap nearest to the wanted one with which dashes begin and end a line (Chromium, StyledStrokeData). */

@@ -1,11 +1,11 @@
 /** Filters, and what a block is cut to, on a group of everything that is drawn of it. */
 import { pathIn } from '../../forms/form'
 import { pathData } from '../../forms/path'
+import { elementOf, type Shape } from '../../forms/round-rect'
 import { gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import { type Cast, type Cut, type Filters, filtersIn } from '../../properties/effects'
 import { linearGradient } from './gradients'
-import { elementOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 const matrix = (values: readonly number[]) => `<feColorMatrix values="${values.map(num).join(' ')}"/>`

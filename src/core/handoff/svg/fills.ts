@@ -1,6 +1,7 @@
 /** What a block is filled with, bottom to top. */
 import type { Blobs } from '../../blobs/blobs'
 import type { Document } from '../../document/document'
+import { elementOf, type Shape } from '../../forms/round-rect'
 import { beginningOf, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import { waveRadius } from '../../properties/fill-layers'
@@ -8,7 +9,6 @@ import type { Fill } from '../../properties/items'
 import { NOISE_TILE, noiseUrl } from '../../properties/noise'
 import { drawGradient, linearGradient } from './gradients'
 import { drawWithin, fitPicture, imageOf } from './pictures'
-import { elementOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 type Of<K extends Fill['kind']> = Extract<Fill, { kind: K }>

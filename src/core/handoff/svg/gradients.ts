@@ -1,8 +1,9 @@
 /** Gradients as CSS draws them: along a line, out of a point, round one. */
+
+import { elementOf, pathOf, type Shape } from '../../forms/round-rect'
 import { type GradientLine, gradientLine } from '../../paint/gradient-line'
 import { num } from '../../properties/css-text'
 import type { Fill } from '../../properties/items'
-import { elementOf, pathOf, type Shape } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 type Gradient = Extract<Fill, { kind: 'gradient' }>

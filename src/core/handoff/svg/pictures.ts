@@ -1,10 +1,10 @@
 /** Pictures in their boxes. Each is in the document once, however often it is shown. */
 import { type Blobs, dataUrl } from '../../blobs/blobs'
 import type { Asset } from '../../document/schema'
+import { elementOf, type Shape } from '../../forms/round-rect'
 import { num } from '../../properties/css-text'
 import type { Resolved } from '../../properties/table'
 import { htmlAttribute } from '../escape'
-import { elementOf, type Shape } from './shapes'
 import type { SvgWriter } from './writer'
 
 /** `object-fit` and `object-position`: where the picture lies in its box, px. */

@@ -2,12 +2,13 @@
  * How far a block is drawn, and what of that is on the page. What lies off it is not seen; and some writers of pictures fail on a group
  * of which not a pixel is on their canvas.
  */
+
+import { type Area, type Shape, spread } from '../../forms/round-rect'
 import type { LayoutBox } from '../../layout/box'
 import { placedLines } from '../../paint/lines'
 import { num } from '../../properties/css-text'
 import { shownItems } from '../../properties/items'
 import { shadowArea } from './shadow'
-import { type Area, type Shape, spread } from './shapes'
 import type { Spot } from './words'
 
 /** px that a tip reaches beside its line, in widths of the line. */

@@ -1,7 +1,8 @@
 /** The shadow behind a block. */
+
+import { type Area, elementOf, moved, pathOf, type Shape, shape, spread } from '../../forms/round-rect'
 import { num } from '../../properties/css-text'
 import type { Shadow } from '../../properties/items'
-import { type Area, elementOf, moved, pathOf, type Shape, shape, spread } from './shapes'
 import { painted, type SvgWriter } from './writer'
 
 /** Three standard deviations, of which blur is two. */

@@ -1,5 +1,6 @@
 /** Rectangles with round corners, as paths. Lengths px. */
-import { num } from '../../properties/css-text'
+import { num } from '../properties/css-text'
+import { type Chain, near, type Point, QUARTER, type Step } from './path'
 
 /** px from the page's top left. */
 export type Area = { left: number; top: number; right: number; bottom: number }
@@ -76,6 +77,27 @@ export function pathOf({ left, top, right, bottom, radii: [a, b, c, d] }: Shape)
     `V${num(bottom - c!.y)}${arc(c!, right - c!.x, bottom)}` +
     `H${num(left + d!.x)}${arc(d!, left, bottom - d!.y)}V${num(top + a!.y)}${arc(a!, left + a!.x, top)}Z`
   )
+}
+
+/** As an outline whose points can be pulled, clockwise from the top left; its corners as near to arcs as curves come. */
+export function chainOf({ left, top, right, bottom, radii: [a, b, c, d] }: Shape): Chain {
+  const from: Point = [left + a!.x, top]
+  const steps: Step[] = []
+  const line = (to: Point) => {
+    if (!near(steps.at(-1)?.to ?? from, to)) steps.push({ to })
+  }
+  /** From where the side before it ends, round `turn`, to where the next begins. */
+  const corner = (before: Point, turn: Point, behind: Point) => {
+    line(before)
+    if (near(before, behind)) return
+    const towards = ([x, y]: Point): Point => [x + (turn[0] - x) * QUARTER, y + (turn[1] - y) * QUARTER]
+    steps.push({ by: [towards(before), towards(behind)], to: behind })
+  }
+  corner([right - b!.x, top], [right, top], [right, top + b!.y])
+  corner([right, bottom - c!.y], [right, bottom], [right - c!.x, bottom])
+  corner([left + d!.x, bottom], [left, bottom], [left, bottom - d!.y])
+  corner([left, top + a!.y], [left, top], from)
+  return { from, steps, closed: true }
 }
 
 /** `<rect>` where one corner is as the others, else `<path>`. */
