@@ -93,7 +93,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)
       await database?.stop()
-      if (data) await rm(join(data, 'instance.pid'), { force: true })
+      if (data) await leaveFolder(data)
     }
     return { address: `http://localhost:${port}/`, port, database, stop }
   } catch (error) {
@@ -145,6 +145,9 @@ export async function claimFolder(data: string) {
   await writeFile(lock, String(process.pid))
 }
 
+/** Nobody uses it any more. */
+export const leaveFolder = (data: string) => rm(join(data, 'instance.pid'), { force: true })
+
 /** Prints pages with the browser of this machine. */
 const PRINTER = new URL('print-process.ts', import.meta.url)
 
@@ -170,7 +173,8 @@ async function loadDemo(
   if (mark) await writeFile(mark, `${new Date().toISOString()}\n`)
 }
 
-function databaseOption(url: string): DatabaseAddress {
+/** @throws Refusal saying what is wrong with it */
+export function databaseOption(url: string): DatabaseAddress {
   try {
     return addressOf(url)
   } catch (error) {

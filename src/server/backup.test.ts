@@ -1,5 +1,5 @@
 /** A backup taken while others write, put back elsewhere: all of it to the point of a batch, or nothing. */
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
@@ -81,6 +81,37 @@ test('taken while somebody writes, it ends at a batch; put back, all reads as it
     await expect(restore(pool, file())).rejects.toThrow(/projects in this database already/)
     expect((await projects.read(id)).revision).toBe(back.revision)
     for (const table of ['projects', 'blob_uses', 'blobs']) await pool.query(`DELETE FROM ${table}`)
+  } finally {
+    await pool.end()
+  }
+})
+
+test('given up, there is no file; and of what was put back nothing', async () => {
+  const gone = new AbortController()
+  gone.abort(new Error('given up'))
+  const path = join(folder, 'given-up.backup')
+  await expect(backUp(server.pool, path, { signal: gone.signal })).rejects.toThrow()
+  expect((await readdir(folder)).filter((name) => name.startsWith('given-up'))).toEqual([])
+  // The connection was not left in the middle of something.
+  expect(await count(server.pool, 'projects')).toBeGreaterThan(0)
+  const pool = openPool(elsewhere.address)
+  try {
+    await expect(restore(pool, file(), { signal: gone.signal })).rejects.toThrow('given up')
+    expect(await count(pool, 'projects')).toBe(0)
+  } finally {
+    await pool.end()
+  }
+})
+
+test('into a database of an earlier version that holds something nothing is put, and it is not brought up to date', async () => {
+  const pool = openPool(elsewhere.address)
+  try {
+    await pool.query("INSERT INTO projects (id, name) VALUES ('theirs', 'Theirs')")
+    await pool.query("DELETE FROM migrations WHERE name = '004-bring-up'")
+    await expect(restore(pool, file())).rejects.toThrow(/projects in this database already/)
+    expect(await count(pool, 'migrations')).toBe(3)
+    await pool.query("DELETE FROM projects WHERE id = 'theirs'")
+    await pool.query("INSERT INTO migrations (name) VALUES ('004-bring-up')")
   } finally {
     await pool.end()
   }

@@ -10,7 +10,7 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import type { PoolConnection as CallbackConnection, RowDataPacket } from 'mysql2'
-import type { Pool } from 'mysql2/promise'
+import type { Pool, PoolConnection } from 'mysql2/promise'
 import * as v from 'valibot'
 import { migrate } from './db/migrate'
 
@@ -49,16 +49,14 @@ type Row = v.InferOutput<typeof Row>
 export type Counts = Record<string, number>
 const none = (): Counts => Object.fromEntries(TABLES.map((table) => [table, 0]))
 
+/** `told`: of how many rows there are so far; `signal`: gives it up. */
+export type Going = { told?: (rows: number) => void; signal?: AbortSignal }
+
 /**
  * Writes a backup; a file is there when all of it is.
- * @param told of how many rows there are so far
- * @returns rows by table
+ * @returns rows by table @throws the signal's reason
  */
-export async function backUp(
-  pool: Pool,
-  path: string,
-  told: (rows: number) => void = () => {},
-): Promise<Counts> {
+export async function backUp(pool: Pool, path: string, { told, signal }: Going = {}): Promise<Counts> {
   const counts = none()
   const part = `${path}.part`
   const connection = await pool.getConnection()
@@ -66,26 +64,45 @@ export async function backUp(
     await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ')
     await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY')
     const raw = connection.connection as unknown as CallbackConnection
-    await pipeline(Readable.from(linesOf(raw, counts, told)), createGzip(), createWriteStream(part))
+    const bytes = await columnsOfBytes(connection)
+    const lines = Readable.from(linesOf(raw, bytes, counts, told))
+    await pipeline(lines, createGzip(), createWriteStream(part), { signal })
     await rename(part, path)
     return counts
   } finally {
-    await connection.rollback().catch(() => undefined)
-    connection.release()
+    // One that was read from when that was given up may have more to say.
+    if (signal?.aborted) connection.destroy()
+    else {
+      await connection.rollback().catch(() => undefined)
+      connection.release()
+    }
     await rm(part, { force: true })
   }
 }
 
-async function* linesOf(connection: CallbackConnection, counts: Counts, told: (rows: number) => void) {
+/** Names of columns that hold bytes: all others hold what can be said as text. */
+async function columnsOfBytes(connection: PoolConnection): Promise<Set<string>> {
+  const [rows] = await connection.query<RowDataPacket[]>(
+    "SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND data_type REGEXP 'blob|binary'",
+  )
+  return new Set(rows.map((row) => row.name as string))
+}
+
+async function* linesOf(
+  connection: CallbackConnection,
+  bytes: ReadonlySet<string>,
+  counts: Counts,
+  told?: (rows: number) => void,
+) {
   const migrations: string[] = []
-  for await (const row of rowsOf(connection, 'SELECT name FROM migrations ORDER BY name'))
+  for await (const row of rowsOf(connection, bytes, 'SELECT name FROM migrations ORDER BY name'))
     migrations.push(String(row.name))
   yield line({ format: FORMAT, version: 1, at: new Date().toISOString(), migrations })
   let all = 0
   for (const table of TABLES)
-    for await (const row of rowsOf(connection, `SELECT * FROM ${table}`)) {
+    for await (const row of rowsOf(connection, bytes, `SELECT * FROM ${table}`)) {
       counts[table]!++
-      if (++all % 1000 === 0) told(all)
+      if (++all % 1000 === 0) told?.(all)
       yield line({ table, row })
     }
   yield line({ rows: counts })
@@ -94,13 +111,16 @@ async function* linesOf(connection: CallbackConnection, counts: Counts, told: (r
 const line = (value: unknown) => `${JSON.stringify(value)}\n`
 
 /** Everything as text, to the millisecond; what is no text as base64. One row at a time, however many there are. */
-const rowsOf = (connection: CallbackConnection, sql: string): AsyncIterable<RowDataPacket> =>
+const rowsOf = (
+  connection: CallbackConnection,
+  columns: ReadonlySet<string>,
+  sql: string,
+): AsyncIterable<RowDataPacket> =>
   connection
     .query({
       sql,
       typeCast: (field) => {
-        // The bytes of pictures and fonts.
-        if (field.name !== 'bytes') return field.string('utf8')
+        if (!columns.has(field.name)) return field.string('utf8')
         const bytes = field.buffer()
         return bytes && { base64: bytes.toString('base64') }
       },
@@ -109,25 +129,21 @@ const rowsOf = (connection: CallbackConnection, sql: string): AsyncIterable<RowD
 
 /**
  * Puts a backup into an empty database, brings it up to date. A wrong file leaves the database as empty as it was.
- * @returns rows by table @throws BackupError with what is wrong
+ * @returns rows by table @throws BackupError with what is wrong; the signal's reason
  */
-export async function restore(
-  pool: Pool,
-  path: string,
-  told: (rows: number) => void = () => {},
-): Promise<Counts> {
+export async function restore(pool: Pool, path: string, { told, signal }: Going = {}): Promise<Counts> {
   await access(path, constants.R_OK).catch((error: Error) => {
     throw new BackupError(`it cannot be read: ${error.message}`)
   })
   const all = linesIn(path)
   const head = read(Head, (await all.next()).value, 'it is no backup of Just Lattice')
+  if (!(await isEmpty(pool)))
+    throw new BackupError('there are projects in this database already: a backup is put into an empty one')
   await migrate(pool, head.migrations).catch((error: Error) => {
     throw new BackupError(`it was made by another version: ${error.message}`)
   })
-  if (!(await isEmpty(pool)))
-    throw new BackupError('there are projects in this database already: a backup is put into an empty one')
   try {
-    const counts = await fill(pool, all, told)
+    const counts = await fill(pool, all, { told, signal })
     await migrate(pool)
     return counts
   } catch (error) {
@@ -164,14 +180,18 @@ function read<T>(schema: v.GenericSchema<unknown, T>, text: unknown, what: strin
   return output
 }
 
+/** Nothing is stored, or there is no place for it yet. */
 async function isEmpty(pool: Pool): Promise<boolean> {
-  const [rows] = await pool.query<RowDataPacket[]>(
-    'SELECT EXISTS (SELECT 1 FROM projects) OR EXISTS (SELECT 1 FROM blobs) AS some',
-  )
-  return Number(rows[0]!.some) === 0
+  for (const table of ['projects', 'blobs']) {
+    const [there] = await pool.query<RowDataPacket[]>(`SHOW TABLES LIKE '${table}'`)
+    if (there.length === 0) continue
+    const [rows] = await pool.query<RowDataPacket[]>(`SELECT 1 FROM ${table} LIMIT 1`)
+    if (rows.length > 0) return false
+  }
+  return true
 }
 
-async function fill(pool: Pool, lines: AsyncIterable<string>, told: (rows: number) => void): Promise<Counts> {
+async function fill(pool: Pool, lines: AsyncIterable<string>, { told, signal }: Going): Promise<Counts> {
   const counts = none()
   let rows: Row[] = []
   let [bytes, all] = [0, 0]
@@ -181,6 +201,7 @@ async function fill(pool: Pool, lines: AsyncIterable<string>, told: (rows: numbe
     bytes = 0
   }
   for await (const text of lines) {
+    signal?.throwIfAborted()
     if (text.startsWith('{"rows":')) {
       await put()
       const end = read(End, text, 'its last line cannot be read')
@@ -194,7 +215,7 @@ async function fill(pool: Pool, lines: AsyncIterable<string>, told: (rows: numbe
     rows.push(row)
     bytes += text.length
     counts[row.table]!++
-    if (++all % 1000 === 0) told(all)
+    if (++all % 1000 === 0) told?.(all)
   }
   throw new BackupError(`it was cut off after ${all} rows`)
 }

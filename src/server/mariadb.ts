@@ -75,7 +75,7 @@ export async function startMariaDb(
     ].join('\n'),
     { mode: 0o600 },
   )
-  await stopOrphan(folder, data)
+  await stopOrphan(folder)
   const used = port ?? (await freePort())
   // A socket's path may be 107 bytes long at most, whatever the project's folder is.
   const runtime = await mkdtemp(join(tmpdir(), 'just-lattice-'))
@@ -109,12 +109,13 @@ export async function startMariaDb(
   return { address, stop }
 }
 
-/** Where the server of a folder is, while one is up. @returns undefined: none is, or it was killed */
+/** Where the server of a folder is, while one is up. */
 export async function runningIn(folder: string): Promise<DatabaseAddress | undefined> {
-  const read = (name: string) => readFile(join(folder, name), 'utf8').then((text) => text.trim())
-  const [port, password] = await Promise.all([read(PORT_FILE), read('database-password')]).catch(() => [])
-  if (!port || !password) return undefined
-  return { host: '127.0.0.1', port: Number(port), user: USER, password, database: DATABASE }
+  if (!(await pidIn(folder))) return undefined
+  const port = Number(await readFile(join(folder, PORT_FILE), 'utf8').catch(() => ''))
+  if (!(port > 0)) return undefined
+  const password = await secret(join(folder, 'database-password'))
+  return { host: '127.0.0.1', port, user: USER, password, database: DATABASE }
 }
 
 /** Bytes of the database's own log before a new file is begun; the one before is kept. */
@@ -204,14 +205,20 @@ async function install(data: string, user: string) {
   }
 }
 
-/** A server of ours whose app was killed still holds the data: it is shut down cleanly first. */
-async function stopOrphan(folder: string, data: string) {
+/** The process that holds a folder's data, if there is one. */
+async function pidIn(folder: string): Promise<number | undefined> {
   const pid = Number(await readFile(join(folder, PID_FILE), 'utf8').catch(() => ''))
-  const alive = async () =>
-    (await readFile(`/proc/${pid}/cmdline`, 'utf8').catch(() => '')).includes(`--datadir=${data}`)
-  if (!(pid > 0) || !(await alive())) return
+  if (!(pid > 0)) return undefined
+  const command = await readFile(`/proc/${pid}/cmdline`, 'utf8').catch(() => '')
+  return command.includes(`--datadir=${join(folder, 'mariadb')}`) ? pid : undefined
+}
+
+/** A server of ours whose app was killed still holds the data: it is shut down cleanly first. */
+async function stopOrphan(folder: string) {
+  const pid = await pidIn(folder)
+  if (pid === undefined) return
   process.kill(pid, 'SIGTERM')
-  for (let waited = 0; (await alive()) && waited < 20_000; waited += 100)
+  for (let waited = 0; (await pidIn(folder)) === pid && waited < 20_000; waited += 100)
     await new Promise((resolve) => setTimeout(resolve, 100))
 }
 

@@ -97,7 +97,7 @@ export function combineEdits(
   return { edits: [...edits, ...gone], made: tree.id }
 }
 
-/** A border that is alike all round, as the line of a shape. */
+/** A border as the line of a shape; that at the top stands for all. */
 function lineOf({ node: { props }, resolved }: LayoutBox): Stroke | undefined {
   const { borderTop } = resolved
   if (typeof borderTop !== 'object' || borderTop.width === 0) return undefined

@@ -14,8 +14,6 @@ const statementsOf = (sql: string) =>
     .map((each) => each.trim())
     .filter(Boolean)
 
-const BRING_UP = '004-bring-up'
-
 /** How long a lease on migrating lasts when its holder dies, s; and how long others wait for it, ms. */
 const LEASE = 120
 const MOST_WAIT = 300_000
@@ -53,7 +51,7 @@ async function alone<T>(pool: Pool, work: () => Promise<T>): Promise<T> {
 /**
  * Brings the database up to date; several servers that start at once do so one after the other.
  * @param only these, as a database had them that is to be put back; left out: all there are
- * @returns what was applied @throws when one of `only` is not known, or others were applied already
+ * @returns what was applied @throws when one of `only` is not known
  */
 export const migrate = (pool: Pool, only?: readonly string[]): Promise<string[]> =>
   alone(pool, () => applyAll(pool, only))
@@ -73,7 +71,7 @@ async function applyAll(pool: Pool, only?: readonly string[]): Promise<string[]>
         },
       })),
       // What SQL cannot say: pictures out of documents, documents into pages.
-      { name: BRING_UP, up: () => bringUp(pool) },
+      { name: '004-bring-up', up: () => bringUp(pool) },
     ],
     storage: {
       logMigration: async ({ name }) => {
@@ -89,15 +87,6 @@ async function applyAll(pool: Pool, only?: readonly string[]): Promise<string[]>
     },
     logger: undefined,
   })
-  if (only) {
-    const names = [...files, BRING_UP]
-    const unknown = only.find((name) => !names.includes(name))
-    if (unknown) throw new Error(`its tables are as of ${unknown}, which this version does not know`)
-    const missing = only.filter((_, i) => names[i] !== only[i])
-    if (missing.length > 0) throw new Error(`it lacks ${names[only.indexOf(missing[0]!)]}`)
-    const done = (await umzug.executed()).length
-    if (done > only.length) return []
-    return (await umzug.up({ step: only.length - done })).map((migration) => migration.name)
-  }
-  return (await umzug.up()).map((migration) => migration.name)
+  const wanted = only && { migrations: [...only], rerun: 'SKIP' as const }
+  return (await umzug.up(wanted)).map((migration) => migration.name)
 }
