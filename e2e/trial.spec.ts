@@ -5,12 +5,12 @@ import { expect, test } from './app'
 
 const SEED = Number(process.env.LATTICE_SEED ?? 4)
 
-function day(name: string, beginning: Beginning, steps: () => Iterable<Step>) {
+function day(name: string, beginning: Beginning, steps: readonly Step[]) {
   test(name, async ({ app }) => {
     const desk = await Desk.open(app.address)
     try {
       const done: string[] = []
-      const found = await desk.day(beginning, steps(), ([act], isDone) => isDone && done.push(act))
+      const found = await desk.day(beginning, steps, (act, isDone) => isDone && done.push(act))
       expect(found && `${found.fault.message}\n${JSON.stringify(found.steps)}`).toBeUndefined()
       expect(done.length).toBeGreaterThan(0)
     } finally {
@@ -19,14 +19,6 @@ function day(name: string, beginning: Beginning, steps: () => Iterable<Step>) {
   })
 }
 
-function* first(count: number, steps: Iterable<Step>): Generator<Step> {
-  let left = count
-  for (const step of steps) {
-    yield step
-    if (--left === 0) return
-  }
-}
-
 const parts = Object.keys(PARTS)
-day(`a day in the demo, by lot`, 'demo', () => first(14, stepsFrom(SEED, parts)))
-day(`a day from an empty page, by lot`, 'empty', () => first(20, stepsFrom(SEED + 1, parts)))
+day(`a day in the demo, by lot`, 'demo', stepsFrom(SEED, parts, 14))
+day(`a day from an empty page, by lot`, 'empty', stepsFrom(SEED + 1, parts, 20))

@@ -12,7 +12,7 @@ import { standIns } from '../../core/samples/stand-in'
 import { ParagraphCache } from '../../core/text/paragraph-cache'
 import { UNIT } from '../../core/text/unit'
 import { loadFonts } from '../../server/fonts'
-import type { SiteViewer } from '../browser'
+import type { Files, SiteViewer } from '../browser'
 import { handOff } from '../hand-off'
 
 export const TOLERANCE = 0.5
@@ -67,19 +67,22 @@ function asSeen(layout: PageLayout, id: string, lines: string[]): { core: string
   return { core, browser }
 }
 
-/** `blobs`: its own fonts and pictures; drawings that are not there are stood in for. */
-export type Compared = { file: ProjectFile; blobs: Blobs }
+/**
+ * `blobs`: its own fonts and pictures; drawings that are not there are stood in for. `files`: what is handed off of it, marked, where
+ * somebody has that already.
+ */
+export type Compared = { file: ProjectFile; blobs: Blobs; files?: Files }
 
 export async function compareDocument(
   viewer: SiteViewer,
-  { file, blobs }: Compared,
+  { file, blobs, files: given }: Compared,
   widths: number[],
   pageIndex = 0,
 ): Promise<Comparison> {
   const doc = Document.fromFile(checkProject(structuredClone(file)))
   const fonts = await loadFonts(doc, blobs)
   const page = doc.pagesInOrder()[pageIndex]!
-  const files = await handOff(doc, new Map([...standIns(doc), ...blobs]), { mark: true })
+  const files = given ?? (await handOff(doc, new Map([...standIns(doc), ...blobs]), { mark: true }))
   const result: Comparison = { boxes: 0, boxesOff: [], paragraphs: 0, linesOff: [], largest: 0, exact: 0 }
   const paragraphs = new ParagraphCache(fonts)
   let first = true

@@ -2,15 +2,12 @@
 import type { Draw } from '../random'
 import type { Tab } from './tab'
 
-/** What a change leaves as it was: all of the project, or nothing that is known beforehand. */
-export type Keeps = 'all' | 'nothing'
-
 export type Act = {
   name: string
   /** How often it is done beside others. */
   weight: number
-  /** Left out: nothing that is known beforehand. */
-  keeps?: Keeps
+  /** What it may change: nothing, values of what is selected, everything; left out: the page that is open. */
+  reach?: 'nothing' | 'values' | 'project'
   /** It is no step of its own that undo takes back. */
   isHistory?: true
   /** @returns false: there was nothing to do it to */

@@ -28,10 +28,10 @@ export function actOf([name]: Step): Act {
 
 export const drawOf = ([, seed]: Step): Draw => new Draw(randomFrom(seed))
 
-/** Steps without an end. @param parts out of which */
-export function* stepsFrom(seed: number, parts: readonly string[]): Generator<Step> {
+/** @param parts out of which */
+export function stepsFrom(seed: number, parts: readonly string[], count: number): Step[] {
   const draw = new Draw(randomFrom(seed))
   const acts = parts.flatMap((part) => PARTS[part]!)
   const lots = acts.flatMap(({ name, weight }) => Array<string>(weight).fill(name))
-  for (;;) yield [draw.one(lots), draw.whole(0, 2 ** 31 - 1)]
+  return Array.from({ length: count }, () => [draw.one(lots), draw.whole(0, 2 ** 31 - 1)])
 }

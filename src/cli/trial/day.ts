@@ -12,7 +12,9 @@ import { Draw, randomFrom } from '../random'
 import { DEMO_FILE, OTHER_DEMO_FILE } from '../serve'
 import { storeProject } from '../store-project'
 import { actOf, drawOf, placing, type Step } from './acts'
+import { differenceOf } from './difference'
 import { Fault } from './fault'
+import { checkReach } from './reach'
 import { checkBoxes, checkSheet, checkValid, handedOff, sheetsOf } from './shipped'
 import { Tab } from './tab'
 
@@ -51,15 +53,15 @@ export class Desk {
 
   /**
    * Does steps until one finds a fault.
-   * @param told of each step that is done, and whether there was anything to do
+   * @param told of each act that is done, and whether there was anything to do it to
    * @param isOver no more steps
    * @param between how many steps lie between two times that everything is looked at
    * @returns the fault and how many steps led to it; undefined: there is none
    */
   async day(
     beginning: Beginning,
-    steps: Iterable<Step>,
-    told: (step: Step, isDone: boolean) => void = () => {},
+    steps: readonly Step[],
+    told: (act: string, isDone: boolean) => void = () => {},
     isOver: () => boolean = () => false,
     between = BETWEEN,
   ): Promise<{ fault: Fault; steps: Step[] } | undefined> {
@@ -71,7 +73,7 @@ export class Desk {
       const tab = await Tab.open(context, this.address, project)
       for (const step of steps) {
         done.push(step)
-        told(step, await this.step(tab, step))
+        await this.step(tab, step, told)
         if (done.length % between === 0) await this.lookAt(tab, step, 'a sheet')
         if (isOver()) break
       }
@@ -86,24 +88,23 @@ export class Desk {
     return undefined
   }
 
-  /** One step, and what of the project it may have changed. @returns whether there was anything to do */
-  private async step(tab: Tab, step: Step): Promise<boolean> {
+  /** One step, and what of the project it may have changed. @throws Fault when that is more than was meant */
+  private async step(tab: Tab, step: Step, told: (act: string, isDone: boolean) => void) {
     const draw = drawOf(step)
     if (tab.isOffline && draw.chance(0.3)) await back(tab)
     // On nothing there is nothing to do but to place something.
     const isBare = (await tab.spots()).length === 0 && draw.chance(0.8)
-    const { keeps, isHistory, do: work } = isBare ? placing : actOf(step)
+    const act = isBare ? placing : actOf(step)
     const before = tab.isOffline ? undefined : await tab.stored()
-    const isDone = await work(tab, draw)
+    const isDone = await act.do(tab, draw)
+    told(act.name, isDone)
     await tab.close()
     await tab.saved()
     heard(tab)
-    if (!before || tab.isOffline) return isDone
+    if (!before || tab.isOffline) return
     const after = await tab.stored()
-    if (keeps === 'all' && !isDeepStrictEqual(before, after))
-      throw new Fault('kept', `“${step[0]}” changed the project: ${differenceOf(before, after)}`)
-    if (!isHistory && isDone && draw.chance(0.3)) await backAndForth(tab, step[0], before, after)
-    return isDone
+    await checkReach(tab, act, before, after)
+    if (!act.isHistory && isDone && draw.chance(0.3)) await backAndForth(tab, act.name, before, after)
   }
 
   /** Everything that has to hold at any time. @throws Fault */
@@ -154,17 +155,6 @@ async function backAndForth(tab: Tab, name: string, before: ProjectFile, after: 
   if (!isDeepStrictEqual(now, after))
     throw new Fault('redo', `${presses} redos do not do “${name}” again: ${differenceOf(after, now)}`)
 }
-
-/** The first place where two projects differ. */
-function differenceOf(one: unknown, other: unknown, path = ''): string {
-  const isPair = typeof one === 'object' && typeof other === 'object' && one !== null && other !== null
-  if (!isPair) return `${path}: ${said(one)}, now ${said(other)}`
-  const [a, b] = [one as Record<string, unknown>, other as Record<string, unknown>]
-  for (const key of new Set([...Object.keys(a), ...Object.keys(b)]))
-    if (!isDeepStrictEqual(a[key], b[key])) return differenceOf(a[key], b[key], `${path}/${key}`)
-  return `${path}: the order of its keys`
-}
-const said = (value: unknown) => (JSON.stringify(value) ?? 'nothing').slice(0, 200)
 
 /** What fails in the browser's hands is a fault, too: something that cannot be pressed, a page that is gone. */
 function asFault(error: unknown): Fault {

@@ -1,7 +1,8 @@
 /** Going about: pages, sights, tabs, the network; what leaves the project as it is, and back and forth in what was done. */
 import type { Draw } from '../random'
 import { type Act, act, select } from './act'
-import type { Tab } from './tab'
+import { placeByName, write } from './placing-acts'
+import { Tab } from './tab'
 
 const undo = async (tab: Tab, draw: Draw) => {
   for (let i = draw.whole(1, 4); i > 0; i--) await tab.key('ControlOrMeta+z')
@@ -22,11 +23,10 @@ const closer = async (tab: Tab, draw: Draw) => {
   return true
 }
 
-let made = 0
 const newPage = async (tab: Tab, draw: Draw) => {
   await tab.key('n')
   const dialog = tab.page.getByRole('dialog')
-  await dialog.getByLabel('Path').fill(`/page-${made++}`)
+  await dialog.getByLabel('Path').fill(`/page-${draw.whole(1, 99_999)}`)
   await dialog.getByLabel('Name', { exact: true }).fill(draw.one(['Prices', 'About', 'Visit', 'Growers']))
   await tab.key('Enter')
   return true
@@ -64,6 +64,21 @@ const openAndLeave = async (tab: Tab, draw: Draw) => {
   return true
 }
 
+const template = async (tab: Tab, draw: Draw) =>
+  (await tab.command('Template of this page: make, stand on, let go')) && tab.take(draw.chance(0.9))
+
+/** Somebody else, at the same project meanwhile. */
+const secondTab = async (tab: Tab, draw: Draw) => {
+  if (tab.isOffline) return false
+  const other = await Tab.open(tab.page.context(), tab.address, tab.project)
+  await draw.one([placeByName, write])(other, draw)
+  await other.close()
+  await other.saved()
+  await other.page.close()
+  tab.said.push(...other.said)
+  return true
+}
+
 const budget = async (tab: Tab, draw: Draw) => {
   await tab.key('p')
   const field = tab.page.getByRole('dialog').getByRole('textbox').first()
@@ -77,13 +92,15 @@ const budget = async (tab: Tab, draw: Draw) => {
 }
 
 export const GOING: Act[] = [
-  act('undo and redo', 6, undo, { isHistory: true }),
-  act('look around', 5, lookAround, { keeps: 'all' }),
-  act('closer', 4, closer, { keeps: 'all' }),
-  act('open and leave', 3, openAndLeave, { keeps: 'all' }),
+  act('undo and redo', 6, undo, { reach: 'project', isHistory: true }),
+  act('look around', 5, lookAround, { reach: 'nothing' }),
+  act('closer', 4, closer, { reach: 'nothing' }),
+  act('open and leave', 3, openAndLeave, { reach: 'nothing' }),
   act('a new page', 1, newPage),
-  act('another page', 2, otherPage, { keeps: 'all' }),
+  act('a template', 1, template, { reach: 'project' }),
+  act('a second tab', 2, secondTab, { isHistory: true }),
+  act('another page', 2, otherPage, { reach: 'nothing' }),
   act('page budget', 1, budget),
-  act('offline, or back', 1, offline, { keeps: 'all', isHistory: true }),
-  act('reload', 1, reload, { keeps: 'all', isHistory: true }),
+  act('offline, or back', 1, offline, { reach: 'nothing', isHistory: true }),
+  act('reload', 1, reload, { reach: 'nothing', isHistory: true }),
 ]

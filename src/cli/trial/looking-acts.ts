@@ -88,6 +88,44 @@ async function scope(tab: Tab, draw: Draw) {
   return true
 }
 
+/** The tokens' dialog at its colours. */
+async function colors(tab: Tab) {
+  await tab.key('Shift+T')
+  const dialog = tab.page.getByRole('dialog', { name: 'Tokens of the project' })
+  await dialog.getByRole('tab', { name: 'Colours' }).click()
+  return dialog
+}
+
+const darkTheme = async (tab: Tab) => {
+  const dialog = await colors(tab)
+  await dialog.getByRole('button', { name: 'New theme' }).click()
+  const offer = tab.page.getByRole('button', { name: /Dark from light/ })
+  if ((await offer.count()) === 0) return false
+  await offer.first().click()
+  return true
+}
+
+async function token(tab: Tab, draw: Draw) {
+  const chips = (await colors(tab)).getByRole('button', { name: /^Colour / })
+  const count = await chips.count()
+  if (count === 0) return false
+  await chips.nth(draw.whole(0, count - 1)).click()
+  const field = tab.page.getByLabel(/as hex, rgb, hsl or oklch$/).last()
+  await field.fill(draw.one(['#f4efe6', '#1c2b24', '#a8481f', '#1d5c45', '#6b5b95']))
+  await field.press('Enter')
+  return true
+}
+
+async function themesShown(tab: Tab, draw: Draw) {
+  const list = tab.page.getByRole('combobox', { name: /^Theme shown/ })
+  if ((await list.count()) === 0) return false
+  await list.click()
+  const options = tab.page.getByRole('option')
+  await options.first().waitFor()
+  await options.nth(draw.whole(0, (await options.count()) - 1)).click()
+  return true
+}
+
 const copyLook = async (tab: Tab, draw: Draw) => {
   if (!(await select(tab, draw)) || !(await tab.command('Copy the look'))) return false
   await select(tab, draw)
@@ -96,10 +134,13 @@ const copyLook = async (tab: Tab, draw: Draw) => {
 }
 
 export const LOOKING: Act[] = [
-  act('a number', 14, number('block')),
-  act('a list', 12, list),
-  act('a colour', 8, color),
-  act('only this view', 5, scope, { keeps: 'all' }),
-  act('the lattice', 2, number('view')),
+  act('a number', 14, number('block'), { reach: 'values' }),
+  act('a list', 12, list, { reach: 'values' }),
+  act('a colour', 8, color, { reach: 'values' }),
+  act('only this view', 5, scope, { reach: 'nothing' }),
+  act('the lattice', 2, number('view'), { reach: 'project' }),
+  act('a dark theme', 1, darkTheme, { reach: 'project' }),
+  act('a token', 2, token, { reach: 'project' }),
+  act('themes shown', 1, themesShown, { reach: 'nothing' }),
   act('a look', 2, copyLook),
 ]

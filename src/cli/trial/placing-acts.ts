@@ -13,7 +13,7 @@ async function onSheet(tab: Tab, draw: Draw): Promise<Point | undefined> {
   return { x: x + (draw.random() - 0.5) * width * 0.8, y: y + (draw.random() - 0.5) * height * 0.8 }
 }
 
-async function placeByName(tab: Tab, draw: Draw) {
+export async function placeByName(tab: Tab, draw: Draw) {
   await tab.key('/')
   await tab.type(draw.one(SHELF).name)
   await tab.key('Enter')
@@ -92,7 +92,7 @@ const WORDS =
     ' ',
   )
 
-async function write(tab: Tab, draw: Draw) {
+export async function write(tab: Tab, draw: Draw) {
   const spots = await tab.spots()
   if (spots.length === 0) return false
   await tab.press(draw.one(spots), 2)

@@ -12,6 +12,7 @@ import type { BoardViewer } from '../board-viewer'
 import type { SiteViewer } from '../browser'
 import { pictureOf } from '../capture'
 import { compareDocument } from '../conformance/compare'
+import { handOff } from '../hand-off'
 import { STRICT } from '../html-rules'
 import { compare, pixelsOf } from '../parity/compare'
 import { keep } from '../parity/keep'
@@ -22,6 +23,9 @@ import type { Tab } from './tab'
 
 /** As of parity: share of a sheet's pixels, and levels in flat areas. Photographs are made smaller in the one and not in the other. */
 const BAR = { share: 0.01, flat: 8 }
+
+/** ms until a tab shows what another has saved. */
+const HEARD = 5000
 
 export type Shipped = { doc: Document; blobs: Blobs; files: ReadonlyMap<string, Uint8Array> }
 
@@ -56,12 +60,15 @@ function widthsOf(doc: Document, draw: Draw): number[] {
 }
 
 /** Every box and line at the views' widths and two between. @throws Fault at the first that differs */
-export async function checkBoxes(viewer: SiteViewer, { doc, blobs }: Shipped, page: string, draw: Draw) {
+export async function checkBoxes(viewer: SiteViewer, shipped: Shipped, page: string, draw: Draw) {
+  const { doc, blobs } = shipped
   const index = doc.pagesInOrder().findIndex(({ id }) => id === page)
   if (index < 0) return
+  const marked = await handOff(doc, blobs, { mark: true })
+  checkSame(shipped, marked)
   const { boxesOff, linesOff } = await compareDocument(
     viewer,
-    { file: doc.toFile(), blobs },
+    { file: doc.toFile(), blobs, files: marked },
     widthsOf(doc, draw),
     index,
   )
@@ -77,6 +84,16 @@ export async function checkBoxes(viewer: SiteViewer, { doc, blobs }: Shipped, pa
       'lines',
       `${nameOf(doc, line.node)} at ${line.width}: core ${JSON.stringify(line.core)}, browser ${JSON.stringify(line.browser)}`,
     )
+}
+
+/** What is measured is, but for its marks, what the app hands off. @throws Fault where it is not */
+function checkSame({ files }: Shipped, marked: Shipped['files']) {
+  for (const [path, bytes] of marked) {
+    if (!/\.(html|css)$/.test(path)) continue
+    const [source, given] = [strFromU8(bytes), strFromU8(files.get(path) ?? new Uint8Array())]
+    if (source.replace(/ data-node="[^"]*"/g, '') !== given)
+      throw new Fault('door', `${path} is not as it is measured: ${firstDifference(given, source)}`)
+  }
 }
 
 const nameOf = (doc: Document, id: string) => `“${doc.nodes.get(id)?.name ?? id}” (${id})`
@@ -137,13 +154,20 @@ async function checkDrawn(board: BoardViewer, doc: Document, tab: Tab, id: strin
   if ((await sheet.count()) === 0) return
   const width = await sheet.evaluate((element) => (element as HTMLElement).offsetWidth)
   if (width !== doc.view(id).width) return
-  const [live, fresh] = [await drawnSections(tab.page, id), await drawnSections(board.page, id)]
-  for (const [section, source] of live)
-    if (fresh.get(section) !== source)
-      throw new Fault(
-        'drawn',
-        `${nameOf(doc, section)}\nin the tab ${firstDifference(source, fresh.get(section) ?? '')}`,
-      )
+  const fresh = await drawnSections(board.page, id)
+  const isOther = ([section, source]: [string, string]) => fresh.get(section) !== source
+  // What others did is heard of a moment later.
+  const until = Date.now() + HEARD
+  let other: [string, string] | undefined
+  do other = [...(await drawnSections(tab.page, id))].find(isOther)
+  while (other && Date.now() < until)
+  if (other) {
+    const [section, source] = other
+    throw new Fault(
+      'drawn',
+      `${nameOf(doc, section)}\nin the tab ${firstDifference(source, fresh.get(section) ?? '')}`,
+    )
+  }
 }
 
 /** Of each section that is drawn: its source. In which order declarations were made, and where pictures come from, is the tab's own affair. */

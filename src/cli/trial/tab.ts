@@ -129,6 +129,11 @@ export class Tab {
     return true
   }
 
+  /** The view that is worked on. */
+  async activeView(): Promise<string | null> {
+    return this.page.locator('[data-board]').getAttribute('data-view')
+  }
+
   /** What can be undone next, in words. */
   shown(): Promise<string> {
     return this.page.locator('[aria-label^="Undo"]').first().getAttribute('aria-label').then(String)

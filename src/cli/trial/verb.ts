@@ -2,11 +2,8 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { typeOfPicture } from '../../core/blobs/picture-type'
-import { photographs } from '../photographs'
 import { numberOption, pathFrom, Refusal, readArgs } from '../refusal'
 import { buildWeb, serve } from '../serve'
-import { storeBlob } from '../store-project'
 import { PARTS, type Step, stepsFrom } from './acts'
 import { BEGINNINGS, type Beginning, Desk } from './day'
 import type { Fault } from './fault'
@@ -35,8 +32,6 @@ export async function trial(args: string[]): Promise<number> {
   await buildWeb()
   const data = await mkdtemp(join(tmpdir(), 'just-lattice-trial-'))
   const app = await serve({ data, port: 0, demo: true, otherDemo: true, logLevel: 'silent' })
-  const { blobs } = await photographs()
-  for (const bytes of blobs.values()) await storeBlob(app.address, bytes, typeOfPicture(bytes)!)
   try {
     const until = Date.now() + minutes * 60_000
     const folder = values.keep === undefined ? undefined : pathFrom(values.keep)
@@ -69,11 +64,11 @@ class Trial {
     const beginning = BEGINNINGS[seed % BEGINNINGS.length]!
     const desk = await Desk.open(this.address, this.folder)
     try {
-      const steps = first(LONG, stepsFrom(seed, this.parts))
+      const steps = stepsFrom(seed, this.parts, LONG)
       const found = await desk.day(
         beginning,
         steps,
-        (step, isDone) => this.count(step, isDone),
+        (act, isDone) => this.count(act, isDone),
         () => this.isOver(),
       )
       this.days++
@@ -93,7 +88,7 @@ class Trial {
     }
   }
 
-  private count([name]: Step, isDone: boolean) {
+  private count(name: string, isDone: boolean) {
     const [done, idle] = this.counts.get(name) ?? [0, 0]
     this.counts.set(name, isDone ? [done + 1, idle] : [done, idle + 1])
   }
@@ -119,17 +114,8 @@ class Trial {
   }
 }
 
-function* first<T>(count: number, all: Iterable<T>): Generator<T> {
-  let left = count
-  if (left > 0)
-    for (const each of all) {
-      yield each
-      if (--left === 0) return
-    }
-}
-
 /** For `e2e/trial.spec.ts`. */
 function asTest(beginning: Beginning, steps: readonly Step[], { kind }: Fault): string {
   const list = steps.map(([name, seed]) => `  ['${name}', ${seed}],`).join('\n')
-  return `day('${kind} …', '${beginning}', () => [\n${list}\n])`
+  return `day('${kind} …', '${beginning}', [\n${list}\n])`
 }

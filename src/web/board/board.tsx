@@ -240,6 +240,7 @@ export function Board() {
       ref={board}
       data-board
       data-page={editor.pageId}
+      data-view={editor.viewId}
       aria-describedby={DESCRIPTION}
       data-looked={editor.breakages.isThrough}
       // The board's keys are all its own.
