@@ -1,5 +1,5 @@
 /** Seen for the first time, and in windows that have little room. */
-import { expect, newProject, row, test } from './app'
+import { emptyProject, expect, newProject, row, test } from './app'
 
 test('the tour: five cards, shown once, taking no focus; Escape skips it, a command shows it again', async ({
   app,
@@ -130,4 +130,19 @@ test('what went otherwise is said above the shelf, however high that is, and goe
   await desk.mouse.move(5, 5)
   await desk.clock.fastForward(60_000)
   await expect(notice).toHaveCount(0)
+})
+
+test('what is pressed next on an empty page is not covered by what went otherwise', async ({ page, app }) => {
+  await emptyProject(page, app, 'Not covered')
+  await page.keyboard.press('ControlOrMeta+k')
+  await page.keyboard.type('Draw a box')
+  await page.keyboard.press('Enter')
+  const sheet = (await page.locator('[data-sheet=desktop]').boundingBox())!
+  await page.mouse.move(sheet.x + 60, sheet.y + 60)
+  await page.mouse.down()
+  await page.mouse.move(sheet.x + 160, sheet.y + 120, { steps: 4 })
+  await page.mouse.up()
+  await expect(page.getByRole('alert').filter({ hasText: 'place one first' })).toBeVisible()
+  await page.getByRole('button', { name: 'Open the shelf' }).click()
+  await expect(page.getByRole('alert')).toBeVisible()
 })

@@ -180,8 +180,8 @@ function Desk() {
             <Spec />
           </PanelBoundary>
         )}
-        {/* Above the shelf, however high that is. */}
-        <div className="pointer-events-none absolute inset-x-0 bottom-3 z-40 grid justify-items-center gap-2">
+        {/* Above the shelf, however high that is, and above what lies at the board's foot to be pressed next. */}
+        <div className="pointer-events-none absolute inset-x-0 bottom-20 z-40 grid justify-items-center gap-2">
           <Notice />
           <KeyNote />
           <BusyNote />
