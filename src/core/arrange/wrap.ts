@@ -2,6 +2,7 @@
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
 import type { View } from '../document/schema'
+import { applyAll } from '../edits/apply'
 import type { Edit } from '../edits/edit'
 import type { UsedLattice } from '../lattice/used'
 import type { PageLayout } from '../layout/page'
@@ -92,14 +93,34 @@ const differing = (base: Way, way: Way): Props =>
     ),
   )
 
-/** How far anything but the new box moves on a view, px. */
-function moved(before: PageLayout, after: PageLayout): number {
-  let most = 0
-  for (const { id } of before.visible()) {
-    const [a, b] = [before.rect(id), after.rect(id)]
-    if (a) most = Math.max(most, b ? difference(a, b) : Number.POSITIVE_INFINITY)
+/** A view of the page on a copy, on which edits are tried one after the other: only what they touch is laid out again. */
+class Rehearsal {
+  private readonly copy: Document
+  readonly layout: PageLayout
+  private readonly before: ReadonlyMap<string, Rect>
+
+  constructor(doc: Document, { page, theme, paragraphs }: Seen, view: View) {
+    const { doc: copy, layout } = pageThen(doc, [], { page, view: view.id, theme }, paragraphs)
+    this.copy = copy
+    this.layout = layout
+    this.before = new Map([...layout.visible()].map(({ id }) => [id, layout.rect(id)!]))
   }
-  return most
+
+  rect = (id: string) => this.before.get(id)
+
+  /** How far anything that is there now moves by edits, px. */
+  moved(edits: readonly Edit[]): number {
+    const back = applyAll(this.copy, edits)
+    this.layout.update()
+    let most = 0
+    for (const [id, was] of this.before) {
+      const is = this.layout.rect(id)
+      most = Math.max(most, is ? difference(was, is) : Number.POSITIVE_INFINITY)
+    }
+    applyAll(this.copy, back)
+    this.layout.update()
+    return most
+  }
 }
 
 /** px that nobody sees. */
@@ -138,28 +159,26 @@ const byItself = (flow: WrapFlow): Way => ({
 /** A box that holds them as they lie: on each view, or as nearly as one can there. @returns undefined: on the widest none can */
 function wrappedAsIs(
   doc: Document,
-  { page, theme, paragraphs }: Seen,
+  seen: Seen,
   parent: string,
   nodes: readonly Node[],
   flow: WrapFlow,
   box: string,
 ): Edit[] | undefined {
-  const views = doc.viewsOf(doc.pages.get(page)!)
-  const at = (view: View, edits: readonly Edit[]) =>
-    pageThen(doc, edits, { page, view: view.id, theme }, paragraphs).layout
+  const views = doc.viewsOf(doc.pages.get(seen.page)!)
   let base: Way | undefined
   let last: Way | undefined
   const overrides: Record<string, Props> = {}
   for (const view of views) {
-    const before = at(view, [])
-    const around = before.boxes.get(parent)
+    const trying = new Rehearsal(doc, seen, view)
+    const around = trying.layout.boxes.get(parent)
     // Hidden there, nothing of it moves.
     if (!around) continue
-    const apart = distanceIn(nodes.flatMap(({ id }) => before.rect(id) ?? []))
-    const ways = waysOf(around.resolved, before.usedFor(parent), flow, !base, apart)
+    const apart = distanceIn(nodes.flatMap(({ id }) => trying.rect(id) ?? []))
+    const ways = waysOf(around.resolved, trying.layout.usedFor(parent), flow, !base, apart)
     const way = stillest([...(last ? [last] : []), ...ways], (each) => {
       const said = base ? { ...overrides, [view.id]: differing(base, each) } : {}
-      return moved(before, at(view, wrapped(doc, parent, nodes, box, base ?? each, said)))
+      return trying.moved(wrapped(doc, parent, nodes, box, base ?? each, said))
     })
     if (!base && way.px >= STILL) return undefined
     base ??= way.way
