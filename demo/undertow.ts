@@ -166,13 +166,14 @@ const head = b.section(
       }),
       words('Name', 'Undertow', { type: '{type.title}', tag: 'span' }),
     ]),
-    b.row(
+    ...b.menu(
       'Menu',
-      { tag: 'nav', width: { kind: 'snug' }, rowGap: 32 },
+      { rowGap: 32 },
       ['Stalls', 'Nights', 'The way here'].map((label) =>
         words('Link', label, { type: '{type.label}', tag: 'a', link: '#' }),
       ),
-      { hidden: true },
+      oneFill('{color.ground}'),
+      72,
     ),
     // On the phone the hero says it.
     action(
@@ -181,6 +182,7 @@ const head = b.section(
       { hidden: true },
     ),
   ],
+  { height: { kind: 'exact', px: 72 }, paddingTop: 0, paddingBottom: 0 },
 )
 
 const hero = b.section(

@@ -94,6 +94,17 @@ export class SiteViewer {
     await this.decoded()
   }
 
+  /** Opens what is behind a button, as pressing it would; closes all other. @param node of `[data-node]`; left out: none */
+  async openPanel(node: string | undefined) {
+    await this.page.evaluate((id) => {
+      for (const panel of document.querySelectorAll<HTMLElement>('[popover]')) {
+        const opens = panel.dataset.node === id
+        if (panel.matches(':popover-open') !== opens) panel.togglePopover(opens)
+      }
+    }, node)
+    await this.decoded()
+  }
+
   /** Waits for what is fetched at this width. */
   private decoded() {
     return this.page.evaluate(async () => {

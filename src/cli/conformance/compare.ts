@@ -2,8 +2,10 @@
 
 import type { Blobs } from '../../core/blobs/blobs'
 import { checkProject } from '../../core/document/check'
-import { Document } from '../../core/document/document'
+import { Document, type Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
 import type { ProjectFile } from '../../core/document/schema'
+import { Instances } from '../../core/expand/instances'
 import { pageFileName } from '../../core/handoff/names'
 import { PageLayout } from '../../core/layout/page'
 import { difference, type Rect } from '../../core/layout/rect'
@@ -91,27 +93,55 @@ export async function compareDocument(
     if (first) await viewer.show(files, pageFileName(page.path), width, view.fold)
     else await viewer.resize(width, view.fold)
     first = false
-    const layout = new PageLayout(doc, page.id, view.id, width, paragraphs)
-    const shown = [...layout.visible()]
-    const visible = new Set(shown.map(({ id }) => id))
-    // A template's, too.
-    const texts = shown.filter(({ node }) => isText(node.kind)).map(({ id }) => id)
-    const measured = await viewer.measure(texts)
-    for (const id of new Set([...visible, ...Object.keys(measured.boxes)])) {
-      const core = visible.has(id) ? layout.seen(id) : undefined
-      const browser = measured.boxes[id]
-      result.boxes++
-      const by = core && browser ? difference(core, browser) : Number.POSITIVE_INFINITY
-      if (Number.isFinite(by)) result.largest = Math.max(result.largest, by)
-      if (by < UNIT / 2) result.exact++
-      if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })
+    const panels = panelsOn(doc, page.id, view.id)
+    for (const open of [undefined, ...panels]) {
+      await viewer.openPanel(open)
+      const layout = new PageLayout(doc, page.id, view.id, width, paragraphs, undefined, undefined, open)
+      await compareShown(viewer, layout, result)
     }
-    for (const id of texts) {
-      if (!measured.boxes[id]) continue
-      result.paragraphs++
-      const { core, browser } = asSeen(layout, id, measured.lines[id] ?? [])
-      if (letters(core) !== letters(browser)) result.linesOff.push({ node: id, width, core, browser })
-    }
+    await viewer.openPanel(undefined)
   }
   return result
+}
+
+/** What is behind a button in a view, and can be opened. */
+function panelsOn(doc: Document, page: string, view: string): string[] {
+  const closed = new Instances(doc, page)
+  const found: string[] = []
+  const visit = (node: Node) => {
+    const { hidden, folded } = cascaded(doc, node, view)
+    if (hidden) return
+    // One in another opens when that one is open.
+    if (folded) found.push(node.id)
+    else for (const id of node.children) visit(closed.node(id))
+  }
+  visit(closed.node(page))
+  return found.slice(0, MOST_PANELS)
+}
+
+/** Of one page at one width. */
+const MOST_PANELS = 3
+
+async function compareShown(viewer: SiteViewer, layout: PageLayout, result: Comparison) {
+  const { width } = layout.used
+  const shown = [...layout.visible()]
+  const visible = new Set(shown.map(({ id }) => id))
+  // A template's, too.
+  const texts = shown.filter(({ node }) => isText(node.kind)).map(({ id }) => id)
+  const measured = await viewer.measure(texts)
+  for (const id of new Set([...visible, ...Object.keys(measured.boxes)])) {
+    const core = visible.has(id) ? layout.seen(id) : undefined
+    const browser = measured.boxes[id]
+    result.boxes++
+    const by = core && browser ? difference(core, browser) : Number.POSITIVE_INFINITY
+    if (Number.isFinite(by)) result.largest = Math.max(result.largest, by)
+    if (by < UNIT / 2) result.exact++
+    if (by > TOLERANCE) result.boxesOff.push({ node: id, width, core, browser, by })
+  }
+  for (const id of texts) {
+    if (!measured.boxes[id]) continue
+    result.paragraphs++
+    const { core, browser } = asSeen(layout, id, measured.lines[id] ?? [])
+    if (letters(core) !== letters(browser)) result.linesOff.push({ node: id, width, core, browser })
+  }
 }

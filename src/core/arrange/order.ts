@@ -2,8 +2,10 @@
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
 import type { NodeTree } from '../document/schema'
+import { treeWithLinks } from '../document/tree-links'
 import type { Edit } from '../edits/edit'
 import { mayHoldKind } from '../properties/kinds'
+import { blockLinked, linkToBlock } from '../properties/links'
 
 /** Keys between two siblings, by position: 0 is before the first. `without` are left out of the count. */
 export function ordersAt(
@@ -29,12 +31,20 @@ export const orderAt = (doc: Document, parent: string, index: number, without?: 
 export const outermost = (doc: Document, ids: readonly string[]): string[] =>
   ids.filter((id) => !doc.ancestors(id).some((node) => ids.includes(node.id)))
 
-/** The same tree with ids of its own. */
-export const withNewIds = (tree: NodeTree, makeId: () => string): NodeTree => ({
-  ...tree,
-  id: makeId(),
-  ...(tree.children ? { children: tree.children.map((child) => withNewIds(child, makeId)) } : {}),
-})
+/** The same tree with ids of its own; what in it leads to another part of it leads to the copy's. */
+export function withNewIds(tree: NodeTree, makeId: () => string): NodeTree {
+  const ids = new Map<string, string>()
+  const renamed = (each: NodeTree): NodeTree => {
+    const id = makeId()
+    ids.set(each.id, id)
+    return { ...each, id, ...(each.children ? { children: each.children.map(renamed) } : {}) }
+  }
+  const copy = renamed(tree)
+  return treeWithLinks(copy, (link) => {
+    const id = ids.get(blockLinked(link) ?? '')
+    return id === undefined ? link : linkToBlock(id)
+  })
+}
 
 /** The section that a block lies in, or the block itself. */
 export const sectionOf = (doc: Document, id: string): Node | undefined =>

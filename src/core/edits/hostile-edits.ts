@@ -97,6 +97,7 @@ const record = (keys: fc.Arbitrary<string>) =>
 /** What could be meant well, so that the rest of an edit gets its chance. */
 const fine = fc.constantFrom<Record<string, unknown>>(
   { rowGap: 8, hidden: true },
+  { folded: true, pinTop: { px: -9 }, link: '#home' },
   { link: '#', fontFamily: '"</style>' },
   { words: said('<script>') },
   { name: '*/', path: '/fine' },

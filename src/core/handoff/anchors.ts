@@ -6,6 +6,7 @@ import { linkFrom, linkProblem, pageLinked } from '../properties/links'
 import { looksIn, plainText } from '../words/words'
 import { htmlAddress } from './escape'
 import { pageFileName, rootOf, slug } from './names'
+import { isPanel } from './panels'
 
 type Target = { page: string; part: string }
 
@@ -63,6 +64,7 @@ export class Anchors {
     if (linkProblem(link) !== undefined || link === '#' || link === '') return undefined
     const target = this.target(from.id, link)
     if (!target) return pageLinked(link) ? undefined : htmlAddress(link)
+    if (this.opens(from.id, link) !== undefined) return undefined
     const page = this.doc.pages.get(target.page)!
     const block = this.find(target)
     const id = block && this.idOf(page.id, block.id)
@@ -72,6 +74,14 @@ export class Anchors {
     if (isHere && part !== '') return htmlAddress(part)
     if (link.startsWith('#')) return undefined
     return htmlAddress(`${rootOf(from.path)}${pageFileName(page.path)}${part}`)
+  }
+
+  /** The id of the block behind a button that a link on a page opens; undefined: it leads to none. */
+  opens(page: string, link: string | undefined): string | undefined {
+    const target = link === undefined ? undefined : this.target(page, link)
+    const block = target?.page === page && target.part !== '' ? this.find(target) : undefined
+    const isMeant = block && (block.source ?? block.id) === target?.part
+    return isMeant && isPanel(this.doc, block) ? this.idOf(page, block.id) : undefined
   }
 
   /** What a link within the site leads to; undefined for one that leads out of it, or to a page that is gone. */
@@ -89,7 +99,7 @@ export class Anchors {
     if (wanted === '') return undefined
     const isNamed = ({ name }: Node) => slug(name, '') === wanted
     return (
-      blocks.find(({ id }) => id === part) ??
+      blocks.find(({ id, source }) => id === part || source === part) ??
       blocks.find((node) => node.kind === 'section' && isNamed(node)) ??
       blocks.find(isNamed) ??
       blocks.find(({ kind, props }) => isText(kind) && slug(plainText(props.words), '') === wanted)

@@ -8,7 +8,7 @@ import { type Carrying, placeColumns } from '../lattice/carrying'
 import { type Held, heldOn, type Kept } from '../lattice/held'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
-import { flowOf, isLifted, shapesHeight } from '../layout/style'
+import { flowOf, isLifted, isShown, panelPins, shapesHeight } from '../layout/style'
 import { stackingDeclarations, stackingOf } from '../paint/stacking'
 import { num, percent, px, rem, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
@@ -67,7 +67,8 @@ export const resolvedIn = (place: Pick<Place, 'doc' | 'carrying' | 'view'>, node
 
 export function declarationsOf(place: Place, node: Node): Declarations {
   const raw = setIn(place, node)
-  const resolved = resolvedIn(place, node)
+  const own = resolvedIn(place, node)
+  const resolved = own.folded ? panelPins(own) : own
   const writer = new Writer(raw, resolved, writingFor(place.doc.tokensAt(place.view), place.outside))
   const flow = flowOf(node.kind, resolved.flow)
   const parentFlow = place.parent?.flow ?? Flow.Stack
@@ -94,13 +95,27 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     writer.set(name, OF_TYPE.has(name) ? inRem(value) : value)
   const inFront = node.children.flatMap((id) => {
     const child = resolve(place.doc, place.instances.node(id), place.view)
-    return !child.hidden && isLifted(child, flow) ? [child.z ?? 0] : []
+    return isShown(child) && isLifted(child, flow) ? [child.z ?? 0] : []
   })
   for (const [name, value] of stackingDeclarations(
     stackingOf(lifted ? (resolved.z ?? 0) : undefined, inFront),
   ))
     writer.set(name, value)
+  if (resolved.folded) writePanel(writer)
   return writer.out
+}
+
+/** Open, it lies in the top layer (HTML §6.12): over the window, and scrolled in itself where that is not as high. */
+function writePanel({ resolved, raw, out }: Writer) {
+  out.set('position', 'fixed')
+  out.delete('z-index')
+  out.set('overflow', 'auto')
+  if (raw.maxHeight !== undefined) return
+  const { pinTop: top = { px: 0 } } = resolved
+  out.set(
+    'max-height',
+    'px' in top ? (top.px === 0 ? '100%' : `calc(100% - ${px(top.px)})`) : percent(100 - top.percent),
+  )
 }
 
 function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted: boolean) {
@@ -311,7 +326,7 @@ function holdsFlow(place: Place, node: Node): boolean {
   const flow = flowOf(node.kind, resolve(doc, node, view).flow)
   return node.children.some((id) => {
     const child = resolve(doc, instances.node(id), view)
-    return !child.hidden && !isLifted(child, flow)
+    return isShown(child) && !isLifted(child, flow)
   })
 }
 

@@ -15,11 +15,13 @@ type Around = { parent: string; inLink: boolean; inEnds: boolean; hasMain: boole
 
 /** What a block would be by itself: what it says, else what it is taken for. */
 function wanted({ id, kind, props }: Node, meanings: Meanings): string {
-  if (kind === 'button') return props.link === undefined || props.link === '#' ? 'button' : 'a'
+  if (kind === 'button') return meanings.get(id) ?? (leads(props.link) ? 'a' : 'button')
   const may = isText(kind) ? OF_TEXT : OF_BOX
   const tag = props.tag ?? meanings.get(id)
   return tag !== undefined && may.has(tag) ? tag : plainOf(kind)
 }
+
+const leads = (link: string | undefined) => link !== undefined && link !== '#'
 
 /** What stands for nothing but a block of its kind. */
 const PLAIN: Readonly<Record<string, string>> = { section: 'section', text: 'p', button: 'span' }
@@ -67,9 +69,13 @@ export type PageElements = {
   inMain: boolean[]
 }
 
-/** What everything on a page is handed off as. */
-export function pageElements(doc: Document, instances: Instances): PageElements {
-  const meanings = meaningsOf(doc, instances)
+/** What everything on a page is handed off as. @param opens whether a link of the page leads to what a button opens */
+export function pageElements(
+  doc: Document,
+  instances: Instances,
+  opens: (link: string) => boolean,
+): PageElements {
+  const meanings = meaningsOf(doc, instances, opens)
   const sections = instances.node(instances.page).children.map((id) => instances.node(id))
   const isEnd = (node: Node) => ['header', 'footer'].includes(wanted(node, meanings))
   const isLead = (i: number) => sections.slice(0, i + 1).every(isEnd)

@@ -18,9 +18,13 @@ const LONG = 120
 
 export type Meanings = ReadonlyMap<string, string>
 
-/** Elements by key, of blocks that say none. */
-export function meaningsOf(doc: Document, instances: Instances): Meanings {
-  return new Guess(doc, instances).all()
+/** Elements by key, of blocks that say none. @param opens whether a link of the page leads to what a button opens */
+export function meaningsOf(
+  doc: Document,
+  instances: Instances,
+  opens: (link: string) => boolean = () => false,
+): Meanings {
+  return new Guess(doc, instances, opens).all()
 }
 
 class Guess {
@@ -31,6 +35,7 @@ class Guess {
   constructor(
     private readonly doc: Document,
     private readonly instances: Instances,
+    private readonly opens: (link: string) => boolean,
   ) {
     this.view = doc.views[0]!.id
   }
@@ -64,6 +69,8 @@ class Guess {
 
   /** @param level of the next heading */
   private visit(node: Node, ends: boolean, level: number) {
+    if (node.kind === 'button')
+      return this.say(node, this.opens(node.props.link ?? '') ? 'button' : undefined)
     if (isText(node.kind)) return this.say(node, this.wording(node, ends, level))
     this.say(node, this.boxing(node))
     const kids = this.kids(node)

@@ -5,6 +5,7 @@ import { isLeftwardLanguage, langOf } from '../document/language'
 import { cascaded, resolve } from '../document/resolve'
 import { Instances } from '../expand/instances'
 import { formSvg, isTipped } from '../forms/form-svg'
+import { isShown } from '../layout/style'
 import { px } from '../properties/css-text'
 import { isText } from '../properties/kinds'
 import { noiseNamed, noiseTile } from '../properties/noise'
@@ -19,6 +20,7 @@ import { Anchors } from './anchors'
 import { type Element, pageElements } from './elements'
 import { htmlAttribute, htmlText } from './escape'
 import { pageFileName, rootOf } from './names'
+import { isPanel } from './panels'
 import { pictureFiles, renditionPath } from './pictures'
 import type { Renditions } from './renditions'
 import { isReordered, ORDERED_CLASS, type StyledSite, styleSite } from './stylesheet'
@@ -91,7 +93,11 @@ class PageWriter {
       isReordered(this.instances) ? `  <body class="${ORDERED_CLASS}">` : '  <body>',
     )
     const sections = this.instances.node(this.page.id).children.map((id) => this.instances.node(id))
-    const { elements, inMain } = pageElements(this.doc, this.instances)
+    const { elements, inMain } = pageElements(
+      this.doc,
+      this.instances,
+      (link) => this.anchors.opens(this.page.id, link) !== undefined,
+    )
     this.elements = elements
     let open = false
     sections.forEach((section, i) => {
@@ -141,7 +147,7 @@ class PageWriter {
     const [view] = this.doc.views
     const visit = (node: Node) => {
       const resolved = resolve(this.doc, node, view!.id)
-      if (resolved.hidden) return
+      if (!isShown(resolved)) return
       if (isText(node.kind)) {
         const { fontFamily: family, italic, fontWeight: weight } = resolved
         filesNeeded({ family, italic: italic!, weight: weight! }, '', files)
@@ -165,13 +171,20 @@ class PageWriter {
     const lang = node.props.lang === undefined ? '' : ` lang="${htmlAttribute(node.props.lang)}"`
     const anchor = version === 0 ? this.anchors.idOf(this.page.id, node.id) : undefined
     const id = anchor === undefined ? '' : ` id="${htmlAttribute(anchor)}"`
-    return `${id} class="${this.site.classes.get(node.id)?.[version]}"${lang}${said}${mark}`
+    const panel = isPanel(this.doc, node) ? ' popover' : ''
+    return `${id} class="${this.site.classes.get(node.id)?.[version]}"${panel}${lang}${said}${mark}`
   }
 
   /** ` href="…"`; of what leads nowhere nothing: a placeholder for a link (HTML §4.6.1). */
   private href(link: string | undefined): string {
     const address = link === undefined ? undefined : this.anchors.address(this.page, link)
     return address === undefined ? '' : ` href="${address}"`
+  }
+
+  /** What a button is, and opens. */
+  private pressed(link: string | undefined): string {
+    const opens = this.anchors.opens(this.page.id, link)
+    return ` type="button"${opens === undefined ? '' : ` popovertarget="${htmlAttribute(opens)}"`}`
   }
 
   private block(node: Node, depth: number) {
@@ -272,7 +285,7 @@ class PageWriter {
     const { tag, inLink } = this.elements.get(node.id)!
     let extra = ''
     if (tag === 'a') extra = this.href(props.link)
-    if (tag === 'button') extra = ' type="button"'
+    if (tag === 'button') extra = this.pressed(props.link)
     const flowing = holdsParagraphs(node.kind, props.tag)
     const context = {
       write: writingFor(this.doc.tokenTable),

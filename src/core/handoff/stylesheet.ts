@@ -20,6 +20,7 @@ import { fontNeeds, handedOffFor } from './font-needs'
 import { latticeProperties } from './lattice-properties'
 import { ClassNames, madeClass, typeClass } from './names'
 import { pageBackgrounds } from './page-backgrounds'
+import { isPanel } from './panels'
 import { PLAIN_BORDERS, plainRule, withPlainBorders } from './plain-borders'
 import { rulesText } from './rules'
 import { changedInView, rootTokens, themeRules } from './token-rules'
@@ -41,9 +42,9 @@ export type StyledSite = {
   fontOf: (id: string) => FontFile
 }
 
-/** `plain`: where a browser does not fill borders. */
+/** `plain`: where a browser does not fill borders; `closed`: until its button is pressed. */
 type Cascade = { base: Declarations; changes: Map<string, Declarations> }
-type Rule = Cascade & { className: string; plain?: Cascade | undefined }
+type Rule = Cascade & { className: string; plain?: Cascade | undefined; closed?: Cascade | undefined }
 
 /** Declarations of everything that a page shows in a view, parents first. */
 function eachBlock(
@@ -103,6 +104,24 @@ function cascadeOf(views: readonly View[], declared: readonly Declarations[]): C
     if (narrow.get('display') !== 'none') shown = narrow
   })
   return { base, changes }
+}
+
+/**
+ * What a block behind a button is in views where that is not pressed: as it is, or not there.
+ * @returns undefined: it is behind a button in no view
+ */
+function closedCascade(doc: Document, node: Node, declared: readonly Declarations[]): Cascade | undefined {
+  const isFolded = ({ id }: View) => cascaded(doc, node, id).folded === true
+  if (!isPanel(doc, node)) return undefined
+  const closed = cascadeOf(
+    doc.views,
+    doc.views.map((view, i) => {
+      const display = isFolded(view) ? 'none' : (declared[i]!.get('display') ?? INITIAL.display!)
+      return new Map([['display', display]])
+    }),
+  )
+  // What its own class says.
+  return isFolded(doc.views[0]!) ? closed : { ...closed, base: new Map() }
 }
 
 /** Class of a page's body whose sections stand in another order in some view. */
@@ -203,6 +222,7 @@ class SiteStyler {
   ): string {
     const { base, changes } = cascadeOf(this.doc.views, declared)
     const plain = plainRule(this.doc.views, declared, plainly)
+    const closed = closedCascade(this.doc, node, declared)
     const { type } = cascaded(this.doc, node, this.doc.views[0]!.id)
     const style = type === undefined ? undefined : typeRule(type, this.write)
     const own = new Map([...base].filter(([name, value]) => style?.declarations.get(name) !== value))
@@ -212,9 +232,11 @@ class SiteStyler {
       [...own],
       [...changes].map(([view, change]) => [view, [...change]]),
       plain && [...plain.base],
+      closed && [[...closed.base], [...closed.changes].map(([view, change]) => [view, [...change]])],
     ])
     const className = this.names.pick(namesOf(this.doc, instances, node), signature, node.kind)
-    if (!this.rules.has(className)) this.rules.set(className, { className, base: own, changes, plain })
+    if (!this.rules.has(className))
+      this.rules.set(className, { className, base: own, changes, plain, closed })
     if (!isStyled) return className
     this.types.set(style.className, style.declarations)
     return `${style.className} ${className}`
@@ -231,7 +253,9 @@ export function styleSite(doc: Document, pages: Page[], picture: Outside['pictur
   const styler = new SiteStyler(doc, { picture, families: there })
   for (const instances of shown) styler.page(instances)
   const { classes, marks } = styler
-  const rules = [...styler.rules.values()]
+  const rules = [...styler.rules.values()].flatMap(({ closed, ...rule }) =>
+    closed ? [rule, { ...closed, className: `${rule.className}${CLOSED}` }] : [rule],
+  )
   const backgrounds = pageBackgrounds(doc, pages)
   const parts = [
     fonts.map(fontFace).join('\n'),
@@ -240,6 +264,7 @@ export function styleSite(doc: Document, pages: Page[], picture: Outside['pictur
     backgrounds.css,
     RESET,
     ...(fonts.some(({ isEastAsian }) => isEastAsian) ? [WHOLE_SIGNS] : []),
+    ...(rules.some(({ className }) => className.endsWith(CLOSED)) ? [PANELS] : []),
     rulesText([...styler.types].map(([name, declarations]) => [`.${name}`, declarations])),
     rulesText(rules.map(({ className, base }) => [`.${className}`, base])),
     [...marks].map(([selector, declaration]) => `${selector} {\n  ${declaration};\n}`).join('\n\n'),
@@ -276,6 +301,20 @@ function rootRule(doc: Document, there: ReadonlySet<string>): string {
 
 /** East Asian signs are as wide as they are drawn, at the ends of lines and beside one another, too (CSS Text 4 §8.4). */
 const WHOLE_SIGNS = 'html {\n  text-spacing-trim: space-all;\n}'
+
+const CLOSED = ':not(:popover-open)'
+
+/** What is behind a button in some views is in the others where it stands, and looks like what it is. */
+const PANELS = `[popover] {
+  display: block;
+  position: static;
+  inset: auto;
+  width: auto;
+  height: auto;
+  overflow: visible;
+  color: inherit;
+  background: none;
+}`
 
 export const RESET = `*,
 *::before,

@@ -60,7 +60,7 @@ export class Carrying {
     const set = this.set(host, view)
     const parent = host.parent === null ? undefined : this.instances.find(host.parent)
     if (parent && host.kind === 'box' && flowIn(host, set) === 'lattice') {
-      const nested = flowIn(parent, this.set(parent, view)) === 'lattice' && set.lifted !== true
+      const nested = flowIn(parent, this.set(parent, view)) === 'lattice' && !set.lifted && !set.folded
       if (nested) return this.placedIn(host, set, parent, view).span
       if (set.columns !== undefined) return set.columns
     }
@@ -108,7 +108,7 @@ export class Carrying {
         const set = this.set(node, view)
         const { span } = set.width as Columns
         const alone = carriedWidth(Math.min(span, before), before, now)
-        if (onLattice && set.lifted !== true)
+        if (onLattice && !set.lifted && !set.folded)
           widths.set(node.id, columnsSize(placed?.get(node.id) ?? { from: 0, span: alone }))
         else widths.set(node.id, alone === now && now < before ? WHOLE : { kind: 'columns', span: alone })
       }
@@ -120,7 +120,7 @@ export class Carrying {
   private carryRows(host: Node, origin: string, view: string, before: number, now: number) {
     const shown = host.children
       .map((key) => ({ node: this.instances.node(key), set: this.set(this.instances.node(key), origin) }))
-      .filter(({ set }) => !set.hidden && !set.lifted)
+      .filter(({ set }) => !set.hidden && !set.lifted && !set.folded)
       .sort((a, b) => (a.set.order ?? 0) - (b.set.order ?? 0))
     const readable = this.readable(host, view)
     const cells = shown.map(({ node, set }): Carried & { id: string } => ({
@@ -176,6 +176,7 @@ const PLACES = [
   'width',
   'hidden',
   'lifted',
+  'folded',
   'order',
   'ratio',
   'asset',

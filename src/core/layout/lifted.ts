@@ -24,35 +24,42 @@ export function placeLifted(box: LayoutBox, width: number, height: number) {
   const blockW = Math.max(0, width - box.borL - box.borR)
   const blockH = Math.max(0, height - box.borT - box.borB)
   for (const item of box.lifted) {
-    const pins = item.pins ?? UNPINNED
-    const start = within(pins.left + percentOf(blockW, pins.leftPercent), pins.held?.left, blockW)
-    const end = within(pins.right + percentOf(blockW, pins.rightPercent), pins.held?.right, blockW)
-    const above = pins.top + percentOf(blockH, pins.topPercent)
-    const below = pins.bottom + percentOf(blockH, pins.bottomPercent)
-    const fills = item.heightKind === Sizing.Stretch
-    const known = heightIn(item, fills ? filledRoom(pins, 'height', blockH) : blockH)
-    const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
-      let size: number
-      if (item.widthKind === Sizing.Exact)
-        size = pins.held?.width ? Math.min(item.widthValue, blockW) : item.widthValue
-      else if (item.widthKind === Sizing.Percent) size = percentOf(blockW, item.widthValue)
-      else if (item.widthKind === Sizing.Stretch) size = filledRoom(pins, 'width', blockW)
-      else size = fitContent(item, room, known)
-      return Math.max(item.padX, clamp(size, item.minW, item.maxW))
-    })
-    const down = axis(false, above, below, pins.centerY, blockH, fills, () => {
-      if (!Number.isNaN(known)) return known
-      const shaped = item.ratio > 0 && item.kids.length === 0 && !item.typeset
-      if (!shaped) return layoutBox(item, across.size, Number.NaN, false)
-      return Math.max(item.padY, clamp(ratioHeight(item, across.size), item.minH, item.maxH))
-    })
-    if (item.heightKind === Sizing.Snug) layoutBox(item, across.size, Number.NaN, false)
-    else layoutBox(item, across.size, down.size, true)
-    item.width = across.size
-    item.height = down.size
-    item.x = box.borL + across.at
-    item.y = box.borT + down.at
+    placePinned(item, blockW, blockH)
+    item.x += box.borL
+    item.y += box.borT
   }
+}
+
+/** Places a block by its pins in a room of so many px. */
+export function placePinned(item: LayoutBox, blockW: number, blockH: number) {
+  const pins = item.pins ?? UNPINNED
+  const start = within(pins.left + percentOf(blockW, pins.leftPercent), pins.held?.left, blockW)
+  const end = within(pins.right + percentOf(blockW, pins.rightPercent), pins.held?.right, blockW)
+  const above = pins.top + percentOf(blockH, pins.topPercent)
+  const below = pins.bottom + percentOf(blockH, pins.bottomPercent)
+  const fills = item.heightKind === Sizing.Stretch
+  const known = heightIn(item, fills ? filledRoom(pins, 'height', blockH) : blockH)
+  const across = axis(true, start, end, pins.centerX, blockW, item.widthKind === Sizing.Stretch, (room) => {
+    let size: number
+    if (item.widthKind === Sizing.Exact)
+      size = pins.held?.width ? Math.min(item.widthValue, blockW) : item.widthValue
+    else if (item.widthKind === Sizing.Percent) size = percentOf(blockW, item.widthValue)
+    else if (item.widthKind === Sizing.Stretch) size = filledRoom(pins, 'width', blockW)
+    else size = fitContent(item, room, known)
+    return Math.max(item.padX, clamp(size, item.minW, item.maxW))
+  })
+  const down = axis(false, above, below, pins.centerY, blockH, fills, () => {
+    if (!Number.isNaN(known)) return known
+    const shaped = item.ratio > 0 && item.kids.length === 0 && !item.typeset
+    if (!shaped) return layoutBox(item, across.size, Number.NaN, false)
+    return Math.max(item.padY, clamp(ratioHeight(item, across.size), item.minH, item.maxH))
+  })
+  if (item.heightKind === Sizing.Snug) layoutBox(item, across.size, Number.NaN, false)
+  else layoutBox(item, across.size, down.size, true)
+  item.width = across.size
+  item.height = down.size
+  item.x = across.at
+  item.y = down.at
 }
 
 /** An inset that leaves room for what is kept behind it, px. */

@@ -16,6 +16,7 @@ import type { SetAt } from '../text/typeset'
 import { layoutBox } from './algorithms'
 import { Flow, LayoutBox, NO_BOXES } from './box'
 import { BoxTable } from './box-table'
+import { placePinned } from './lifted'
 import { type Rect, seenRect } from './rect'
 import { applyStyle, type Surroundings } from './style'
 
@@ -26,6 +27,8 @@ export class PageLayout {
   readonly carrying: Carrying
   readonly boxes: BoxTable
   root: LayoutBox
+  /** `opened`, where it is behind a button: over everything, its parent the page. */
+  panel: LayoutBox | null = null
   used: UsedLattice
   view: View
   /** Rises with every update that may have changed a box. */
@@ -53,6 +56,8 @@ export class PageLayout {
     private readonly fontsVersion: () => number = () => 0,
     /** Whose colours it has; left out: the first. */
     readonly theme?: string,
+    /** The block behind a button that lies open over the window; left out: none. */
+    readonly opened?: string,
   ) {
     this.tokens = doc.tokensAt(viewId, theme, width)
     this.instances = new Instances(doc, page)
@@ -106,8 +111,7 @@ export class PageLayout {
     if (!restyle && !resized && touched?.size === 0) return
     this.version++
     this.carrying.forget()
-    const { cascade } = this
-    const around: Surroundings = { doc, tokens, view: this.view, used: this.used, cascade }
+    const around = this.surroundings(null)
     if (touched) {
       if (resized) this.follow(around)
       for (const id of touched) this.resync(id)
@@ -123,6 +127,20 @@ export class PageLayout {
     this.first = false
     this.root.width = width
     this.root.height = layoutBox(this.root, width, Number.NaN, false)
+    this.placePanel()
+  }
+
+  private placePanel() {
+    const { panel } = this
+    if (panel && !this.instances.find(panel.id)) this.drop(panel)
+    if (panel && this.boxes.get(panel.id) !== panel) this.panel = null
+    // It is pinned to the window, of which the page's beginning is seen.
+    if (this.panel && !this.panel.hidden) placePinned(this.panel, this.width, this.view.fold)
+  }
+
+  /** What a block's box lies in: what is in the document around it, or for what is open over the window the page. */
+  private hostOf(node: Node, parent: LayoutBox): LayoutBox {
+    return node.id === this.opened && this.setOf(node).folded === true ? this.root : parent
   }
 
   /** What is laid out stays; what is drawn is asked for again. */
@@ -141,21 +159,32 @@ export class PageLayout {
     // Hidden blocks stand in nobody's lists: that one was removed is found here.
     for (const box of this.followers) if (this.boxes.get(box.id) !== box) this.followers.delete(box)
     // Sections first: what stands on a section's own lattice follows that.
-    for (const box of this.followers) if (box.parent === this.root) restyle(box, around)
-    for (const box of this.followers) if (box.parent !== this.root) restyle(box, this.surroundings(box))
+    const isSection = (box: LayoutBox) => this.around(box) === this.root
+    for (const box of this.followers) if (isSection(box)) restyle(box, around)
+    for (const box of this.followers) if (!isSection(box)) restyle(box, this.surroundings(this.around(box)))
   }
 
-  /** What a box's style is taken in: the lattice of its section. */
-  private surroundings(box: LayoutBox): Surroundings {
-    const { doc, tokens, view, cascade } = this
-    return { doc, tokens, view, used: this.usedFor(box.parent?.id ?? ''), cascade }
+  /** What the style of boxes in `parent` is taken in: the lattice of its section. */
+  private surroundings(parent: LayoutBox | null): Surroundings {
+    const { doc, tokens, view, cascade, opened } = this
+    return { doc, tokens, view, used: this.usedFor(parent?.id), cascade, opened }
   }
 
   /** The lattice that a block stands on: its section's own, or the view's. */
   usedFor(id: string | undefined): UsedLattice {
     let box = id === undefined ? undefined : this.boxes.get(id)
-    while (box?.parent && box.parent !== this.root) box = box.parent
+    for (
+      let parent = box && this.around(box);
+      box && parent && parent !== this.root;
+      parent = this.around(box)
+    )
+      box = parent
     return box?.lattice ?? this.used
+  }
+
+  /** The box of what a block lies in in the document. */
+  private around(box: LayoutBox): LayoutBox | null {
+    return box === this.panel ? (this.boxes.get(box.node.parent!) ?? null) : box.parent
   }
 
   private resync(id: string) {
@@ -163,12 +192,13 @@ export class PageLayout {
     const box = this.boxes.get(id)
     // Gone, of another page, or new: new ones come with their parent.
     if (!node || !box) return
-    const { parent } = box
+    const parent = this.around(box)
     if (parent?.flow === Flow.Lattice && this.cascade.length > 1 && carriesOthers(box.node, node)) {
-      this.sync(parent.parent, parent.node, parent, this.surroundings(parent), true, false)
+      this.sync(parent.parent, parent.node, parent, this.surroundings(parent.parent), true, false)
       return
     }
-    this.sync(parent, node, box, this.surroundings(box), false, false)
+    const host = parent && this.hostOf(node, parent)
+    this.sync(host, node, box, this.surroundings(parent), false, false)
     if (this.placeChanged && parent)
       this.arrange(
         parent,
@@ -204,6 +234,7 @@ export class PageLayout {
       box = parent ? new LayoutBox(node) : this.root
       box.parent = parent
       this.boxes.put(box)
+      if (parent === this.root && node.id === this.opened) this.panel = box
     }
     const fresh = box !== known
     let regroup = fresh
@@ -243,8 +274,9 @@ export class PageLayout {
       for (let i = 0; i < childSlots.length; i++) {
         const child = this.instances.at(childSlots[i]!)
         let childBox = this.first ? undefined : this.boxes.of(child)
-        if (all || inherited || !childBox || childBox.parent !== box || childBox.node !== child) {
-          childBox = this.sync(box, child, childBox, within, inherited, all)
+        const host = this.hostOf(child, box)
+        if (all || inherited || !childBox || childBox.parent !== host || childBox.node !== child) {
+          childBox = this.sync(host, child, childBox, within, inherited, all)
           regroup ||= this.placeChanged
         }
         boxes[i] = childBox
@@ -263,7 +295,7 @@ export class PageLayout {
     let lifted = NO_BOXES
     if (children.some((child) => child.hidden || child.pins !== null)) {
       kids = children.filter((child) => !child.hidden && child.pins === null)
-      lifted = children.filter((child) => !child.hidden && child.pins !== null)
+      lifted = children.filter((child) => !child.hidden && child.pins !== null && child.parent === box)
     }
     // Array.sort is stable: equal orders keep the document's.
     if (kids.some((child) => child.order !== 0)) kids = [...kids].sort((a, b) => a.order - b.order)
@@ -327,14 +359,12 @@ export class PageLayout {
 
   /** Every visible block, parents first. */
   *visible(box: LayoutBox = this.root): Generator<LayoutBox> {
-    for (const kid of box.kids) {
-      yield kid
-      yield* this.visible(kid)
-    }
-    for (const kid of box.lifted) {
-      yield kid
-      yield* this.visible(kid)
-    }
+    const over = box === this.root && this.panel && !this.panel.hidden ? [this.panel] : NO_BOXES
+    for (const kids of [box.kids, box.lifted, over])
+      for (const kid of kids) {
+        yield kid
+        yield* this.visible(kid)
+      }
   }
 }
 

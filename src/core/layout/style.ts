@@ -44,11 +44,31 @@ export type Surroundings = {
   used: UsedLattice
   /** Ids of the view and all wider ones, widest first. */
   cascade: readonly string[]
+  /** What lies open over the window though it is behind a button. */
+  opened: string | undefined
 }
 
 /** Whether a block is out of its parent's flow. */
-export const isLifted = (set: Pick<Props, 'lifted'>, parentFlow: Flow) =>
-  set.lifted === true || parentFlow === Flow.Free
+export const isLifted = (set: Pick<Props, 'lifted' | 'folded'>, parentFlow: Flow) =>
+  set.lifted === true || set.folded === true || parentFlow === Flow.Free
+
+/** Whether a block is there without a button being pressed. */
+export const isShown = (set: Pick<Props, 'hidden' | 'folded'>) => set.hidden !== true && set.folded !== true
+
+/** What a block behind a button is pinned to the window by: where nothing says, its top left corner. */
+export function panelPins<P extends Pick<Props, PinKey>>(set: P): P {
+  const across = set.pinLeft ?? set.pinRight ?? set.pinCenterX
+  const down = set.pinTop ?? set.pinBottom ?? set.pinCenterY
+  if (across !== undefined && down !== undefined) return set
+  const corner = { px: 0 }
+  // On top of what the set stands on.
+  return Object.assign(
+    Object.create(set) as P,
+    across === undefined && { pinLeft: corner },
+    down === undefined && { pinTop: corner },
+  )
+}
+type PinKey = 'pinLeft' | 'pinRight' | 'pinTop' | 'pinBottom' | 'pinCenterX' | 'pinCenterY'
 
 /** The flow of a box in words CSS knows; `free` parents lift all their children. */
 export function flowOf(kind: Kind, flow: Props['flow']): Flow {
@@ -79,7 +99,8 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
   const flowWord = set.flow ?? defaults.flow
   box.flow = flowOf(kind, flowWord)
   const parentFlow = box.parent?.flow ?? Flow.Stack
-  box.hidden = set.hidden === true
+  const isPanel = set.folded === true
+  box.hidden = set.hidden === true || (isPanel && around.opened !== box.id)
   box.order = set.order ?? 0
   box.wrap = box.flow === Flow.Row && set.wrap === true
   box.dense = set.dense === true
@@ -101,7 +122,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
     box.padR = toUnit(box.padR + used.right + used.inset)
   }
   // Lines that are too many are cut off, and so is all that sticks out.
-  box.clip = set.clip === true || mostLines(set) !== undefined
+  box.clip = set.clip === true || isPanel || mostLines(set) !== undefined
   const out = box.parent !== null && isLifted(set, parentFlow)
   const held = out ? heldOn(box.node, around.cascade, set) : undefined
   box.uncommon = uncommonOf(kind, set, around, lattice, out, held)
@@ -131,7 +152,7 @@ export function applyStyle(box: LayoutBox, set: Props, around: Surroundings) {
 function uncommonOf(
   kind: Kind,
   set: Props,
-  { doc, tokens }: Surroundings,
+  { doc, tokens, view }: Surroundings,
   lattice: UsedLattice | null,
   lifted: boolean,
   held: Held | undefined,
@@ -167,13 +188,13 @@ function uncommonOf(
     minW: lengthOf(tokens, set.minWidth, Number.NaN),
     maxW: lengthOf(tokens, set.maxWidth, Number.NaN),
     minH: lengthOf(tokens, set.minHeight, Number.NaN),
-    maxH: lengthOf(tokens, set.maxHeight, Number.NaN),
+    maxH: lengthOf(tokens, set.maxHeight, set.folded ? belowTop(set, view.fold) : Number.NaN),
     ratio,
     naturalRatio: set.ratio === undefined && asset !== undefined,
     naturalWidth: asset?.width ?? 300,
     turn: set.rotate ?? 0,
     lattice,
-    pins: lifted ? { ...pinsOf(set), held } : null,
+    pins: lifted ? { ...pinsOf(set.folded ? panelPins(set) : set), held } : null,
   }
 }
 
@@ -257,6 +278,12 @@ function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
       box.heightKind = Sizing.Snug
       box.heightValue = 0
   }
+}
+
+/** What of the window there is below a panel's top, px: more it is scrolled to. */
+function belowTop(set: Props, window: number): number {
+  const { pinTop: top = { px: 0 } } = set
+  return Math.max(0, 'px' in top ? window - top.px : (window * (100 - top.percent)) / 100)
 }
 
 const px = (pin: Pin | undefined) => (pin === undefined ? Number.NaN : 'px' in pin ? toUnit(pin.px) : 0)

@@ -25,7 +25,8 @@ export const areReordered = (sections: readonly (Node | undefined)[]): boolean =
 export function layersOf(layout: PageLayout): Layer {
   const page = layout.root
   const ordered = areReordered(page.node.children.map((id) => layout.boxes.get(id)?.node))
-  return layerOf(page, [], (clips, flow, raised) => {
+  const { panel } = layout
+  const whole = layerOf(page, [], (clips, flow, raised) => {
     const fills: Item[] = []
     for (const section of standing(page)) {
       if (isRaised(section)) raise(section, clips, raised)
@@ -37,6 +38,10 @@ export function layersOf(layout: PageLayout): Layer {
     }
     flow.unshift(...fills)
   })
+  // The top layer (HTML §6.12): over everything, cut off by nothing.
+  return panel && !panel.hidden
+    ? { ...whole, items: [...whole.items, { layer: contextOf(panel), clips: [] }] }
+    : whole
 }
 
 /** @param own fills the lists of what is merely in the flow and of what is raised */

@@ -126,4 +126,13 @@ export const FLOW = {
     initial: false,
     css: { name: 'display' },
   }),
+  /** Closed until a button that leads to it is pressed; open, it lies over the window, pinned to that. */
+  folded: property({
+    ...style,
+    schema: v.boolean(),
+    words: 'behind a button',
+    kinds: ['box'],
+    initial: false,
+    css: { name: 'display' },
+  }),
 }

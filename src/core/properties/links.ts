@@ -31,6 +31,11 @@ export function pageLinked(link: string): { page: string; rest: string } | undef
 
 export const linkToPage = (id: string, rest = '') => `page:${id}${rest}`
 
+/** A link to a block by its id: that of a button opens it, where it is behind one. */
+export const linkToBlock = (id: string) => `#${id}`
+/** The id of such a link, of a block that may not be there. */
+export const blockLinked = (link: string) => (link.startsWith('#') ? link.slice(1) : undefined)
+
 /** A link as typed: a path that is a page's becomes that page's id. */
 export function linkFrom(pages: Iterable<{ id: string; path: string }>, typed: string): string {
   const [, path, rest = ''] = /^(\/[^#]*)(#.*)?$/.exec(typed) ?? []

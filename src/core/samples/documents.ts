@@ -142,6 +142,8 @@ function override(features: ReadonlySet<Feature>, kind: Draft['kind']): fc.Arbit
     size('height', features).map((height) => ({ height })),
     length(30).map((paddingTop) => ({ paddingTop })),
   ]
+  if (kind === 'box' && features.has('panels'))
+    parts.push(lifted.map(({ lifted: _, ...pins }) => ({ ...pins, folded: true })))
   if (kind === 'box' || kind === 'section')
     parts.push(
       flow(features),

@@ -6,6 +6,7 @@ export const FEATURES = [
   'percent',
   'lattice',
   'lifted',
+  'panels',
   'text',
   'spans',
   'paragraphs',

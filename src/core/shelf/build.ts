@@ -1,11 +1,14 @@
 /** Building trees: what shelf items and the demo are written with. */
 
 import { generateNKeysBetween } from 'fractional-indexing'
+import { BUTTON_LOOK, menuButtonWords, panelProps } from '../arrange/panel-look'
 import type { Node } from '../document/document'
 import type { NodeTree, View } from '../document/schema'
+import { treeWithLinks } from '../document/tree-links'
 import type { Edit } from '../edits/edit'
 import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Kind } from '../properties/kinds'
+import { blockLinked, linkToBlock } from '../properties/links'
 import type { Props } from '../properties/table'
 import { type Span, said } from '../words/words'
 
@@ -16,6 +19,8 @@ export type Draft = {
   /** By view id. */
   overrides: Record<string, Props>
   children: Draft[]
+  /** What others of the same tree lead to it by: `#key`. */
+  key?: string
 }
 
 /** For a page that has its title already: what would be another one is a heading below it. */
@@ -104,6 +109,29 @@ export class Builder {
     })
   }
 
+  /** A menu that narrow views have behind a button, and the button. @param top of it, open, in the window, px */
+  menu(name: string, props: Props, links: Draft[], ground: Props['fills'], top: number): [Draft, Draft] {
+    const menu = this.row(
+      name,
+      { tag: 'nav', width: { kind: 'snug' }, ...props },
+      links,
+      panelProps(ground, top, this.narrow?.lattice.margin ?? 0),
+    )
+    const button = this.make('button', `${name} button`, {
+      ...BUTTON_LOOK,
+      type: '{type.label}',
+      color: '{color.ink}',
+      words: menuButtonWords(),
+      link: linkToBlock(name),
+      hidden: true,
+    })
+    const shown = this.narrow ? { [this.narrow.id]: { hidden: false } } : {}
+    return [
+      { ...menu, key: name },
+      { ...button, overrides: shown },
+    ]
+  }
+
   row(name: string, props: Props, children: Draft[], narrow: Props = {}): Draft {
     return this.make('box', name, { flow: 'row', align: 'center', ...props }, narrow, children)
   }
@@ -146,6 +174,17 @@ const clean = (props: Props): Props =>
 
 /** Gives a draft ids and order keys. `order`: the root's key among its new siblings. */
 export function plant(draft: Draft, makeId: () => string, order: string): NodeTree {
+  const ids = new Map<string, string>()
+  const tree = planted(draft, makeId, order, ids)
+  if (ids.size === 0) return tree
+  return treeWithLinks(tree, (link) => {
+    const id = ids.get(blockLinked(link) ?? '')
+    return id === undefined ? link : linkToBlock(id)
+  })
+}
+
+/** @param ids those of what has a key are put here */
+function planted(draft: Draft, makeId: () => string, order: string, ids: Map<string, string>): NodeTree {
   const tree: NodeTree = {
     id: makeId(),
     kind: draft.kind,
@@ -153,10 +192,11 @@ export function plant(draft: Draft, makeId: () => string, order: string): NodeTr
     order,
     props: clean(draft.props),
   }
+  if (draft.key !== undefined) ids.set(draft.key, tree.id)
   if (Object.keys(draft.overrides).length > 0) tree.overrides = draft.overrides
   if (draft.children.length > 0) {
     const keys = generateNKeysBetween(null, null, draft.children.length)
-    tree.children = draft.children.map((child, i) => plant(child, makeId, keys[i]!))
+    tree.children = draft.children.map((child, i) => planted(child, makeId, keys[i]!, ids))
   }
   return tree
 }

@@ -14,8 +14,8 @@ import {
   PAD_NARROW,
   quote,
   SAMPLE,
-  SNUG,
   STRETCH,
+  slimHeader,
 } from './sections'
 import { SHAPES } from './shapes'
 
@@ -51,27 +51,7 @@ export const SHELF: ShelfItem[] = [
     header(b, 'Site name', ['First', 'Second', 'Third'], 'Sign in'),
   ),
   section('Headers', 'header-slim', 'Name and links', 'menu navigation slim', (b) =>
-    b.section(
-      'Header',
-      {
-        tag: 'header',
-        flow: 'row',
-        align: 'center',
-        justify: 'space-between',
-        rowGap: 24,
-        paddingTop: 20,
-        paddingBottom: 20,
-        fills: oneFill('{color.paper}'),
-      },
-      [
-        b.text('Site name', 'Site name', { type: '{type.title}', tag: 'a', link: '/' }),
-        b.row(
-          'Menu',
-          { tag: 'nav', width: SNUG, rowGap: 24 },
-          ['First', 'Second'].map((each) => link(b, each)),
-        ),
-      ],
-    ),
+    slimHeader(b, 'Site name', ['First', 'Second']),
   ),
   section('Heroes', 'hero', 'Words left, picture right', 'opening call to action', (b) =>
     hero(b, SAMPLE, undefined),

@@ -11,15 +11,21 @@ export const SNUG = { kind: 'snug' } as const
 export const link = (b: Builder, label: string) =>
   b.text('Link', label, { tag: 'a', link: '#', type: '{type.label}' })
 
+/** px high on the phone: what is behind its menu's button opens below that. */
+const PHONE_HEADER = 72
+const ON_PHONE: Props = {
+  height: { kind: 'exact', px: PHONE_HEADER },
+  paddingTop: 0,
+  paddingBottom: 0,
+  rowGap: 8,
+}
+
 export function header(b: Builder, name: string, links: string[], action: string): Draft {
-  const side = (title: string, justify: Props['justify'], child: Draft) =>
-    b.row(title, { width: STRETCH, justify }, [child])
-  const nav = b.row(
-    'Menu',
-    { tag: 'nav', width: SNUG, rowGap: 32 },
-    links.map((each) => link(b, each)),
-    { hidden: true },
-  )
+  const side = (title: string, justify: Props['justify'], child: Draft, narrow: Props = {}) =>
+    b.row(title, { width: STRETCH, justify }, [child], narrow)
+  const ground = oneFill('{color.paper}')
+  const items = links.map((each) => link(b, each))
+  const [menu, button] = b.menu('Menu', { rowGap: 32 }, items, ground, PHONE_HEADER)
   return b.section(
     'Header',
     {
@@ -29,14 +35,40 @@ export function header(b: Builder, name: string, links: string[], action: string
       rowGap: 24,
       paddingTop: 24,
       paddingBottom: 24,
-      fills: oneFill('{color.paper}'),
+      fills: ground,
     },
     [
       side('Name', 'start', b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' })),
-      nav,
-      side('Actions', 'end', b.quiet('Action', action, { paddingTop: 10, paddingBottom: 10 })),
+      menu,
+      side('Actions', 'end', b.quiet('Action', action, { paddingTop: 10, paddingBottom: 10 }), {
+        width: SNUG,
+      }),
+      button,
     ],
-    { paddingTop: 16, paddingBottom: 16 },
+    ON_PHONE,
+  )
+}
+
+export function slimHeader(b: Builder, name: string, links: string[]): Draft {
+  const ground = oneFill('{color.paper}')
+  const items = links.map((each) => link(b, each))
+  return b.section(
+    'Header',
+    {
+      tag: 'header',
+      flow: 'row',
+      align: 'center',
+      justify: 'space-between',
+      rowGap: 24,
+      paddingTop: 20,
+      paddingBottom: 20,
+      fills: ground,
+    },
+    [
+      b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' }),
+      ...b.menu('Menu', { rowGap: 24 }, items, ground, PHONE_HEADER),
+    ],
+    ON_PHONE,
   )
 }
 

@@ -28,6 +28,9 @@ import type { PieceStyle } from '../../core/text/shaped-text'
 import type { Typeset } from '../../core/text/typeset'
 import { pictureUrl } from '../session/pictures'
 
+/** Over everything that lies in front of something. */
+const TOP = 2 ** 31 - 1
+
 type Drawn = {
   element: HTMLElement
   resolved?: Resolved
@@ -135,6 +138,8 @@ export class SheetPainter {
       end = section.y + section.height
       return section.y - before
     })
+    const { panel } = layout
+    if (panel && !panel.hidden) this.page.append(this.box(panel, seen, layout).element)
     for (const [id, { element }] of this.drawn) {
       if (seen.has(id)) continue
       element.remove()
@@ -205,6 +210,7 @@ export class SheetPainter {
     const raw = cascaded(this.doc, node, layout.viewId)
     const declarations = lookDeclarations(node.kind, raw, resolved, writingFor(layout.tokens, this.outside))
     for (const [name, value] of stackingDeclarations(stackingIn(box))) declarations.set(name, value)
+    if (box === layout.panel) declarations.set('z-index', String(TOP))
     // Each line carries its own.
     if (box.typeset) declarations.delete('text-decoration')
     const css = [...declarations].map(([name, value]) => `${name}:${value}`).join(';')

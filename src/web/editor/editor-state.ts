@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid'
 import type { SetEdit } from '../../core/arrange/align'
+import { behindButtonEdits, inFrontEdits } from '../../core/arrange/behind-button'
 import { type Insertion, insertEdits, stepOn } from '../../core/arrange/insertion'
 import { liftEdits } from '../../core/arrange/lift'
 import { outermost, sectionOf } from '../../core/arrange/order'
@@ -40,6 +41,7 @@ export class Editor extends Sheets {
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
     this.framing = undefined
+    this.openSelected()
     this.points = undefined
     this.followSelection()
     const node = this.selected ?? this.sharedNode
@@ -266,6 +268,24 @@ export class Editor extends Sheets {
     const { page } = this
     const layouts = page ? this.doc.viewsOf(page).map((view) => this.layouts.own(page.id, view)) : []
     return this.commit(liftEdits(this.doc, layouts, node.id, this.scopedView), `Lift ${node.name}`, gesture)
+  }
+
+  /** Puts a box behind a button: on the active view and those narrower, on the widest on all. */
+  putBehindButton(node: Node): boolean {
+    const { layout, doc } = this
+    if (!layout) return false
+    const { edits } = behindButtonEdits(doc, layout, node, makeId)
+    const where = layout.viewId === doc.views[0]!.id ? '' : ` on ${this.view.name}`
+    const words = `${this.called(node)} behind a button${where}`
+    if (!this.commit(edits, words)) return false
+    this.announce(`${words}. It is open while it is selected.`)
+    return true
+  }
+
+  /** And back, to where it stands on the view above. */
+  outFromButton(node: Node): boolean {
+    const edits = inFrontEdits(this.doc, this.pageId, node, this.view.id)
+    return this.commit(edits, `${this.called(node)} behind no button on ${this.view.name}`)
   }
 
   /** Changes what the page shows of a block of its template, for every view or from the active one on. */

@@ -2,7 +2,9 @@
 
 import { tracedHeight } from '../../core/arrange/trace'
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
 import type { Theme, View } from '../../core/document/schema'
+import { isPanel } from '../../core/handoff/panels'
 import { stillOther } from '../../core/lattice/shown-width'
 import type { PageLayout } from '../../core/layout/page'
 import { bounds } from '../../core/layout/rect'
@@ -120,6 +122,7 @@ export abstract class Sheets extends EditorState {
     if ('selection' in part) this.elsewhere = []
     Object.assign(this, part)
     if (this.selection.length > 0) this.shared = undefined
+    if ('selection' in part || 'shared' in part) this.openSelected()
     this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
   }
 
@@ -235,10 +238,27 @@ export abstract class Sheets extends EditorState {
   refresh(where: 'everywhere' | 'board' = 'everywhere') {
     this.breakages.follow()
     const all = this.page
-      ? this.layouts.update(this.pageId, this.shownViews, this.view, this.onlyTheme)
+      ? this.layouts.update(this.pageId, this.shownViews, this.view, this.onlyTheme, this.openedOn)
       : true
     if (!all) setTimeout(() => this.refresh())
     this.changed(where)
+  }
+
+  /** What lies open on a view since it, or something in it, is selected: closed it would not be seen. */
+  private readonly openedOn = ({ id: view }: View): string | undefined => {
+    let opened: string | undefined
+    const { doc, instances } = this
+    const find = (key: string) => instances?.find(key) ?? doc.nodes.get(key)
+    const first = this.shared ?? this.selected?.id
+    for (let node = first && find(first); node; node = node.parent ? find(node.parent) : undefined)
+      if (isPanel(doc, node) && cascaded(doc, node, view).folded === true) opened = node.id
+    return opened
+  }
+
+  /** Brings out what was selected behind a button, and closes what was. */
+  protected openSelected() {
+    if (this.shownViews.some((view) => this.layouts.of(view.id)?.opened !== this.openedOn(view)))
+      this.refresh()
   }
 
   /** The themes of which sheets are shown. */

@@ -43,6 +43,7 @@ export function rowsOf(instances: Instances, doc: Document, view: string, open: 
 export function wordsFor(doc: Document, node: Node, view: string, layout: PageLayout | undefined): string {
   const resolved: Resolved = resolve(doc, node, view)
   if (resolved.hidden) return 'hidden here'
+  if (resolved.folded) return 'behind a button'
   if (layout && isOnLattice(layout, node)) {
     const cover = coverOf(layout, node.id)
     if (cover) return cover.from === cover.to ? `column ${cover.from}` : `columns ${cover.from}–${cover.to}`

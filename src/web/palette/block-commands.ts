@@ -152,6 +152,18 @@ export const BLOCKS: Command[] = [
     },
   },
   {
+    id: 'behind-button',
+    name: 'Behind a button, or in front',
+    group: 'Block',
+    words: 'menu hamburger burger fold popover disclosure drawer mobile navigation open close',
+    when: (editor) => editor.selected?.kind === 'box',
+    run: (editor) => {
+      const node = editor.selected!
+      if (editor.resolved(node).folded) editor.outFromButton(node)
+      else editor.putBehindButton(node)
+    },
+  },
+  {
     id: 'lock',
     name: 'Lock or unlock',
     group: 'Block',

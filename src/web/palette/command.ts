@@ -3,6 +3,8 @@ import type { Editor } from '../editor/editor-state'
 export type Command = {
   id: string
   name: string
+  /** More words it is found by. */
+  words?: string
   group: 'Block' | 'Arrange' | 'Page' | 'Board' | 'Project'
   /** `Mod` is Ctrl, or ⌘ on a Mac. */
   keys?: string

@@ -37,6 +37,7 @@ export function Palette() {
                 <Cmdk.Item
                   key={command.id}
                   value={command.name}
+                  keywords={command.words?.split(' ')}
                   className={ROW}
                   onSelect={() => {
                     close()

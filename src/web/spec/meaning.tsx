@@ -49,13 +49,16 @@ const OFFERED: Partial<Record<Kind, readonly string[]>> = {
   text: ['p', ...HEADINGS, 'blockquote', 'figcaption', 'label', 'small', 'cite', 'span', 'li'],
 }
 
+/** What buttons are is said by their links. */
+const NOTHING = () => false
+
 export function MeaningLine({ node }: { node: Node }) {
   const editor = useEditor()
   const { doc, instances } = editor
   const { tick } = doc
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tick says when the document changed
   const tag = useMemo(() => {
-    return instances && pageElements(doc, instances).elements.get(node.id)?.tag
+    return instances && pageElements(doc, instances, NOTHING).elements.get(node.id)?.tag
   }, [doc, instances, tick, node.id])
   const offered = OFFERED[node.kind]
   // A link is what the line on links says.

@@ -7,8 +7,9 @@ import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
 import type { PropKey } from '../../core/properties/table'
 import type { Pin } from '../../core/properties/values'
+import type { Editor } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
-import { Choice } from '../parts/choice'
+import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
 import { CarriedMark } from './carried-mark'
 import { Line } from './line'
@@ -28,6 +29,21 @@ const ORDINALS = [
 ]
 const COUNT = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 
+type Standing = 'flow' | 'lifted' | 'button'
+const STANDINGS: Option<Standing>[] = [
+  { value: 'flow', label: 'in the flow' },
+  { value: 'lifted', label: 'lifted out of it', hint: 'keeps its pins' },
+  { value: 'button', label: 'behind a button', hint: 'opens over the page' },
+]
+
+/** From one of the three to another. */
+function stand(editor: Editor, node: Node, to: Standing) {
+  if (editor.resolved(node).folded) editor.outFromButton(node)
+  else if (to === 'flow') editor.setProps({ lifted: false }, `Put ${node.name} into the flow`)
+  if (to === 'lifted') editor.lift(node)
+  if (to === 'button') editor.putBehindButton(node)
+}
+
 export function Place({ node }: { node: Node }) {
   const editor = useEditor()
   const { doc, layout } = editor
@@ -37,7 +53,9 @@ export function Place({ node }: { node: Node }) {
   const total = parent.children.length
   const resolved = editor.resolved(node)
   const free = layout?.boxes.get(parent.id)?.flow === Flow.Free
-  const lifted = resolved.lifted === true || free
+  const folded = resolved.folded === true
+  const lifted = resolved.lifted === true || free || folded
+  const stands: Standing = folded ? 'button' : lifted ? 'lifted' : 'flow'
   const rect = layout?.rect(node.id)
   return (
     <>
@@ -103,23 +121,16 @@ export function Place({ node }: { node: Node }) {
       )}
       {layout && isOnLattice(layout, node) && <Columns node={node} />}
       {!lifted && <Before node={node} />}
-      {!free && (
-        <Line node={node} keys={['lifted']}>
+      {(!free || folded) && (
+        <Line node={node} keys={['lifted', 'folded']}>
           <Choice
             label="In the flow or lifted"
-            options={[
-              { value: false, label: 'in the flow' },
-              { value: true, label: 'lifted out of it', hint: 'keeps its pins' },
-            ]}
-            value={lifted}
+            options={STANDINGS.filter(({ value }) => value !== 'button' || node.kind === 'box')}
+            value={stands}
             width={250}
-            onChoose={(value) => {
-              if (value === lifted) return
-              if (value) editor.lift(node)
-              else editor.setProps({ lifted: false }, `Put ${node.name} into the flow`)
-            }}
+            onChoose={(value) => value !== stands && stand(editor, node, value)}
           />
-          {!lifted && rect && (
+          {stands === 'flow' && rect && (
             <span className="text-small soft tabular-nums">
               at {formatPx(rect.x)}, {formatPx(rect.y)}
             </span>

@@ -1,6 +1,8 @@
 /** Where a block leads, and other lines of words that are typed. */
 
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
+import { panelLinked } from '../../core/handoff/panels'
 import { linkFrom, linkProblem, linkShown, linkToPage, pageLinked } from '../../core/properties/links'
 import { useEditor } from '../editor/use-editor'
 import { useTyped } from './typed'
@@ -23,6 +25,8 @@ export function LinkLine({ node }: { node: Node }) {
       </div>
     )
   }
+  const opens = node.kind === 'button' ? panelLinked(editor.doc, node.props.link) : undefined
+  if (opens !== undefined) return <OpensLine node={node} panel={editor.doc.node(opens)} />
   return (
     <>
       <div className="flex flex-wrap gap-1 pb-1">
@@ -51,6 +55,36 @@ export function LinkLine({ node }: { node: Node }) {
       </div>
       <WordsLine node={node} prop="link" label="Leads to" placeholder="/page or address" />
     </>
+  )
+}
+
+/** A button that leads nowhere but opens what is behind it. */
+function OpensLine({ node, panel }: { node: Node; panel: Node }) {
+  const editor = useEditor()
+  const { doc } = editor
+  const views = doc.views.filter(({ id }) => cascaded(doc, panel, id).folded).map(({ name }) => name)
+  return (
+    <div className="flex min-h-7.5 flex-wrap items-center gap-1.5" data-opens={panel.id}>
+      <span>Opens</span>
+      <button
+        type="button"
+        className="chip max-w-37.5 truncate"
+        title="Select it: it is open while it is selected"
+        onClick={() => editor.select(panel.id)}
+      >
+        {editor.called(panel)}
+      </button>
+      <span className="soft">on {views.join(', ')}</span>
+      <button
+        type="button"
+        className="line-button ml-auto text-small"
+        onClick={() =>
+          editor.commit([{ op: 'set', node: node.id, props: { link: '#' } }], `${node.name} opens nothing`)
+        }
+      >
+        Lead elsewhere
+      </button>
+    </div>
   )
 }
 
