@@ -117,6 +117,15 @@ test('single keys act wherever no words are typed; what deletes and moves acts o
   expect((await storedBlock(desk, '/', 'Quote')).props.hidden).toBe(true)
   await desk.keyboard.press('h')
   await saved(desk)
+  // Nor does a list that was chosen from, which shows its choices by Enter, the space bar and arrows.
+  await desk.locator('aside[aria-label=Spec]').getByRole('combobox').first().click()
+  await desk.getByRole('option').nth(1).click()
+  await expect(desk.getByRole('option')).toHaveCount(0)
+  await desk.keyboard.press('h')
+  await saved(desk)
+  expect((await storedBlock(desk, '/', 'Quote')).props.hidden).toBe(true)
+  await desk.keyboard.press('h')
+  await saved(desk)
   // In a field they are what they are.
   await desk
     .getByRole('button', { name: /^Padding top/ })

@@ -103,9 +103,17 @@ async function lift(tab: Tab, draw: Draw) {
   if ((await list.count()) === 0) return false
   await list.first().click()
   const options = tab.page.getByRole('option')
-  const count = await options.count()
-  if (count > 0) await options.nth(draw.whole(0, count - 1)).click()
-  return count > 0
+  await options.first().waitFor()
+  await options.nth(draw.whole(0, (await options.count()) - 1)).click()
+  return true
+}
+
+/** A menu, or another box, behind a button, or out again. */
+const fold = async (tab: Tab, draw: Draw) => {
+  if (!(await select(tab, draw))) return false
+  // Words lie in boxes.
+  if (draw.chance(0.7)) await tab.key('Escape')
+  return tab.command('Behind a button, or in front')
 }
 
 /** A dialog that says what it would do; done, or left. */
@@ -133,6 +141,7 @@ export const ARRANGING: Act[] = [
   act('delete', 4, onSelected(['Delete', 'Backspace'])),
   act('arrange by command', 14, byCommand),
   act('lift', 4, lift),
+  act('behind a button', 2, fold),
   act('settle', 2, inDialog('Settle into rows and columns …')),
   act('repeat', 2, inDialog('Repeat in steps …')),
   act('copy and paste', 3, copy),

@@ -113,7 +113,8 @@ export class Desk {
     const draw = new Draw(randomFrom(seed + name.length))
     const shipped = await handedOff(tab)
     const page = await tab.page.locator('[data-board]').getAttribute('data-page')
-    if (page === null || !shipped.doc.pages.has(page)) return
+    // A template is no page of the site.
+    if (page === null || !shipped.doc.pagesInOrder().some(({ id }) => id === page)) return
     await checkBoxes(this.viewer, shipped, page, draw)
     const sheets = sheetsOf(shipped.doc, page)
     for (const sheet of pixelsOf === 'a sheet' ? [draw.one(sheets)] : sheets)

@@ -72,7 +72,7 @@ async function color(tab: Tab, draw: Draw) {
   if (count > 0 && draw.chance(0.6)) await tokens.nth(draw.whole(0, count - 1)).click()
   else if ((await field.count()) > 0) {
     await field.first().fill(draw.one(['#1d5c45', '#f6e3c5', '#26332c', '#a8481f', '#ffffff', '#1c2b2480']))
-    await field.first().press('Enter')
+    await tab.key('Enter')
   }
   return true
 }

@@ -159,9 +159,17 @@ export class Tab {
     })
   }
 
+  /** Until what was pressed last is seen. */
+  private drawn() {
+    return this.page.evaluate(
+      () => new Promise((then) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(then)))),
+    )
+  }
+
   /** Closes whatever is open, as one does who wants to go on. @throws Fault when Escape does not */
   async close() {
     for (let i = 0; i < ESCAPES; i++) {
+      await this.drawn()
       if (!(await this.isOpen())) return
       await this.key('Escape')
     }
@@ -173,6 +181,7 @@ export class Tab {
 
   /** Until all that was done is stored. @throws Fault when it is not */
   async saved() {
+    await this.drawn()
     const state = this.isOffline ? '[data-saved=waiting], [data-saved=saved]' : '[data-saved=saved]'
     await this.page
       .locator(state)

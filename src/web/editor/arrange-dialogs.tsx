@@ -51,7 +51,12 @@ export function SettleDialog() {
             )}
           </p>
           {made.moved.length > 0 && (
-            <ul className="mb-2 max-h-35 overflow-y-auto">
+            <ul
+              aria-label="Blocks that move"
+              // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reached by the keyboard
+              tabIndex={0}
+              className="mb-2 max-h-35 overflow-y-auto"
+            >
               {made.moved.map(({ id, by }) => (
                 <li key={id} className="rule-b flex justify-between py-1">
                   <span>{editor.doc.node(id).name}</span>

@@ -91,7 +91,7 @@ export function EditorScreen() {
 const ZOOMS = new Set(['Mod++', 'Mod+=', 'Mod+-', 'Mod+0'])
 
 /** What finds its own by the letters that are typed in it. */
-const SEEKING = '[role=menu], [role=listbox], [role=combobox], [role=dialog], [role=grid]'
+const SEEKING = '[role=menu], [role=listbox], [role=combobox][aria-expanded=true], [role=dialog], [role=grid]'
 
 /**
  * Whether a key is a command's where it was pressed: signs wherever no words are typed, what moves and deletes only at home, those of

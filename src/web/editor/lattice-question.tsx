@@ -13,7 +13,12 @@ export function LatticeQuestion() {
   return (
     <Dialog title={title} onClose={keep} width={460}>
       <div data-misfits>
-        <ul className="mb-4 max-h-[40vh] overflow-y-auto text-small leading-4.5">
+        <ul
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reached by the keyboard
+          tabIndex={0}
+          aria-label={title}
+          className="mb-4 max-h-[40vh] overflow-y-auto text-small leading-4.5"
+        >
           {misfits.map((each) => (
             <li key={`${each.view}${each.node}${each.kind}`}>
               <b>{each.name}</b> on {each.page}

@@ -1,6 +1,7 @@
 /** A list of choices at a chip: opens on what is chosen, goes by arrows, Home, End and what is typed; a long one is filtered. */
 import { Combobox } from '@base-ui/react/combobox'
 import { Select } from '@base-ui/react/select'
+import type { KeyboardEvent } from 'react'
 import { type ChoiceProps, FLOATS, type Option } from '../floating-props'
 
 /** More than this is searched rather than read. */
@@ -23,6 +24,12 @@ export function ChoiceList<T>(props: Props<T>) {
   return props.options.length > LONG ? <LongChoice {...props} /> : <ShortChoice {...props} />
 }
 
+/** A letter at the closed chip is the command's, as everywhere else; it would choose what begins with it, unseen. */
+const letCommands = (event: ChipKey) => {
+  if (event.key.length === 1 && event.key !== ' ') event.preventBaseUIHandler()
+}
+type ChipKey = KeyboardEvent<HTMLElement> & { preventBaseUIHandler: () => void }
+
 /** The words of an option as one line, and what is beside them. */
 function Said<T>({ option }: { option: Option<T> }) {
   return (
@@ -44,7 +51,7 @@ function ShortChoice<T>(props: Props<T>) {
       onValueChange={(index) => index !== null && index !== at && onChoose(options[index]!.value)}
       items={options.map((option, i) => ({ value: i, label: option.label }))}
     >
-      <Select.Trigger className={props.className} aria-label={props.name}>
+      <Select.Trigger className={props.className} aria-label={props.name} onKeyDown={letCommands}>
         {props.shown ?? props.current}
       </Select.Trigger>
       <Select.Portal>
@@ -77,7 +84,7 @@ function LongChoice<T>(props: Props<T>) {
       onValueChange={(option) => option && option.value !== value && onChoose(option.value)}
       autoHighlight
     >
-      <Combobox.Trigger className={props.className} aria-label={props.name}>
+      <Combobox.Trigger className={props.className} aria-label={props.name} onKeyDown={letCommands}>
         {props.shown ?? props.current}
       </Combobox.Trigger>
       <Combobox.Portal>
