@@ -43,6 +43,8 @@ export const test = base.extend<{ desk: Page }, { app: Running }>({
     await page.goto(url)
     await page.locator('[data-sheet] [data-node]').first().waitFor()
     await page.locator('html[data-parts=here]').waitFor()
+    // Every sheet in sight.
+    await page.keyboard.press('f')
     await use(page)
     const gone = () => page.request.delete(url.replace('/projects/', '/api/projects/'), { headers: SPEAKING })
     await expect.poll(async () => (await gone()).status(), 'the project is put away').toBeLessThan(500)

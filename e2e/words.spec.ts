@@ -167,6 +167,9 @@ test('when the writing cannot be fetched the text stays as it is, which is said'
 test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where the editor had them', async ({
   desk,
 }) => {
+  // At its own size, writing goes no closer.
+  await onSheet(desk, 'desktop', LEAD).click()
+  await desk.keyboard.press('ControlOrMeta+0')
   await open(desk, LEAD)
   await write(desk, 'Bring')
   await desk.keyboard.press('Enter')
@@ -678,6 +681,8 @@ test('words are parted at line ends by the rules of their language, while they a
   expect(stored1.props.hyphens).toBe('auto')
   expect(JSON.stringify(stored1.props.words)).toContain(LONG)
   // Written in, it has the same lines; the hyphens are not in what is written.
+  await text.click()
+  await desk.keyboard.press('ControlOrMeta+0')
   await text.dblclick()
   await expect(field(desk)).toBeFocused()
   const height = async () => Math.round((await field(desk).boundingBox())!.height)
@@ -690,4 +695,23 @@ test('words are parted at line ends by the rules of their language, while they a
   await choose(desk, /^Language: as the page/, 'Vietnamese')
   await expect(desk.getByText('not in Vietnamese: no rules')).toBeVisible()
   await expect.poll(lines).toEqual(whole)
+})
+
+test('writing goes closer where words are small, and back when it is done', async ({ desk }) => {
+  const zoom = async () =>
+    parseInt(
+      await desk
+        .getByText(/^\d+ %$/)
+        .last()
+        .innerText(),
+      10,
+    ) / 100
+  const before = await zoom()
+  expect(before).toBeLessThan(0.5)
+  await open(desk, LEAD)
+  expect(await zoom()).toBeGreaterThanOrEqual(0.7)
+  await expect(field(desk)).toBeInViewport()
+  await desk.keyboard.press('Escape')
+  await expect(field(desk)).toHaveCount(0)
+  expect(await zoom()).toBe(before)
 })

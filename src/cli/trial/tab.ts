@@ -42,6 +42,8 @@ export class Tab {
   async ready() {
     await this.page.locator('[data-sheet]').first().waitFor({ state: 'attached' })
     await this.page.locator('html[data-parts=here]').waitFor({ state: 'attached' })
+    // Every sheet in sight.
+    await this.key('f')
   }
 
   async reload() {
@@ -117,6 +119,7 @@ export class Tab {
       return false
     }
     await item.click()
+    await field.waitFor({ state: 'detached' })
     return true
   }
 
@@ -155,6 +158,9 @@ export class Tab {
       const isWriting =
         field instanceof HTMLElement &&
         (field.isContentEditable || (field.tagName === 'INPUT' && field.getAttribute('type') !== 'checkbox'))
+      const board = document.querySelector<HTMLElement>('[data-board]')
+      // What waits for a press on a sheet.
+      if (board?.style.cursor === 'crosshair') return true
       return isWriting || document.querySelector('[role=dialog], [role=menu], [data-points-bar]') !== null
     })
   }

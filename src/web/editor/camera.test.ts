@@ -4,8 +4,10 @@ import {
   bringing,
   type Camera,
   centredAt,
+  firstSight,
   fitRect,
   fitSheets,
+  forWriting,
   MAX_ZOOM,
   MIN_ZOOM,
   ROOM_LEFT,
@@ -21,6 +23,37 @@ const camera: fc.Arbitrary<Camera> = fc.record({
 })
 
 describe('the camera', () => {
+  test('a page is opened at a size that can be read: all sheets, or the one that is worked on', () => {
+    const active = { left: 0, width: 1440 }
+    const small = firstSight(board, [1440, 390], 2000, active)
+    expect(small.zoom).toBeGreaterThan(fitSheets(board, [1440, 390], 2000).zoom * 1.2)
+    expect(small.x + 1440 * small.zoom).toBeLessThan(board.width)
+    const large = { width: 1500, height: 900 }
+    expect(firstSight(large, [1440, 390], 2000, active)).toEqual(fitSheets(large, [1440, 390], 2000))
+    const phone = firstSight(board, [1440, 390], 2000, { left: 1512, width: 390 })
+    expect(phone).toMatchObject({ zoom: 1, x: ROOM_LEFT - 1512 })
+  })
+
+  test('words are written where they can be read, and seen', () => {
+    const rect = fc.record({
+      x: fc.integer({ min: 0, max: 1800 }),
+      y: fc.integer({ min: 0, max: 5000 }),
+      width: fc.integer({ min: 1, max: 1400 }),
+      height: fc.integer({ min: 1, max: 600 }),
+    })
+    fc.assert(
+      fc.property(camera, rect, fc.integer({ min: 6, max: 120 }), (before, at, size) => {
+        const after = forWriting(before, board, at, size)
+        if (after === before) expect(before.zoom * Math.min(16, size)).toBeGreaterThanOrEqual(11)
+        if (after === before) return
+        expect(after.zoom * Math.min(16, size)).toBeGreaterThanOrEqual(Math.min(12, size) - 0.01)
+        const left = after.x + at.x * after.zoom
+        expect(left + at.width * after.zoom).toBeGreaterThan(0)
+        expect(left).toBeLessThan(board.width)
+      }),
+    )
+  })
+
   test('zooming keeps the point under the pointer', () => {
     fc.assert(
       fc.property(camera, fc.double({ min: 0.01, max: 20, noNaN: true }), (before, wanted) => {

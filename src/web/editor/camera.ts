@@ -30,6 +30,42 @@ export function fitSheets(board: Size, widths: readonly number[], height: number
   return { x: ROOM_LEFT, y: ROOM_TOP, zoom: Math.min(1, Math.max(MIN_ZOOM, across, Math.min(across, down))) }
 }
 
+/** Below this zoom words of 16 px are not read. */
+const READ = 0.5
+
+/** What a page is opened at: all sheets where they can be read so, else the one that is worked on, as wide as the board. */
+export function firstSight(
+  board: Size,
+  widths: readonly number[],
+  height: number,
+  active: { left: number; width: number },
+): Camera {
+  const all = fitSheets(board, widths, height)
+  if (all.zoom >= READ || widths.length < 2) return all
+  const zoom = Math.min(1, (board.width - ROOM_LEFT - ROOM_RIGHT) / active.width)
+  return zoom <= all.zoom ? all : { x: ROOM_LEFT - active.left * zoom, y: ROOM_TOP, zoom }
+}
+
+/** px on the screen that words of 16 px are written at, at least. */
+const WRITTEN = 12
+
+/**
+ * A camera that a text can be written under: as it is where it is large enough, else closer, at the same place.
+ * @param size of the text's type, px on the sheet; what is large is read sooner
+ */
+export function forWriting(camera: Camera, board: Size, rect: Rect, size: number): Camera {
+  const zoom = Math.min(1, WRITTEN / Math.min(size, 16))
+  if (camera.zoom * Math.min(size, 16) >= WRITTEN - 1) return camera
+  const at = {
+    x: camera.x + rect.x * camera.zoom,
+    y: camera.y + (rect.y + Math.min(rect.height / 2, size)) * camera.zoom,
+  }
+  return bringing(zoomedAt(camera, zoom, at), board, {
+    ...rect,
+    width: Math.min(rect.width, board.width / 2 / zoom),
+  })
+}
+
 /** A rect of the board as large as fits, in the middle. */
 export function fitRect(board: Size, rect: Rect): Camera {
   const across = (board.width - ROOM_LEFT - ROOM_RIGHT) / Math.max(1, rect.width)

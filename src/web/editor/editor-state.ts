@@ -40,6 +40,7 @@ export class Editor extends Sheets {
     // On a narrower sheet a change is meant for it, unless said otherwise.
     if (before !== viewId) this.onlyHere = this.doc.views.findIndex((view) => view.id === viewId) > 0
     this.editing = undefined
+    this.followWriting()
     this.framing = undefined
     this.openSelected()
     this.points = undefined

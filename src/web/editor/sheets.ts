@@ -11,7 +11,17 @@ import { bounds } from '../../core/layout/rect'
 import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
 import { BreakageSearch } from './breakage-search'
-import { bringing, centredAt, fitRect, fitSheets, SHEET_GAP, zoomedAt } from './camera'
+import {
+  bringing,
+  type Camera,
+  centredAt,
+  firstSight,
+  fitRect,
+  fitSheets,
+  forWriting,
+  SHEET_GAP,
+  zoomedAt,
+} from './camera'
 import { PageLayouts } from './page-layouts'
 import type { SavedView } from './saved-view'
 import { EditorState } from './state'
@@ -47,6 +57,9 @@ export abstract class Sheets extends EditorState {
   /** Board size in screen px, measured by the board. */
   boardSize = { width: 760, height: 680 }
   private fitted = false
+  private sees: 'first' | 'all' = 'first'
+  /** The camera before somebody began to write, and the one that was taken for that. */
+  private written: { before: Camera; during: Camera } | undefined
   constructor(
     readonly session: ProjectSession,
     saved?: SavedView,
@@ -123,6 +136,7 @@ export abstract class Sheets extends EditorState {
     Object.assign(this, part)
     if (this.selection.length > 0) this.shared = undefined
     if ('selection' in part || 'shared' in part) this.openSelected()
+    if ('editing' in part) this.followWriting()
     this.changed(!ended && Object.keys(part).every((key) => BOARD_ONLY.has(key)) ? 'board' : 'everywhere')
   }
 
@@ -183,7 +197,7 @@ export abstract class Sheets extends EditorState {
     this.layouts.clear()
     this.fitted = false
     this.refresh()
-    this.fit()
+    this.fitFirst()
   }
 
   toggleView(id: string) {
@@ -309,13 +323,29 @@ export abstract class Sheets extends EditorState {
 
   measured(width: number, height: number) {
     this.boardSize = { width, height }
-    if (!this.fitted) this.fit()
-    else this.changed('board')
+    if (this.fitted) this.changed('board')
+    else if (this.sees === 'all') this.fit()
+    else this.fitFirst()
   }
 
   /** Fits the sheets into the board as soon as its new size is known. */
   protected fitWhenMeasured() {
     this.fitted = false
+    this.sees = 'all'
+  }
+
+  /** What is seen of a page that is opened. */
+  private fitFirst() {
+    this.fitted = true
+    const places = this.sheetPlaces()
+    const active = places.find(({ view }) => view.id === this.viewId) ?? places[0]
+    if (active) {
+      const widths = places.map(({ view }) => view.width)
+      const { left, view } = active
+      const at = { left, width: view.width }
+      this.camera = firstSight(this.boardSize, widths, this.layout?.height ?? 900, at)
+    }
+    this.changed('board')
   }
 
   fit() {
@@ -345,6 +375,26 @@ export abstract class Sheets extends EditorState {
     const rect = id === undefined ? undefined : place?.layout.rect(id)
     if (rect && place)
       this.camera = bringing(this.camera, this.boardSize, { ...rect, x: rect.x + place.left })
+  }
+
+  /** Goes closer where words would be too small to be written, and back when they are. */
+  protected followWriting() {
+    const { editing, written, camera } = this
+    if (editing && !written) {
+      const place = this.sheetPlaces().find(({ view, isTwin }) => view.id === editing.view && !isTwin)
+      const box = place?.layout.boxes.get(editing.id)
+      const rect = place?.layout.rect(editing.id)
+      if (!place || !box || !rect) return
+      const at = { ...rect, x: rect.x + place.left }
+      const during = forWriting(camera, this.boardSize, at, box.resolved.fontSize)
+      if (during === camera) return
+      this.camera = during
+      this.written = { before: camera, during }
+    } else if (!editing && written) {
+      // Who went elsewhere meanwhile stays there.
+      if (camera === written.during) this.camera = written.before
+      this.written = undefined
+    }
   }
 
   zoomTo(zoom: number, at = { x: this.boardSize.width / 2, y: this.boardSize.height / 2 }) {
