@@ -296,6 +296,40 @@ function nightLights(width: number, height: number, seed: number, inks: readonly
   return scene
 }
 
+/** Coals in a pit: dark lumps, and what glows between and under them. */
+function coals(width: number, height: number, seed: number): Scene {
+  const scene = new Scene(width, height, seed)
+  const random = randomFrom(seed)
+  const heat = noise(seed + 3)
+  const hot = (x: number, y: number) => 0.55 * heat(x / 170, y / 120) + 0.45 * heat(x / 46, y / 40)
+  scene.ground((x, y) => {
+    const glow = hot(x, y) ** 1.5
+    return [70 + 300 * glow, 12 + 170 * glow ** 1.6, 4 + 70 * glow ** 3]
+  })
+  for (let i = 0; i < 620; i++) {
+    const [x, y] = [random() * width, random() * height]
+    const grown = 0.55 + random() * 0.75
+    const ash = 26 + 40 * random() ** 3
+    // What lies where it is hottest glows itself.
+    const glow = Math.max(0, hot(x, y) - 0.5 + 0.16 * random()) * 2.1
+    scene.solid({
+      x,
+      y,
+      z: random() * 30 - 26,
+      a: 58 * grown,
+      b: (30 + 18 * random()) * grown,
+      c: 24 * grown,
+      turn: random() * Math.PI * 2,
+      ink: [ash + 250 * glow, ash + 92 * glow, ash * 1.04 + 20 * glow],
+      speckle: 0.75,
+    })
+  }
+  return scene
+}
+
+export const COALS = (width: number, height: number) =>
+  developed(coals(width, height, 31), 'Coals, close', 'image/webp', 33)
+
 export const BEANS = () =>
   developed(
     heap({

@@ -15,7 +15,7 @@ import type { Props } from '../src/core/properties/table'
 import { Builder, plant } from '../src/core/shelf/build'
 import { starterViews, typeStyle } from '../src/core/shelf/starter'
 import { stopsAsToken } from '../src/core/tokens/look-text'
-import { NIGHT, type Photograph } from './photographs'
+import { COALS, NIGHT, type Photograph } from './photographs'
 
 const views = starterViews()
 const b = new Builder(views)
@@ -37,7 +37,7 @@ const photographed = async (id: string, taken: Promise<Photograph>): Promise<Ass
 }
 const assets = [
   await photographed('pier', NIGHT(1200, 1000)),
-  drawn('crowd', 'Three who sell there', placeholder('people', 8, 1200, 800), 1200, 800),
+  await photographed('coals', COALS(1440, 720)),
   drawn('plate', 'A plate of it', placeholder('food', 1, 900, 900), 900, 900),
   drawn('cloth', 'Cloth, close', placeholder('close-ups', 3, 900, 900), 900, 900),
   drawn('bench', 'A workbench', placeholder('tools', 2, 900, 900), 900, 900),
@@ -67,8 +67,8 @@ const tokens = {
     ink: both('#f7f0e6', '#1a1028'),
     soft: both('#b7a9cc', '#5b4d73'),
     ember: both('#ff6b3d', '#b8350a'),
-    violet: both('#8a5bff', '#6a35e8'),
-    acid: both('#d9ff4f', '#4c5f00'),
+    violet: both('#8a5bff', '#8a3fd0'),
+    acid: both('#d9ff4f', '#5b27d6'),
   },
   space: {
     $type: 'dimension',
@@ -193,13 +193,13 @@ const hero = b.section(
     rowGap: 32,
     clip: true,
     fills: list(noise, glow(18, 20, '#8a5bffcc'), glow(86, 84, '#ff6b3dbb'), ground),
-    paddingTop: 120,
-    paddingBottom: 104,
+    paddingTop: 64,
+    paddingBottom: 88,
   },
   [
     b.column(
       'Stage',
-      { align: 'center', minHeight: 600 },
+      { align: 'center', minHeight: 548 },
       [
         words('Heading', 'Undertow', {
           type: '{type.giant}',
@@ -219,7 +219,7 @@ const hero = b.section(
           {
             asset: 'pier',
             alt: 'Lights along a pier at night, and what the wet stone makes of them',
-            width: { kind: 'percent', percent: 46 },
+            width: { kind: 'percent', percent: 42 },
             ratio: 1.25,
             lifted: true,
             pinCenterX: 0,
@@ -358,8 +358,8 @@ const nights = b.section(
   { paddingTop: 64, paddingBottom: 64 },
 )
 
-const people = b.section(
-  'People',
+const late = b.section(
+  'Late',
   {
     flow: 'column',
     justify: 'end',
@@ -375,7 +375,7 @@ const people = b.section(
           { color: '#120d1de6', at: 82 },
         ],
       } as Omit<Fill, 'order'>,
-      { kind: 'picture', asset: 'crowd', fit: 'cover', y: 30 } as Omit<Fill, 'order'>,
+      { kind: 'picture', asset: 'coals', fit: 'cover', y: 50 } as Omit<Fill, 'order'>,
       { kind: 'color', color: '#120d1d' } as Omit<Fill, 'order'>,
     ),
   },
@@ -411,7 +411,7 @@ const foot = b.section(
   ],
 )
 
-const sections = [head, hero, stalls, nights, people, foot]
+const sections = [head, hero, stalls, nights, late, foot]
 const keys = generateNKeysBetween(null, null, sections.length)
 const project: ProjectFile = {
   format: FORMAT,

@@ -168,7 +168,7 @@ test('paragraphs and lists: Enter, a dash and a space, Tab; on the sheet where t
   desk,
 }) => {
   // At its own size, writing goes no closer.
-  await onSheet(desk, 'desktop', LEAD).click()
+  await onSheet(desk, 'desktop', 'Take home heirloom').click()
   await desk.keyboard.press('ControlOrMeta+0')
   await open(desk, LEAD)
   await write(desk, 'Bring')
