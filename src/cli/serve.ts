@@ -14,6 +14,7 @@ import { addressOf, type DatabaseAddress, openPool } from '../server/db/pool'
 import { Disk, freeOn } from '../server/disk'
 import { keepHouse } from '../server/housekeeping'
 import { type MariaDb, startMariaDb } from '../server/mariadb'
+import { tellNeighbours } from '../server/neighbours'
 import { compressAssets } from './compress'
 import { numberOption, pathFrom, Refusal, readArgs } from './refusal'
 import { newestSource } from './sources'
@@ -58,6 +59,8 @@ export type ServeOptions = {
   logLevel?: string
   /** Names that the server answers to besides loopback's. */
   hosts?: string[]
+  /** Where app servers before the same database reach this one; left out: on loopback. */
+  neighbourHost?: string
 }
 
 /** What is said goes to the terminal, or the file that it is led to; where there is no room for it, it is lost, and nothing else is. */
@@ -81,14 +84,20 @@ export async function serve(options: ServeOptions): Promise<Running> {
     const disk = database && data ? new Disk(() => freeOn(data), log) : undefined
     await disk?.watch()
     await migrate(pool)
-    const { app, projects, end } = createApp(pool, log, { hosts: options.hosts, disk, printer: PRINTER })
+    const running = createApp(pool, log, { hosts: options.hosts, disk, printer: PRINTER })
+    const { app, projects, end } = running
     if (options.demo) await loadDemo(projects, data, options.otherDemo === true)
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
+    // Before a database of its own there is no other.
+    const stopTelling = databases
+      ? await tellNeighbours(running, pool, log, options.neighbourHost)
+      : undefined
     const stop = async () => {
       stopKeeping()
       disk?.end()
       end()
+      await stopTelling?.()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.end().catch(() => undefined)
@@ -191,6 +200,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     port: { type: 'string' },
     data: { type: 'string' },
     'allow-host': { type: 'string', multiple: true },
+    'neighbour-host': { type: 'string' },
     fresh: { type: 'boolean' },
     database: { type: 'string', multiple: true },
     stateless: { type: 'boolean' },
@@ -212,6 +222,7 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
     otherDemo: isDemo,
     databases,
     hosts: values['allow-host'],
+    neighbourHost: values['neighbour-host'],
   })
   console.log(`Just Lattice is at ${running.address}  (Ctrl-C stops it)`)
   // Kept listening: a second Ctrl-C must not cut the database off while it closes.

@@ -76,6 +76,8 @@ export type AppOptions = {
   disk?: Disk
   /** How often snapshots are written. */
   pace?: Pace
+  /** How often the log is looked at for what other servers could not tell, ms. */
+  poll?: number
   /** The module that prints pages, in a process of its own. */
   printer?: URL
 }
@@ -95,7 +97,7 @@ export function createApp(pool: Pool, log: Logger, options: AppOptions = {}): Ru
   const gate = gateOf(options.hosts, { ...LIMITS, ...options.limits }, options.disk)
   const app = express()
   const projects = new Projects(pool, options.pace)
-  const streams = new Streams(projects)
+  const streams = new Streams(projects, options.poll)
   const covers = new Covers(projects)
   const prints = new Prints(projects, options.printer)
   const renditions = new RenditionMaker()

@@ -39,6 +39,8 @@ export class Projects {
   private readonly held: HeldDocuments
   private readonly appends: Appends
   private readonly listeners = new Map<string, Set<Listener>>()
+  /** Told of every project that something was appended to here. */
+  wentOn: ((id: string) => void) | undefined
 
   readonly svg = new SvgReader()
 
@@ -201,6 +203,7 @@ export class Projects {
 
   private appended(id: string, batch: SavedBatch) {
     for (const listener of this.listeners.get(id) ?? []) listener(batch)
+    this.wentOn?.(id)
     void this.snapshotWhenDue(id).catch(() => undefined)
   }
 

@@ -11,6 +11,7 @@ import { migrate } from './db/migrate'
 import { type DatabaseAddress, openPool } from './db/pool'
 import { startCluster } from './galera'
 import { startMariaDb } from './mariadb'
+import { tellNeighbours } from './neighbours'
 
 const HEADERS = { 'Content-Type': 'application/json', 'X-Just-Lattice': 'tab' }
 const endings: (() => unknown)[] = []
@@ -24,14 +25,21 @@ async function folder() {
   return made
 }
 
+/** How often a log is looked at that is not, ms. */
+const NEVER = 2 ** 30
+
 /** An app server with connections of its own. @returns its address */
-async function appServer(...databases: DatabaseAddress[]): Promise<string> {
+async function appServer(databases: readonly DatabaseAddress[], poll?: number): Promise<string> {
   const pool = openPool(...databases)
   await migrate(pool)
-  const { app, end } = createApp(pool, pino({ level: 'silent' }))
+  const log = pino({ level: 'silent' })
+  const running = createApp(pool, log, { poll })
+  const { app, end } = running
   const { server, port } = await listen(app, 0)
+  const stopTelling = await tellNeighbours(running, pool, log)
   endings.push(async () => {
     end()
+    await stopTelling()
     await close(server)
     await pool.end()
   })
@@ -147,8 +155,8 @@ function hear(base: string, project: string): { keys: string[] } {
 test('two app servers, one database: three tabs agree, and each hears what the others did', async () => {
   const database = await startMariaDb(await folder())
   endings.push(() => database.stop())
-  const a = await appServer(database.address)
-  const b = await appServer(database.address)
+  const a = await appServer([database.address])
+  const b = await appServer([database.address])
   const { id, page } = await newProject(a, 'Shared')
   const heard = [hear(a, id), hear(b, id), hear(b, id)]
   const tabs = [[a], [b], [b]].map((bases, i) => new Client(`tab${i}`, bases, id, page))
@@ -164,6 +172,17 @@ test('two app servers, one database: three tabs agree, and each hears what the o
   for (const { keys } of heard) await expect.poll(() => keys, { timeout: 20_000 }).toEqual(log)
 })
 
+test('what is appended to one app server is told to the others, which need not look', async () => {
+  const database = await startMariaDb(await folder())
+  endings.push(() => database.stop())
+  const [a, b] = [await appServer([database.address], NEVER), await appServer([database.address], NEVER)]
+  const { id, page } = await newProject(a, 'Shared')
+  const heard = hear(b, id)
+  const tab = new Client('tab', [a], id, page)
+  for (let n = 0; n < 20; n++) await tab.append(n)
+  await expect.poll(() => heard.keys, { timeout: 20_000 }).toEqual(tab.acknowledged)
+})
+
 describe('a cluster', () => {
   test('a node killed under load: nothing acknowledged is lost, clients go on, the node comes back whole', async () => {
     const cluster = await startCluster(await folder())
@@ -171,8 +190,8 @@ describe('a cluster', () => {
     await cluster.together(3)
     const [one, two, three] = cluster.addresses
     // Each asks its own node first; one of them will be gone.
-    const a = await appServer(one!, two!, three!)
-    const b = await appServer(three!, one!, two!)
+    const a = await appServer([one!, two!, three!])
+    const b = await appServer([three!, one!, two!])
     const shared = await newProject(a, 'Shared')
     const clients = [
       new Client('first', [a, b], shared.id, shared.page),

@@ -6,7 +6,9 @@ import type { Response } from 'express'
 import type { SavedBatch } from '../core/replica/replica'
 import type { Projects } from './projects'
 
-/** How often the log is looked at for what other app servers appended, and how often a sign of life is sent, ms. */
+/**
+ * How often the log is looked at for what other app servers appended and could not tell, and how often a sign of life is sent, ms.
+ */
 const POLL = 2000
 const ALIVE = 20_000
 /** Bytes that may wait for a client that does not read; it is cut off then, and catches up when it comes back. */
@@ -22,6 +24,7 @@ class Channel {
   private readonly stop: () => void
   private readonly timers: NodeJS.Timeout[]
   private looking = false
+  private again = false
 
   constructor(
     private readonly projects: Projects,
@@ -29,9 +32,10 @@ class Channel {
     /** The newest revision that was told. */
     private revision: number,
     private readonly empty: () => void,
+    poll: number,
   ) {
     this.stop = projects.listen(id, (batch) => this.tell([batch]))
-    this.timers = [setInterval(() => void this.look(), POLL), setInterval(() => this.alive(), ALIVE)]
+    this.timers = [setInterval(() => void this.look(), poll), setInterval(() => this.alive(), ALIVE)]
   }
 
   get size() {
@@ -88,7 +92,9 @@ class Channel {
     }
   }
 
-  private async look() {
+  /** At the log; told to meanwhile, once more. */
+  async look() {
+    this.again = this.looking
     if (this.looking) return
     this.looking = true
     try {
@@ -99,6 +105,7 @@ class Channel {
     } finally {
       this.looking = false
     }
+    if (this.again) await this.look()
   }
 
   private alive() {
@@ -109,7 +116,11 @@ class Channel {
 export class Streams {
   private readonly channels = new Map<string, Channel>()
 
-  constructor(private readonly projects: Projects) {}
+  /** @param poll how often the log is looked at, ms */
+  constructor(
+    private readonly projects: Projects,
+    private readonly poll = POLL,
+  ) {}
 
   /** How many streams are open, and on how many projects. */
   get open(): { streams: number; projects: number } {
@@ -141,10 +152,15 @@ export class Streams {
     response.write(event('ready', { revision }))
     let channel = this.channels.get(id)
     if (!channel) {
-      channel = new Channel(this.projects, id, revision, () => this.channels.delete(id))
+      channel = new Channel(this.projects, id, revision, () => this.channels.delete(id), this.poll)
       this.channels.set(id, channel)
     }
     channel.join(response, since)
+  }
+
+  /** Another app server has appended to a project. */
+  heard(id: string) {
+    void this.channels.get(id)?.look()
   }
 
   /** Ends all streams: the server is going. */
