@@ -111,6 +111,7 @@ export class Desk {
   private async lookAt(tab: Tab, [name, seed]: Step, pixelsOf: 'a sheet' | 'every sheet') {
     if (tab.isOffline) return
     const draw = new Draw(randomFrom(seed + name.length))
+    await tab.unselect()
     const shipped = await handedOff(tab)
     const page = await tab.page.locator('[data-board]').getAttribute('data-page')
     // A template is no page of the site.

@@ -185,6 +185,15 @@ export class Tab {
     throw new Fault('escape', `${ESCAPES} times Escape do not close it: ${what.slice(0, 200)}`)
   }
 
+  /** Selects nothing: what is behind a button is closed then. */
+  async unselect() {
+    const chosen = this.page.locator('[role=treeitem][aria-selected=true]')
+    for (let i = 0; i < ESCAPES && (await chosen.count()) > 0; i++) {
+      await this.key('Escape')
+      await this.drawn()
+    }
+  }
+
   /** Until all that was done is stored. @throws Fault when it is not */
   async saved() {
     await this.drawn()
