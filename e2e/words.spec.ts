@@ -699,11 +699,11 @@ test('words are parted at line ends by the rules of their language, while they a
 
 test('writing goes closer where words are small, and back when it is done', async ({ desk }) => {
   const zoom = async () =>
-    parseInt(
-      await desk
+    Number.parseInt(
+      (await desk
         .getByText(/^\d+ %$/)
         .last()
-        .innerText(),
+        .textContent()) ?? '',
       10,
     ) / 100
   const before = await zoom()
