@@ -78,8 +78,9 @@ describe('layout', () => {
     expect(status).toBe(0)
     const { boxes, lines } = JSON.parse(out)
     expect(boxes['oak-001']).toMatchObject({ x: 0, y: 0, width: 390 })
-    expect(lines['oak-013'].join(' ')).toBe('Borrow a packet. Return a harvest.')
-    expect(lines['oak-013'].length).toBeGreaterThan(1)
+    const all = Object.values<string[]>(lines)
+    const heading = all.find((each) => each.join(' ') === 'Borrow a packet. Return a harvest.')
+    expect(heading?.length).toBeGreaterThan(1)
   })
   test('bad files and pages: the place, the reason, status 2', async () => {
     const broken = JSON.parse(projectJson(demo.document))
