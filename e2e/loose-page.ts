@@ -57,6 +57,8 @@ export async function loosePage(page: Page, name: string) {
   await row(page, 'Band').click()
   await page.keyboard.press('ArrowRight')
   await row(page, 'Block 2').waitFor()
+  // Every sheet in sight.
+  await page.keyboard.press('f')
 }
 /** Where a block is drawn on the first sheet, screen px: its middle, and its size. */
 export const block = (page: Page, name: string) =>
