@@ -33,7 +33,7 @@ function frameOf(layout: PageLayout, box: LayoutBox, boxes: LayoutBox[], to: Ali
 }
 
 function boxesOf(layout: PageLayout, ids: readonly string[]): LayoutBox[] | string {
-  const boxes = ids.flatMap((id) => layout.boxes.get(id) ?? [])
+  const boxes = ids.flatMap((id) => (layout.rect(id) ? layout.boxes.get(id)! : []))
   if (boxes.length === 0) return 'select blocks that this sheet shows first'
   if (boxes.some((box) => box.node.kind === 'section'))
     return 'sections stand one below the other; their order says where'
