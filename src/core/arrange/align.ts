@@ -28,6 +28,8 @@ function frameOf(layout: PageLayout, box: LayoutBox, boxes: LayoutBox[], to: Ali
   const sheet = { x: 0, y: 0, width: used.width, height: layout.height }
   if (to === 'sheet') return sheet
   if (to === 'lattice') return { ...sheet, x: used.left, width: used.container }
+  // What lies open over the window keeps no padding of the page's.
+  if (to === 'parent' && box === layout.panel) return layout.roomOf(box)!
   if (to === 'parent') return contentRect(box.parent!, layout.rect(box.parent!.id) ?? sheet)
   return bounds(boxes.map((each) => layout.seen(each.id)!))
 }

@@ -1,11 +1,12 @@
 /** A menu put behind a button on the phone, and out again. */
 import { expect, test } from 'vitest'
 import { Document } from '../document/document'
-import type { NodeTree } from '../document/schema'
+import type { NodeTree, ProjectFile } from '../document/schema'
 import { applyAll } from '../edits/apply'
 import { panelLinked } from '../handoff/panels'
 import { PageLayout } from '../layout/page'
-import { oneFill } from '../properties/items'
+import { oneFill, shownItems } from '../properties/items'
+import type { Props } from '../properties/table'
 import { starterProject } from '../shelf/starter'
 import { FontLibrary } from '../text/fonts'
 import { ParagraphCache } from '../text/paragraph-cache'
@@ -25,7 +26,7 @@ const link = (id: string): NodeTree => ({
   props: { words: said(id), tag: 'a', link: '#', color: '#123456' },
 })
 
-function project() {
+function project(change: (file: ProjectFile) => void = () => undefined) {
   const file = starterProject('Site', 'home')
   file.pages[0]!.sections = [
     {
@@ -47,6 +48,7 @@ function project() {
       ],
     },
   ]
+  change(file)
   return Document.fromFile(file)
 }
 const lay = (doc: Document, view: string, opened?: string) =>
@@ -57,7 +59,7 @@ const shown = (doc: Document, view: string) =>
 test('on the phone alone: a button in its place, and it opens below the header as wide as the window', () => {
   const doc = project()
   const wide = shown(doc, 'desktop')
-  const { edits, button } = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), makeId)
+  const { edits, button } = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile', makeId)
   applyAll(doc, edits)
   expect(shown(doc, 'desktop')).toEqual(wide)
   expect(shown(doc, 'mobile').map(({ id }) => id)).toEqual(['head', 'more', button])
@@ -72,12 +74,12 @@ test('on the phone alone: a button in its place, and it opens below the header a
 test('and back: it is as it was, and no button stays to be seen', () => {
   const doc = project()
   const before = shown(doc, 'mobile')
-  const first = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), makeId)
+  const first = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile', makeId)
   applyAll(doc, first.edits)
-  applyAll(doc, inFrontEdits(doc, 'home', doc.node('menu'), 'mobile'))
+  applyAll(doc, inFrontEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile'))
   expect(shown(doc, 'mobile')).toEqual(before)
   // The button that is there is taken again.
-  const again = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), makeId)
+  const again = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile', makeId)
   expect(again.button).toBe(first.button)
   applyAll(doc, again.edits)
   expect(shown(doc, 'mobile').map(({ id }) => id)).toEqual(['head', 'more', again.button])
@@ -85,7 +87,7 @@ test('and back: it is as it was, and no button stays to be seen', () => {
 
 test('a copy’s button opens the copy’s menu', () => {
   const doc = project()
-  const { edits, button } = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), makeId)
+  const { edits, button } = behindButtonEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile', makeId)
   applyAll(doc, edits)
   const made = duplicateEdits(doc, 'head', makeId)!
   applyAll(doc, made.edits)
@@ -94,4 +96,55 @@ test('a copy’s button opens the copy’s menu', () => {
   expect(doc.node(button).props.link).toBe('#menu')
   const pasted = readBlocks(copyBlocks(doc, ['head']), makeId)!.trees[0]!
   expect(pasted.children![2]!.props.link).toBe(`#${pasted.children![0]!.id}`)
+})
+
+test('what the box says there itself it keeps, behind a button and in front again', () => {
+  const doc = project()
+  const own: Props = {
+    rowGap: 7,
+    paddingLeft: 3,
+    fills: oneFill('#abcdef'),
+    width: { kind: 'exact', px: 200 },
+  }
+  applyAll(doc, [{ op: 'set', node: 'menu', view: 'mobile', props: own }])
+  const before = doc.node('menu')
+  applyAll(doc, behindButtonEdits(doc, lay(doc, 'mobile'), before, 'mobile', makeId).edits)
+  expect(doc.node('menu').overrides.mobile).toMatchObject(own)
+  applyAll(doc, inFrontEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile'))
+  expect(doc.node('menu').overrides).toEqual(before.overrides)
+  expect(doc.node('menu').props).toEqual(before.props)
+})
+
+test('on every view, and out again: its row and its gap are its own', () => {
+  const doc = project()
+  const before = doc.node('menu').props
+  const wide = shown(doc, 'desktop')
+  const { edits, button } = behindButtonEdits(doc, lay(doc, 'desktop'), doc.node('menu'), undefined, makeId)
+  applyAll(doc, edits)
+  for (const view of ['desktop', 'mobile'])
+    expect(shown(doc, view).map(({ id }) => id)).toEqual(['head', 'more', button])
+  expect(doc.node('menu').props).toMatchObject({ flow: 'row', rowGap: 32 })
+  applyAll(doc, inFrontEdits(doc, lay(doc, 'desktop'), doc.node('menu'), undefined))
+  expect(doc.node('menu').props).toEqual(before)
+  expect(shown(doc, 'desktop')).toEqual(wide)
+})
+
+test('in front on the phone alone, where the tablet has it behind: it stands as on the desktop', () => {
+  const doc = project((file) => {
+    const [desktop, mobile] = file.views
+    file.views = [
+      desktop!,
+      { ...mobile!, id: 'tablet', name: 'Tablet', width: 800, breakpoint: 900 },
+      mobile!,
+    ]
+  })
+  const phone = shown(doc, 'mobile')
+  applyAll(doc, behindButtonEdits(doc, lay(doc, 'tablet'), doc.node('menu'), 'tablet', makeId).edits)
+  expect(lay(doc, 'mobile').rect('menu')).toBeUndefined()
+  applyAll(doc, inFrontEdits(doc, lay(doc, 'mobile'), doc.node('menu'), 'mobile'))
+  expect(shown(doc, 'mobile')).toEqual(phone)
+  expect(lay(doc, 'tablet').rect('menu')).toBeUndefined()
+  const { fills, shadows } = lay(doc, 'mobile').boxes.get('menu')!.resolved
+  expect(shownItems(fills)).toEqual([])
+  expect(shownItems(shadows)).toEqual([])
 })

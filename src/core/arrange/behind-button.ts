@@ -7,35 +7,10 @@ import type { Edit, PropChanges } from '../edits/edit'
 import type { PageLayout } from '../layout/page'
 import { shownItems } from '../properties/items'
 import { blockLinked, linkToBlock } from '../properties/links'
-import type { Props } from '../properties/table'
+import { deepEqual } from '../properties/plain-equal'
+import { defaultsOf, LISTS, type PropKey, type Props } from '../properties/table'
 import { ordersAt, sectionOf } from './order'
 import { BUTTON_LOOK, menuButtonWords, panelProps } from './panel-look'
-
-/** What a block is on a view behind a button. */
-const PANEL_KEYS = [
-  'folded',
-  'flow',
-  'align',
-  'rowGap',
-  'columnGap',
-  'wrap',
-  'width',
-  'height',
-  'pinLeft',
-  'pinRight',
-  'pinTop',
-  'pinBottom',
-  'pinCenterX',
-  'pinCenterY',
-  'paddingTop',
-  'paddingRight',
-  'paddingBottom',
-  'paddingLeft',
-  'fills',
-  'shadows',
-  'lifted',
-  'hidden',
-] as const
 
 function* within(doc: Document, id: string): Generator<Node> {
   for (const child of doc.node(id).children) {
@@ -51,31 +26,27 @@ export const openersOf = (doc: Document, page: string, id: string): Node[] =>
   )
 
 /**
- * Puts a box behind a button on a view and those narrower that say nothing else. The button comes last beside it, where there is
- * none yet, and is seen where the box is not.
- * @param layout of that view: of the widest, it is so on all
+ * Puts a box behind a button: on a view and those narrower that say nothing else, or on all. What is said there already stays as it is.
+ * The button comes last beside it, where there is none yet, and is seen where the box is not.
+ * @param layout of the view, of the widest for all @param scope the view; undefined: all
  * @returns the edits, and the button's id
  */
 export function behindButtonEdits(
   doc: Document,
   layout: PageLayout,
   node: Node,
+  scope: string | undefined,
   makeId: () => string,
 ): { edits: Edit[]; button: string } {
-  const isWidest = layout.viewId === doc.views[0]!.id
-  const at = isWidest ? {} : { view: layout.viewId }
-  const section = sectionOf(doc, node.id)
-  const rect = section && layout.rect(section.id)
-  const below = rect ? Math.round(rect.y + rect.height) : 0
-  const own = cascaded(doc, node, layout.viewId)
-  const fills = shownItems(own.fills).length > 0 ? undefined : groundOf(doc, node, layout.viewId)
-  // One of a band further down would open out of sight.
-  const top = below <= layout.view.fold / 2 ? below : 0
-  const props = {
-    ...panelProps(fills, top, Math.round(layout.used.left)),
-    ...(own.hidden ? { hidden: false } : {}),
-  }
-  const edits: Edit[] = [{ op: 'set', node: node.id, ...at, props }]
+  const at = scope === undefined ? {} : { view: scope }
+  const said = saidIn(node, scope)
+  const begins = Object.entries(beginning(doc, layout, node)).filter(
+    ([key]) => said[key as PropKey] === undefined,
+  )
+  const shows = cascaded(doc, node, layout.viewId).hidden ? { hidden: false } : {}
+  const edits: Edit[] = [
+    { op: 'set', node: node.id, ...at, props: { ...Object.fromEntries(begins), folded: true, ...shows } },
+  ]
   const known = openersOf(doc, layout.page, node.id)
   if (known.length > 0) {
     for (const button of known)
@@ -95,11 +66,27 @@ export function behindButtonEdits(
       ...buttonLook(doc, node, layout.viewId),
       words: menuButtonWords(),
       link: linkToBlock(node.id),
-      ...(isWidest ? {} : { hidden: true }),
+      ...(scope === undefined ? {} : { hidden: true }),
     },
-    ...(isWidest ? {} : { overrides: { [layout.viewId]: { hidden: false } } }),
+    ...(scope === undefined ? {} : { overrides: { [scope]: { hidden: false } } }),
   }
   return { edits: [...edits, { op: 'insert', parent, tree }], button }
+}
+
+const saidIn = ({ props, overrides }: Node, scope: string | undefined): Props =>
+  (scope === undefined ? props : overrides[scope]) ?? {}
+
+/** What a box behind a button begins with on a view. */
+function beginning(doc: Document, layout: PageLayout, node: Node): Props {
+  const section = sectionOf(doc, node.id)
+  const rect = section && layout.rect(section.id)
+  const below = rect ? Math.round(rect.y + rect.height) : 0
+  const { fills } = cascaded(doc, node, layout.viewId)
+  // One of a band further down would open out of sight.
+  const top = below <= layout.view.fold / 2 ? below : 0
+  const isFilled = shownItems(fills).length > 0
+  const ground = isFilled ? undefined : groundOf(doc, node, layout.viewId)
+  return panelProps(ground, top, Math.round(layout.used.left))
 }
 
 /** What is behind a block: the fills of the nearest around it that has some. */
@@ -118,20 +105,56 @@ function buttonLook(doc: Document, node: Node, view: string): Props {
   return { ...BUTTON_LOOK, type, color }
 }
 
-/** Puts a box back to where it stands on the wider view; its buttons are not seen there. */
-export function inFrontEdits(doc: Document, page: string, node: Node, view: string): Edit[] {
-  const isWidest = view === doc.views[0]!.id
-  const at = isWidest ? {} : { view }
-  const own: Props = (isWidest ? node.props : node.overrides[view]) ?? {}
-  const back: PropChanges = Object.fromEntries(
-    PANEL_KEYS.filter((key) => own[key] !== undefined && key !== 'hidden').map((key) => [key, null]),
-  )
-  const wider = doc.cascade(view).slice(0, -1).at(-1)
-  const staysFolded = wider !== undefined && cascaded(doc, node, wider.id).folded === true
+/** Whatever they were pulled to, in the flow they mean nothing. */
+const PINS: ReadonlySet<string> = new Set([
+  'pinLeft',
+  'pinRight',
+  'pinTop',
+  'pinBottom',
+  'pinCenterX',
+  'pinCenterY',
+])
+
+/** Takes a box out from behind its buttons, with what it began with there; they are not seen there then. */
+export function inFrontEdits(
+  doc: Document,
+  layout: PageLayout,
+  node: Node,
+  scope: string | undefined,
+): Edit[] {
+  const at = scope === undefined ? {} : { view: scope }
+  const said = saidIn(node, scope)
+  const begins: Props = { ...beginning(doc, layout, node), fills: groundOf(doc, node, layout.viewId) }
+  const isBegun = (key: PropKey) =>
+    PINS.has(key) ? !said.lifted : key !== 'folded' && deepEqual(said[key], begins[key])
+  const back = (Object.keys(said) as PropKey[]).filter(isBegun).map((key) => [key, null])
+  const props: PropChanges = { ...Object.fromEntries(back), folded: null, ...standing(doc, node, scope) }
   return [
-    { op: 'set', node: node.id, ...at, props: { ...back, ...(staysFolded ? { folded: false } : {}) } },
-    ...openersOf(doc, page, node.id).map(
+    { op: 'set', node: node.id, ...at, props },
+    ...openersOf(doc, layout.page, node.id).map(
       (button): Edit => ({ op: 'set', node: button.id, ...at, props: { hidden: true } }),
     ),
   ]
+}
+
+/** Where a wider view has a box behind a button: what it is on the nearest that has not. */
+function standing(doc: Document, node: Node, scope: string | undefined): PropChanges {
+  const wider = scope === undefined ? [] : doc.cascade(scope).slice(0, -1).reverse()
+  if (wider.length === 0 || !cascaded(doc, node, wider[0]!.id).folded) return {}
+  const behind = cascaded(doc, node, wider[0]!.id)
+  const model = wider.find(({ id }) => !cascaded(doc, node, id).folded)
+  const stood: Props = { ...defaultsOf(node.kind), ...(model ? cascaded(doc, node, model.id) : {}) }
+  const own: PropChanges = { folded: false }
+  for (const key of Object.keys(panelProps(undefined, 0, 0)) as PropKey[]) {
+    if (key === 'folded' || PINS.has(key) || deepEqual(behind[key], stood[key])) continue
+    if (stood[key] !== undefined && !LISTS.includes(key)) Object.assign(own, { [key]: stood[key] })
+  }
+  for (const key of ['fills', 'shadows'] as const) {
+    const gone = Object.entries(behind[key] ?? {}).filter(([id]) => stood[key]?.[id] === undefined)
+    if (gone.length > 0)
+      Object.assign(own, {
+        [key]: Object.fromEntries(gone.map(([id, item]) => [id, { ...item, hidden: true }])),
+      })
+  }
+  return own
 }

@@ -70,18 +70,11 @@ export type PinPlace = { x?: number; y?: number; width?: number; height?: number
  */
 export function pinsAt(layout: PageLayout, id: string, to: PinPlace): PropChanges {
   const box = layout.boxes.get(id)
-  const parent = box?.parent
-  const around = parent && layout.rect(parent.id)
-  if (!box || !parent || !around) return {}
-  const across = around.width - parent.borL - parent.borR
-  const down = around.height - parent.borT - parent.borB
+  const room = box && layout.roomOf(box)
+  if (!box || !room) return {}
   return {
-    ...(to.x === undefined
-      ? {}
-      : pinsAlong(ACROSS, box, to.x - around.x - parent.borL, to.width ?? box.width, across)),
-    ...(to.y === undefined
-      ? {}
-      : pinsAlong(DOWN, box, to.y - around.y - parent.borT, to.height ?? box.height, down)),
+    ...(to.x === undefined ? {} : pinsAlong(ACROSS, box, to.x - room.x, to.width ?? box.width, room.width)),
+    ...(to.y === undefined ? {} : pinsAlong(DOWN, box, to.y - room.y, to.height ?? box.height, room.height)),
   }
 }
 
@@ -110,14 +103,13 @@ const AXIS_OF: Record<PinName, Axis> = {
 export function togglePin(layout: PageLayout, id: string, name: PinName): PropChanges {
   const box = layout.boxes.get(id)
   const rect = layout.rect(id)
-  const parent = box?.parent
-  const around = parent && layout.rect(parent.id)
-  if (!box?.pins || !parent || !rect || !around) return {}
+  const around = box && layout.roomOf(box)
+  if (!box?.pins || !rect || !around) return {}
   const axis = AXIS_OF[name]
   const across = axis === ACROSS
   const side = across ? 'width' : 'height'
-  const room = across ? around.width - parent.borL - parent.borR : around.height - parent.borT - parent.borB
-  const start = across ? rect.x - around.x - parent.borL : rect.y - around.y - parent.borT
+  const room = around[side]
+  const start = across ? rect.x - around.x : rect.y - around.y
   const { pins } = box
   const pinned = (key: keyof Pins) => !Number.isNaN(pins[key])
   const at = {

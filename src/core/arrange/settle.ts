@@ -288,7 +288,8 @@ function whatMoves(
 ): { id: string; by: number }[] {
   const copy = Document.fromFile(structuredClone(doc.toFile()))
   for (const edit of edits) applyEdit(copy, edit)
-  const after = new PageLayout(copy, layout.page, layout.view.id, layout.used.width, paragraphs)
+  const { page, view, used, theme, opened } = layout
+  const after = new PageLayout(copy, page, view.id, used.width, paragraphs, undefined, theme, opened)
   return items.flatMap(({ id, rect }) => {
     const now = after.rect(id)
     const by = now ? difference(now, rect) : Number.POSITIVE_INFINITY

@@ -55,8 +55,8 @@ test.each(['row', 'column', 'lattice', 'free'] as const)('in a %s', (flow) => {
     (ids) => liftEdits(doc, [layout], ids[0]!),
     (ids) => gauge(layout, ids[0]!, ids[1]),
     (ids) => snapLines(layout, ids, new Set(SNAP_KINDS)),
-    (ids) => behindButtonEdits(doc, layout, doc.node(ids[0]!), makeId).edits,
-    (ids) => inFrontEdits(doc, layout.page, doc.node(ids[0]!), 'mobile'),
+    (ids) => behindButtonEdits(doc, layout, doc.node(ids[0]!), undefined, makeId).edits,
+    (ids) => inFrontEdits(doc, layout, doc.node(ids[0]!), 'mobile'),
   )
   for (const ids of SELECTIONS)
     for (const [i, run] of runs.entries()) expect(() => run(ids), `${run} of ${ids} (${i})`).not.toThrow()

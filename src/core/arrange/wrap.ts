@@ -30,7 +30,13 @@ function siblings(doc: Document, ids: readonly string[]): { parent: string; node
   }
 }
 
-export type Seen = { page: string; theme?: string | undefined; paragraphs: ParagraphCache }
+export type Seen = {
+  page: string
+  theme?: string | undefined
+  /** What lies open though it is behind a button. */
+  opened?: string | undefined
+  paragraphs: ParagraphCache
+}
 
 /** A way in which the new box could hold its blocks. */
 type Way = Pick<Props, 'flow' | 'width' | 'minWidth' | 'wrap' | 'rowGap' | 'columnGap' | 'align' | 'justify'>
@@ -99,8 +105,8 @@ class Rehearsal {
   readonly layout: PageLayout
   private readonly before: ReadonlyMap<string, Rect>
 
-  constructor(doc: Document, { page, theme, paragraphs }: Seen, view: View) {
-    const { doc: copy, layout } = pageThen(doc, [], { page, view: view.id, theme }, paragraphs)
+  constructor(doc: Document, { page, theme, opened, paragraphs }: Seen, view: View) {
+    const { doc: copy, layout } = pageThen(doc, [], { page, view: view.id, theme, opened }, paragraphs)
     this.copy = copy
     this.layout = layout
     this.before = new Map([...layout.visible()].map(({ id }) => [id, layout.rect(id)!]))

@@ -337,6 +337,17 @@ export class PageLayout {
     return { x, y, width: box.width, height: box.height }
   }
 
+  /** What a lifted block is pinned to: the padding box round it, or the window for what is open over that; px on the sheet. */
+  roomOf(box: LayoutBox): Rect | undefined {
+    if (box === this.panel) return { x: 0, y: 0, width: this.width, height: this.view.fold }
+    const { parent } = box
+    const around = parent && this.rect(parent.id)
+    if (!around) return undefined
+    const { borL, borT, borR, borB } = parent
+    const width = around.width - borL - borR
+    return { x: around.x + borL, y: around.y + borT, width, height: around.height - borT - borB }
+  }
+
   /** As `rect`, but of a block that is turned, or lies in one, the upright bounds of what is seen. */
   seen(id: string): Rect | undefined {
     const rect = this.rect(id)

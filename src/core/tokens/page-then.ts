@@ -9,12 +9,13 @@ import type { ParagraphCache } from '../text/paragraph-cache'
 export function pageThen(
   doc: Document,
   edits: readonly Edit[],
-  at: { page: string; view: string; theme: string | undefined },
+  at: { page: string; view: string; theme: string | undefined; opened?: string | undefined },
   paragraphs: ParagraphCache,
 ): { doc: Document; layout: PageLayout } {
   const shown = new Set([at.page, ...doc.templatesOf(at.page).map(({ id }) => id)])
   const copy = Document.fromFile(structuredClone(doc.toFile(shown)))
   applyAll(copy, [...edits])
-  const { width } = copy.view(at.view)
-  return { doc: copy, layout: new PageLayout(copy, at.page, at.view, width, paragraphs, undefined, at.theme) }
+  const { page, view, theme, opened } = at
+  const { width } = copy.view(view)
+  return { doc: copy, layout: new PageLayout(copy, page, view, width, paragraphs, undefined, theme, opened) }
 }

@@ -271,22 +271,20 @@ export class Editor extends Sheets {
     return this.commit(liftEdits(this.doc, layouts, node.id, this.scopedView), `Lift ${node.name}`, gesture)
   }
 
-  /** Puts a box behind a button: on the active view and those narrower, on the widest on all. */
-  putBehindButton(node: Node): boolean {
-    const { layout, doc } = this
-    if (!layout) return false
-    const { edits } = behindButtonEdits(doc, layout, node, makeId)
-    const where = layout.viewId === doc.views[0]!.id ? '' : ` on ${this.view.name}`
-    const words = `${this.called(node)} behind a button${where}`
+  /** Puts a box behind a button, or takes it out, where the scope says. */
+  standBehindButton(node: Node, behind: boolean): boolean {
+    const { doc, scopedView: scope, page } = this
+    const view = doc.view(scope ?? doc.views[0]!.id)
+    if (!page) return false
+    const layout = this.layouts.own(page.id, view)
+    const edits = behind
+      ? behindButtonEdits(doc, layout, node, scope, makeId).edits
+      : inFrontEdits(doc, layout, node, scope)
+    const where = scope === undefined ? '' : ` on ${view.name}`
+    const words = `${this.called(node)} ${behind ? 'behind a button' : 'in front'}${where}`
     if (!this.commit(edits, words)) return false
-    this.announce(`${words}. It is open while it is selected.`)
+    this.announce(behind ? `${words}. It is open while it is selected.` : words)
     return true
-  }
-
-  /** And back, to where it stands on the view above. */
-  outFromButton(node: Node): boolean {
-    const edits = inFrontEdits(this.doc, this.pageId, node, this.view.id)
-    return this.commit(edits, `${this.called(node)} behind no button on ${this.view.name}`)
   }
 
   /** Changes what the page shows of a block of its template, for every view or from the active one on. */

@@ -45,7 +45,12 @@ function climb(editor: Editor) {
 }
 
 const wrap = (flow: WrapFlow) => (editor: Editor) => {
-  const seen = { page: editor.pageId, theme: editor.layout?.theme, paragraphs }
+  const seen = {
+    page: editor.pageId,
+    theme: editor.layout?.theme,
+    opened: editor.layout?.opened,
+    paragraphs,
+  }
   const made = wrapEdits(editor.doc, seen, editor.selection, flow, makeId)
   if (typeof made === 'string') return editor.session.showNotice(made)
   if (editor.commit(made.edits, `Wrap in a ${flow}`)) editor.select(made.box)
@@ -159,8 +164,7 @@ export const BLOCKS: Command[] = [
     when: (editor) => editor.selected?.kind === 'box',
     run: (editor) => {
       const node = editor.selected!
-      if (editor.resolved(node).folded) editor.outFromButton(node)
-      else editor.putBehindButton(node)
+      editor.standBehindButton(node, !editor.resolved(node).folded)
     },
   },
   {

@@ -22,13 +22,10 @@ export function PinsPicture({ node }: { node: Node }) {
   const [grown, setGrown] = useState(100)
   const { layout } = editor
   const box = layout?.boxes.get(node.id)
-  const parent = box?.parent
-  if (!layout || !box?.pins || !parent) return null
-  const room = {
-    width: parent.width - parent.borL - parent.borR,
-    height: parent.height - parent.borT - parent.borB,
-  }
-  const start = { x: box.x - parent.borL, y: box.y - parent.borT }
+  const room = layout && box && layout.roomOf(box)
+  const rect = layout?.rect(node.id)
+  if (!layout || !box?.pins || !room || !rect) return null
+  const start = { x: rect.x - room.x, y: rect.y - room.y }
   const share = grown / 100
   const x = pinnedIn(box, 'width', { start: start.x, room: room.width }, room.width * share)
   const y = pinnedIn(box, 'height', { start: start.y, room: room.height }, room.height * share)

@@ -38,10 +38,10 @@ const STANDINGS: Option<Standing>[] = [
 
 /** From one of the three to another. */
 function stand(editor: Editor, node: Node, to: Standing) {
-  if (editor.resolved(node).folded) editor.outFromButton(node)
+  if (editor.resolved(node).folded) editor.standBehindButton(node, false)
   else if (to === 'flow') editor.setProps({ lifted: false }, `Put ${node.name} into the flow`)
   if (to === 'lifted') editor.lift(node)
-  if (to === 'button') editor.putBehindButton(node)
+  if (to === 'button') editor.standBehindButton(node, true)
 }
 
 export function Place({ node }: { node: Node }) {
