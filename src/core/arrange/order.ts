@@ -2,10 +2,9 @@
 import { generateNKeysBetween } from 'fractional-indexing'
 import type { Document, Node } from '../document/document'
 import type { NodeTree } from '../document/schema'
-import { treeWithLinks } from '../document/tree-links'
+import { treeWithIds } from '../document/tree-links'
 import type { Edit } from '../edits/edit'
 import { mayHoldKind } from '../properties/kinds'
-import { blockLinked, linkToBlock } from '../properties/links'
 
 /** Keys between two siblings, by position: 0 is before the first. `without` are left out of the count. */
 export function ordersAt(
@@ -39,11 +38,7 @@ export function withNewIds(tree: NodeTree, makeId: () => string): NodeTree {
     ids.set(each.id, id)
     return { ...each, id, ...(each.children ? { children: each.children.map(renamed) } : {}) }
   }
-  const copy = renamed(tree)
-  return treeWithLinks(copy, (link) => {
-    const id = ids.get(blockLinked(link) ?? '')
-    return id === undefined ? link : linkToBlock(id)
-  })
+  return treeWithIds(renamed(tree), ids)
 }
 
 /** The section that a block lies in, or the block itself. */

@@ -1,5 +1,6 @@
 /** The links of blocks. */
 
+import { blockLinked, linkToBlock } from '../properties/links'
 import type { Props } from '../properties/table'
 import { withMarks } from '../words/words'
 import type { NodeTree } from './schema'
@@ -29,3 +30,10 @@ export function treeWithLinks(tree: NodeTree, change: (link: string) => string):
   if (tree.children) next.children = tree.children.map((child) => treeWithLinks(child, change))
   return next
 }
+
+/** The same blocks with links to other blocks led to the ids that those have now. @param ids now, by what they were */
+export const treeWithIds = (tree: NodeTree, ids: ReadonlyMap<string, string>): NodeTree =>
+  treeWithLinks(tree, (link) => {
+    const id = ids.get(blockLinked(link) ?? '')
+    return id === undefined ? link : linkToBlock(id)
+  })

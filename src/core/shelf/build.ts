@@ -4,11 +4,11 @@ import { generateNKeysBetween } from 'fractional-indexing'
 import { BUTTON_LOOK, menuButtonWords, panelProps } from '../arrange/panel-look'
 import type { Node } from '../document/document'
 import type { NodeTree, View } from '../document/schema'
-import { treeWithLinks } from '../document/tree-links'
+import { treeWithIds } from '../document/tree-links'
 import type { Edit } from '../edits/edit'
 import { allBorders, allCorners, oneFill } from '../properties/items'
 import type { Kind } from '../properties/kinds'
-import { blockLinked, linkToBlock } from '../properties/links'
+import { linkToBlock } from '../properties/links'
 import type { Props } from '../properties/table'
 import { type Span, said } from '../words/words'
 
@@ -175,12 +175,7 @@ const clean = (props: Props): Props =>
 /** Gives a draft ids and order keys. `order`: the root's key among its new siblings. */
 export function plant(draft: Draft, makeId: () => string, order: string): NodeTree {
   const ids = new Map<string, string>()
-  const tree = planted(draft, makeId, order, ids)
-  if (ids.size === 0) return tree
-  return treeWithLinks(tree, (link) => {
-    const id = ids.get(blockLinked(link) ?? '')
-    return id === undefined ? link : linkToBlock(id)
-  })
+  return treeWithIds(planted(draft, makeId, order, ids), ids)
 }
 
 /** @param ids those of what has a key are put here */

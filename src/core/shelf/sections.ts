@@ -20,57 +20,45 @@ const ON_PHONE: Props = {
   rowGap: 8,
 }
 
+/** A band at the top, as high on the phone as the menu's panel begins below. */
+const bar = (b: Builder, props: Props, children: Draft[]) =>
+  b.section(
+    'Header',
+    { tag: 'header', flow: 'row', align: 'center', rowGap: 24, fills: oneFill('{color.paper}'), ...props },
+    children,
+    ON_PHONE,
+  )
+
+const menu = (b: Builder, links: string[], rowGap: number) =>
+  b.menu(
+    'Menu',
+    { rowGap },
+    links.map((each) => link(b, each)),
+    oneFill('{color.paper}'),
+    PHONE_HEADER,
+  )
+
+const siteName = (b: Builder, name: string) =>
+  b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' })
+
 export function header(b: Builder, name: string, links: string[], action: string): Draft {
   const side = (title: string, justify: Props['justify'], child: Draft, narrow: Props = {}) =>
     b.row(title, { width: STRETCH, justify }, [child], narrow)
-  const ground = oneFill('{color.paper}')
-  const items = links.map((each) => link(b, each))
-  const [menu, button] = b.menu('Menu', { rowGap: 32 }, items, ground, PHONE_HEADER)
-  return b.section(
-    'Header',
-    {
-      tag: 'header',
-      flow: 'row',
-      align: 'center',
-      rowGap: 24,
-      paddingTop: 24,
-      paddingBottom: 24,
-      fills: ground,
-    },
-    [
-      side('Name', 'start', b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' })),
-      menu,
-      side('Actions', 'end', b.quiet('Action', action, { paddingTop: 10, paddingBottom: 10 }), {
-        width: SNUG,
-      }),
-      button,
-    ],
-    ON_PHONE,
-  )
+  const [nav, button] = menu(b, links, 32)
+  const acts = b.quiet('Action', action, { paddingTop: 10, paddingBottom: 10 })
+  return bar(b, { paddingTop: 24, paddingBottom: 24 }, [
+    side('Name', 'start', siteName(b, name)),
+    nav,
+    side('Actions', 'end', acts, { width: SNUG }),
+    button,
+  ])
 }
 
-export function slimHeader(b: Builder, name: string, links: string[]): Draft {
-  const ground = oneFill('{color.paper}')
-  const items = links.map((each) => link(b, each))
-  return b.section(
-    'Header',
-    {
-      tag: 'header',
-      flow: 'row',
-      align: 'center',
-      justify: 'space-between',
-      rowGap: 24,
-      paddingTop: 20,
-      paddingBottom: 20,
-      fills: ground,
-    },
-    [
-      b.text('Site name', name, { type: '{type.title}', tag: 'a', link: '/' }),
-      ...b.menu('Menu', { rowGap: 24 }, items, ground, PHONE_HEADER),
-    ],
-    ON_PHONE,
-  )
-}
+export const slimHeader = (b: Builder, name: string, links: string[]): Draft =>
+  bar(b, { justify: 'space-between', paddingTop: 20, paddingBottom: 20 }, [
+    siteName(b, name),
+    ...menu(b, links, 24),
+  ])
 
 export type HeroWords = { eyebrow: string; heading: string; text: string; action: string; second?: string }
 
