@@ -5,7 +5,7 @@ import type { Document, Node } from '../document/document'
 import { cascaded, resolve, resolved as withValues } from '../document/resolve'
 import type { Instances } from '../expand/instances'
 import { type Carrying, placeColumns } from '../lattice/carrying'
-import { type Held, heldOn, type Kept } from '../lattice/held'
+import { type Held, heldOn } from '../lattice/held'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
 import { flowOf, isLifted, isShown, panelPins, shapesHeight } from '../layout/style'
@@ -13,12 +13,13 @@ import { stackingDeclarations, stackingOf } from '../paint/stacking'
 import { num, percent, px, rem, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
 import type { Border } from '../properties/look'
-import type { PropKey, Props, Resolved } from '../properties/table'
-import type { Pin, Size } from '../properties/values'
+import type { Props, Resolved } from '../properties/table'
+import type { Size } from '../properties/values'
 import { holdsParagraphs, isOneParagraph, mostLines } from '../words/parts'
-import { isCssValue } from './escape'
 import { latticeProperties } from './lattice-properties'
-import { type Outside, type Writing, writingFor } from './written'
+import { remainder, writePanel, writePins } from './pin-declarations'
+import { Writer } from './writer'
+import { type Outside, writingFor } from './written'
 
 /** What grows with the size that a reader has set. */
 const OF_TYPE: ReadonlySet<string> = new Set(['font-size', 'line-height', 'letter-spacing', 'word-spacing'])
@@ -26,25 +27,6 @@ const inRem = (value: string) => value.replace(/(-?[\d.]+)px/g, (_, px: string) 
 
 const FLEX_SPREAD: Record<string, string> = { start: 'flex-start', end: 'flex-end' }
 const flexWord = (word: string) => FLEX_SPREAD[word] ?? word
-
-class Writer {
-  readonly out: Declarations = new Map()
-  constructor(
-    readonly raw: Props,
-    readonly resolved: Resolved,
-    readonly write: Writing,
-  ) {}
-
-  set(property: string, value: string | undefined) {
-    if (value !== undefined && isCssValue(value)) this.out.set(property, value)
-  }
-
-  /** A length prop: its token's custom property when it refers to one. */
-  length(key: PropKey): string {
-    const raw = this.raw[key] as number | string | undefined
-    return (raw === undefined ? undefined : this.write.length(raw)) ?? px(this.resolved[key] as number)
-  }
-}
 
 export type Place = {
   doc: Document
@@ -103,19 +85,6 @@ export function declarationsOf(place: Place, node: Node): Declarations {
     writer.set(name, value)
   if (resolved.folded) writePanel(writer)
   return writer.out
-}
-
-/** Open, it lies in the top layer (HTML §6.12): over the window, and scrolled in itself where that is not as high. */
-function writePanel({ resolved, raw, out }: Writer) {
-  out.set('position', 'fixed')
-  out.delete('z-index')
-  out.set('overflow', 'auto')
-  if (raw.maxHeight !== undefined) return
-  const { pinTop: top = { px: 0 } } = resolved
-  out.set(
-    'max-height',
-    'px' in top ? (top.px === 0 ? '100%' : `calc(100% - ${px(top.px)})`) : percent(100 - top.percent),
-  )
 }
 
 function writeFlow(writer: Writer, place: Place, node: Node, flow: Flow, lifted: boolean) {
@@ -192,61 +161,9 @@ function writeBox(writer: Writer, node: Node) {
   if (writer.raw.maxHeight !== undefined) writer.set('max-height', writer.length('maxHeight'))
 }
 
-const pinText = (pin: Pin) => ('px' in pin ? px(pin.px) : percent(pin.percent))
-
 function heldIn({ doc, view }: Place, node: Node, set: Props): Held | undefined {
   const views = doc.cascade(view).map(({ id }) => id)
   return heldOn(node, views, set)
-}
-
-/** An inset that leaves room for what is kept behind it. */
-const insetText = (pin: Pin, kept: Kept | undefined) =>
-  kept
-    ? `max(0px, min(${pinText(pin)}, 100% - ${'px' in kept ? px(kept.px) : percent(kept.percent)}))`
-    : pinText(pin)
-
-function writePins(writer: Writer, held: Held | undefined) {
-  const { resolved } = writer
-  const axis = (start: string, end: string, from?: Pin, to?: Pin, center?: number, fills?: boolean) => {
-    if (center !== undefined) {
-      writer.set(start, px(center))
-      writer.set(end, px(-center))
-      writer.set(start === 'left' ? 'margin-inline' : 'margin-block', 'auto')
-      return
-    }
-    const across = start === 'left'
-    if (from || !to || fills) writer.set(start, from ? insetText(from, across ? held?.left : undefined) : '0')
-    if (to || fills) writer.set(end, to ? insetText(to, across ? held?.right : undefined) : '0')
-  }
-  axis(
-    'left',
-    'right',
-    resolved.pinLeft,
-    resolved.pinRight,
-    resolved.pinCenterX,
-    resolved.width.kind === 'stretch',
-  )
-  axis(
-    'top',
-    'bottom',
-    resolved.pinTop,
-    resolved.pinBottom,
-    resolved.pinCenterY,
-    resolved.height.kind === 'stretch',
-  )
-}
-
-/** What is left between two pins; all of it for what is centred. */
-function remainder(from: Pin | undefined, to: Pin | undefined, centred: boolean): string {
-  let share = 100
-  let length = 0
-  for (const pin of centred ? [] : [from, to]) {
-    if (!pin) continue
-    if ('px' in pin) length -= pin.px
-    else share -= pin.percent
-  }
-  if (length === 0 && share >= 0) return percent(share)
-  return `calc(${percent(share)} ${length < 0 ? '-' : '+'} ${px(Math.abs(length))})`
 }
 
 const naturalWidth = (place: Place, resolved: Resolved) =>
