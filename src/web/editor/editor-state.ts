@@ -15,15 +15,15 @@ import type { Edit } from '../../core/edits/edit'
 import { isShared } from '../../core/expand/instances'
 import { formatPx } from '../../core/lattice/solve'
 import { hasProperty, mayDiffer, type PropKey, type Props, type Resolved } from '../../core/properties/table'
+import { BoardCamera } from './board-camera'
 import { ROOM_TOP } from './camera'
-import { Sheets } from './sheets'
 
 /** Where blocks are to go; `words` as they are said. */
 type Goal = Pick<Insertion, 'parent' | 'index' | 'next'> & { words?: string }
 
 const NO_PANELS = { ledger: false, spec: false, shelf: false }
 
-export class Editor extends Sheets {
+export class Editor extends BoardCamera {
   // ——— selection ———
 
   select(id: string | undefined, viewId = this.viewId, add = false) {

@@ -7,21 +7,10 @@ import type { Theme, View } from '../../core/document/schema'
 import { isPanel } from '../../core/handoff/panels'
 import { stillOther } from '../../core/lattice/shown-width'
 import type { PageLayout } from '../../core/layout/page'
-import { bounds } from '../../core/layout/rect'
 import { ensureFonts } from '../session/fonts'
 import type { ProjectSession } from '../session/project-session'
 import { BreakageSearch } from './breakage-search'
-import {
-  bringing,
-  type Camera,
-  centredAt,
-  firstSight,
-  fitRect,
-  fitSheets,
-  forWriting,
-  SHEET_GAP,
-  zoomedAt,
-} from './camera'
+import { SHEET_GAP } from './camera'
 import { PageLayouts } from './page-layouts'
 import type { SavedView } from './saved-view'
 import { EditorState } from './state'
@@ -56,10 +45,15 @@ export abstract class Sheets extends EditorState {
   private seenDocument = -1
   /** Board size in screen px, measured by the board. */
   boardSize = { width: 760, height: 680 }
-  private fitted = false
-  private sees: 'first' | 'all' = 'first'
-  /** The camera before somebody began to write, and the one that was taken for that. */
-  private written: { before: Camera; during: Camera } | undefined
+  /** Whether the sheets lie as they are to be seen; else they do once the board's size is known. */
+  protected fitted = false
+  /** Fits the sheets into the board. */
+  abstract fit(): void
+  /** What is seen of a page that is opened. */
+  protected abstract fitFirst(): void
+  /** Goes closer where words would be too small to be written, and back when they are. */
+  protected abstract followWriting(): void
+
   constructor(
     readonly session: ProjectSession,
     saved?: SavedView,
@@ -317,104 +311,6 @@ export abstract class Sheets extends EditorState {
     const from = camera.x + left * camera.zoom
     if (from > boardSize.width * 1.5 || from + width * camera.zoom < -boardSize.width / 2) return undefined
     return [-camera.y / camera.zoom, (boardSize.height - camera.y) / camera.zoom]
-  }
-
-  // ——— camera ———
-
-  measured(width: number, height: number) {
-    this.boardSize = { width, height }
-    if (this.fitted) this.changed('board')
-    else if (this.sees === 'all') this.fit()
-    else this.fitFirst()
-  }
-
-  /** Fits the sheets into the board as soon as its new size is known. */
-  protected fitWhenMeasured() {
-    this.fitted = false
-    this.sees = 'all'
-  }
-
-  /** What is seen of a page that is opened. */
-  private fitFirst() {
-    this.fitted = true
-    const places = this.sheetPlaces()
-    const active = places.find(({ view }) => view.id === this.viewId) ?? places[0]
-    if (active) {
-      const widths = places.map(({ view }) => view.width)
-      const { left, view } = active
-      const at = { left, width: view.width }
-      this.camera = firstSight(this.boardSize, widths, this.layout?.height ?? 900, at)
-    }
-    this.changed('board')
-  }
-
-  fit() {
-    this.fitted = true
-    if (this.shownViews.length > 0) {
-      const widths = this.sheetPlaces().map(({ view }) => view.width)
-      this.camera = fitSheets(this.boardSize, widths, this.layout?.height ?? 900)
-    }
-    this.changed('board')
-  }
-
-  /** Shows what is selected as large as the board allows; with nothing selected, the sheets. */
-  fitSelection() {
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rects = place ? this.selection.flatMap((id) => place.layout.rect(id) ?? []) : []
-    if (!place || rects.length === 0) return this.fit()
-    const around = bounds(rects)
-    this.camera = fitRect(this.boardSize, { ...around, x: around.x + place.left })
-    this.changed('board')
-  }
-
-  /** Moves the board until what is selected is seen; where that is not wanted, or it is, nothing moves. */
-  protected followSelection() {
-    if (!this.follows || !this.fitted) return
-    const id = this.shared ?? this.selected?.id
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rect = id === undefined ? undefined : place?.layout.rect(id)
-    if (rect && place)
-      this.camera = bringing(this.camera, this.boardSize, { ...rect, x: rect.x + place.left })
-  }
-
-  /** Goes closer where words would be too small to be written, and back when they are. */
-  protected followWriting() {
-    const { editing, written, camera } = this
-    if (editing && !written) {
-      const place = this.sheetPlaces().find(({ view, isTwin }) => view.id === editing.view && !isTwin)
-      const box = place?.layout.boxes.get(editing.id)
-      const rect = place?.layout.rect(editing.id)
-      if (!place || !box || !rect) return
-      const at = { ...rect, x: rect.x + place.left }
-      const during = forWriting(camera, this.boardSize, at, box.resolved.fontSize)
-      if (during === camera) return
-      this.camera = during
-      this.written = { before: camera, during }
-    } else if (!editing && written) {
-      // Who went elsewhere meanwhile stays there.
-      if (camera === written.during) this.camera = written.before
-      this.written = undefined
-    }
-  }
-
-  zoomTo(zoom: number, at = { x: this.boardSize.width / 2, y: this.boardSize.height / 2 }) {
-    this.camera = zoomedAt(this.camera, zoom, at)
-    this.changed('board')
-  }
-
-  /** Real size, with what is selected in the middle. */
-  zoomReal() {
-    this.zoomTo(1)
-    const place = this.sheetPlaces().find((each) => each.view.id === this.viewId)
-    const rect = this.selected && place?.layout.rect(this.selected.id)
-    if (!rect || !place) return
-    this.camera = centredAt(this.boardSize, { ...rect, x: rect.x + place.left }, 1)
-    this.changed('board')
-  }
-
-  pan(dx: number, dy: number) {
-    this.camera = { ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy }
-    this.changed('board')
   }
 
   zeroOf(view: string): { x: number; y: number } {
