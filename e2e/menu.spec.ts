@@ -89,3 +89,48 @@ test('a menu is taken out from behind its button, and put there again', async ({
   await saved(desk)
   expect((await stored(desk)).pages).toEqual(before.pages)
 })
+
+test('a menu whose button was deleted says so, and is given one; a button leads elsewhere, and back to it', async ({
+  desk,
+}) => {
+  await onSheet(desk, 'mobile', 'Menu').click()
+  await desk.keyboard.press('Delete')
+  await row(desk, 'Menu').click()
+  await expect(desk.locator('[data-unopened]')).toHaveText(/No button opens it on Mobile/)
+  await desk.getByRole('button', { name: 'Put one there' }).click()
+  await expect(desk.locator('[data-unopened]')).toHaveCount(0)
+  await row(desk, 'Menu button').click()
+  await desk.getByRole('button', { name: 'Lead elsewhere' }).click()
+  await desk.getByRole('button', { name: 'opens Menu' }).click()
+  await expect(desk.locator('[data-opens]')).toHaveText(/Opens\s*Menu\s*on Mobile/)
+})
+
+test('what lies open is pulled and pushed by keys like any pinned block, and other views stay', async ({
+  desk,
+}) => {
+  await onSheet(desk, 'mobile', 'Menu').click()
+  await desk.locator('[data-opens]').getByRole('button', { name: 'Menu' }).click()
+  await saved(desk)
+  const before = (await stored(desk)).pages[0]!.sections
+  const own = async () => findNode((await stored(desk)).pages[0]!.sections, 'Menu')!
+  const pins = async () => {
+    await saved(desk)
+    return (await own()).overrides!.mobile as { pinTop: { px: number }; pinLeft: { px: number } }
+  }
+  const top = (await pins()).pinTop.px
+  await desk.keyboard.press('Shift+F')
+  const panel = (await desk.locator('[data-selected]').last().boundingBox())!
+  await desk.mouse.move(panel.x + panel.width - 20, panel.y + panel.height - 12)
+  await desk.mouse.down()
+  await desk.mouse.move(panel.x + panel.width - 20, panel.y + panel.height + 60, { steps: 6 })
+  await desk.mouse.up()
+  await expect.poll(async () => (await pins()).pinTop.px).toBeGreaterThan(top)
+  // It is kept to both sides of the window.
+  expect((await pins()).pinLeft.px).toBe(0)
+  const pulled = (await pins()).pinTop.px
+  await desk.keyboard.press('ArrowDown')
+  await expect.poll(async () => (await pins()).pinTop.px).toBe(pulled + 1)
+  const { props, overrides } = await own()
+  expect(props).toEqual(findNode(before, 'Menu')!.props)
+  expect(Object.keys(overrides!)).toEqual(['mobile'])
+})

@@ -4,6 +4,7 @@ import type { Document, Node } from '../document/document'
 import { cascaded } from '../document/resolve'
 import type { NodeTree } from '../document/schema'
 import type { Edit, PropChanges } from '../edits/edit'
+import { isPanel } from '../handoff/panels'
 import type { PageLayout } from '../layout/page'
 import { shownItems } from '../properties/items'
 import { blockLinked, linkToBlock } from '../properties/links'
@@ -24,6 +25,10 @@ export const openersOf = (doc: Document, page: string, id: string): Node[] =>
   [...within(doc, page)].filter(
     ({ kind, props }) => kind === 'button' && blockLinked(props.link ?? '') === id,
   )
+
+/** Boxes of a page that are behind a button in some view. */
+export const panelsOn = (doc: Document, page: string): Node[] =>
+  [...within(doc, page)].filter((node) => isPanel(doc, node))
 
 /**
  * Puts a box behind a button: on a view and those narrower that say nothing else, or on all. What is said there already stays as it is.

@@ -1,8 +1,10 @@
 /** Where a block is: its turn in the parent's flow, its columns, or its pins. */
 
+import { openersOf } from '../../core/arrange/behind-button'
 import { coverOf, isOnLattice, sizeOnColumns } from '../../core/arrange/spans'
 import { seenElsewhere, shownChildren, viewOrderEdits } from '../../core/arrange/view-order'
 import type { Node } from '../../core/document/document'
+import { cascaded } from '../../core/document/resolve'
 import { formatPx } from '../../core/lattice/solve'
 import { Flow } from '../../core/layout/box'
 import type { PropKey } from '../../core/properties/table'
@@ -137,6 +139,7 @@ export function Place({ node }: { node: Node }) {
           )}
         </Line>
       )}
+      {folded && <Unopened node={node} />}
       {lifted && <PinsPicture node={node} />}
       {lifted && <Pins node={node} />}
       <Line node={node} keys={['rotate']}>
@@ -150,6 +153,28 @@ export function Place({ node }: { node: Node }) {
         />
       </Line>
     </>
+  )
+}
+
+/** Nobody can get at what no button opens. */
+function Unopened({ node }: { node: Node }) {
+  const editor = useEditor()
+  const { doc, view } = editor
+  const isSeen = openersOf(doc, editor.pageId, node.id).some(
+    (button) => !cascaded(doc, button, view.id).hidden,
+  )
+  if (isSeen) return null
+  return (
+    <div role="status" className="flex min-h-7.5 flex-wrap items-center gap-1.5" data-unopened>
+      <span className="text-(--gold-text)">No button opens it on {view.name}.</span>
+      <button
+        type="button"
+        className="line-button ml-auto text-small"
+        onClick={() => editor.standBehindButton(node, true)}
+      >
+        Put one there
+      </button>
+    </div>
   )
 }
 

@@ -1,9 +1,17 @@
 /** Where a block leads, and other lines of words that are typed. */
 
+import { panelsOn } from '../../core/arrange/behind-button'
 import type { Node } from '../../core/document/document'
 import { cascaded } from '../../core/document/resolve'
 import { panelLinked } from '../../core/handoff/panels'
-import { linkFrom, linkProblem, linkShown, linkToPage, pageLinked } from '../../core/properties/links'
+import {
+  linkFrom,
+  linkProblem,
+  linkShown,
+  linkToBlock,
+  linkToPage,
+  pageLinked,
+} from '../../core/properties/links'
 import { useEditor } from '../editor/use-editor'
 import { useTyped } from './typed'
 
@@ -52,6 +60,22 @@ export function LinkLine({ node }: { node: Node }) {
             {page.name}
           </button>
         ))}
+        {node.kind === 'button' &&
+          panelsOn(editor.doc, editor.pageId).map((panel) => (
+            <button
+              key={panel.id}
+              type="button"
+              className="chip"
+              onClick={() =>
+                editor.commit(
+                  [{ op: 'set', node: node.id, props: { link: linkToBlock(panel.id) } }],
+                  `${node.name} opens ${panel.name}`,
+                )
+              }
+            >
+              opens {editor.called(panel)}
+            </button>
+          ))}
       </div>
       <WordsLine node={node} prop="link" label="Leads to" placeholder="/page or address" />
     </>
