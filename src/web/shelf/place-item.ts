@@ -8,6 +8,7 @@ import { treeWithLinks } from '../../core/document/tree-links'
 import type { Edit } from '../../core/edits/edit'
 import { holdsBlocks } from '../../core/properties/kinds'
 import { linkFrom } from '../../core/properties/links'
+import { arriving } from '../../core/shelf/arriving'
 import type { ShelfItem } from '../../core/shelf/build'
 import { Builder, belowTitle, type Draft, plant } from '../../core/shelf/build'
 import { firstSize } from '../../core/shelf/first-size'
@@ -37,9 +38,9 @@ export function blockPlace(editor: Editor): { parent: string; index: number } | 
   return last ? { parent: last, index: doc.node(last).children.length } : undefined
 }
 
-/** The item's blocks; a link to the site's beginning leads to the page that is there. */
-const planted = (editor: Editor, draft: Draft, order: string): NodeTree =>
-  treeWithLinks(plant(draft, makeId, order), (link) => linkFrom(editor.doc.pages.values(), link))
+/** The item's blocks as the project can have them; a link to the site's beginning leads to the page that is there. */
+const planted = ({ doc }: Editor, draft: Draft, order: string): NodeTree =>
+  treeWithLinks(arriving(doc, plant(draft, makeId, order)), (link) => linkFrom(doc.pages.values(), link))
 
 /** What an item would be on this page. */
 export function draftOf(editor: Editor, item: ShelfItem): Draft {

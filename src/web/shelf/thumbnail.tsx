@@ -1,8 +1,9 @@
 /** A picture of what a shelf item will be: the item itself, laid out by the core on the project's widest view. */
 import { useEffect, useState } from 'react'
 import { Document } from '../../core/document/document'
-import { FORMAT, VERSION, type View } from '../../core/document/schema'
+import { FORMAT, type NodeTree, VERSION, type View } from '../../core/document/schema'
 import { PageLayout } from '../../core/layout/page'
+import { arriving } from '../../core/shelf/arriving'
 import type { ShelfItem } from '../../core/shelf/build'
 import { Builder, plant } from '../../core/shelf/build'
 import { library, paragraphs } from '../session/fonts'
@@ -14,7 +15,7 @@ const ICON_STAGE = { width: 86, across: 31, down: 12 }
 const cache = new Map<string, string>()
 
 async function draw(item: ShelfItem, views: View[], tokens: Record<string, unknown>): Promise<string> {
-  const key = `${item.id}:${library.version}:${JSON.stringify(views[0])}:${JSON.stringify(tokens).length}`
+  const key = `${item.id}:${library.version}:${JSON.stringify(views[0])}:${JSON.stringify(tokens)}`
   const known = cache.get(key)
   if (known) return known
   let count = 0
@@ -39,24 +40,18 @@ async function draw(item: ShelfItem, views: View[], tokens: Record<string, unkno
   // Headers and footers are low: on a narrower window they are readable here.
   const low = draft.props.tag === 'header' || draft.props.tag === 'footer'
   const width = draft.kind !== 'section' ? stage.width : low ? 820 : views[0]!.width
-  const doc = Document.fromFile({
-    format: FORMAT,
-    version: VERSION,
-    name: 'Shelf',
-    tokens,
-    views,
-    assets: [],
-    pages: [
-      {
-        id: 'stage',
-        name: item.name,
-        path: '/',
-        order: 'a0',
-        views: [],
-        sections: [plant(root, () => `s${count++}`, 'a0')],
-      },
-    ],
-  })
+  const on = (sections: NodeTree[]) =>
+    Document.fromFile({
+      format: FORMAT,
+      version: VERSION,
+      name: 'Shelf',
+      tokens,
+      views,
+      assets: [],
+      pages: [{ id: 'stage', name: item.name, path: '/', order: 'a0', views: [], sections }],
+    })
+  const tree = plant(root, () => `s${count++}`, 'a0')
+  const doc = on([arriving(on([]), tree)])
   const { pageSvg } = await import('../../core/handoff/svg/page')
   const layout = new PageLayout(doc, 'stage', views[0]!.id, width, paragraphs)
   const url = `data:image/svg+xml,${encodeURIComponent(pageSvg(doc, layout, new Map(), width * 0.56))}`
