@@ -40,9 +40,11 @@ export class Arrival {
   /** Tokens that are none here, of what was settled: their values are set instead. */
   readonly left = new Set<string>()
 
+  /** @param foreign tokens that are others here, whatever they are called */
   constructor(
     private readonly doc: Document,
     { tokens, fonts }: Carried,
+    private readonly foreign: ReadonlySet<string> = new Set(),
   ) {
     this.tokens = new Map(tokens as unknown as [string, ResolvedToken][])
     this.fonts = new Map(fonts)
@@ -55,7 +57,8 @@ export class Arrival {
     let props = carried
     for (const name of new Set(tokensIn(carried))) {
       const was = this.tokens.get(name)
-      if (!was || this.doc.tokenTable.lookup(name)?.type === was.type) continue
+      const isSame = this.doc.tokenTable.lookup(name)?.type === was?.type && !this.foreign.has(name)
+      if (!was || isSame) continue
       this.left.add(name)
       props = lookWithout(props, name, was)
     }

@@ -33,10 +33,14 @@ export function copyBlocks(doc: Document, ids: readonly string[]): string {
   })
 }
 
-/** Blocks as a project can have them: values in the place of tokens that are none there. */
-export function settleBlocks(doc: Document, { trees, carried }: Blocks): NodeTree[] {
+/** Blocks as a project can have them: values in the place of tokens that are none there, or `foreign`. */
+export function settleBlocks(
+  doc: Document,
+  { trees, carried }: Blocks,
+  foreign?: ReadonlySet<string>,
+): NodeTree[] {
   if (!carried) return trees
-  const arrival = new Arrival(doc, carried)
+  const arrival = new Arrival(doc, carried, foreign)
   const settle = (tree: NodeTree): NodeTree => ({
     ...tree,
     props: arrival.settled(tree.props),

@@ -51,3 +51,14 @@ test('a project’s own token of the same name is what it is there', () => {
   expect(own.tree).toEqual(before.tree)
   expect(own.looks).not.toEqual(before.looks)
 })
+
+test('colours come all together: words placed with their ground are read on it', () => {
+  const file = started()
+  // Light ink for a dark page, and no paper.
+  const { ink } = (file.tokens as { color: Record<string, unknown> }).color
+  const light = { ...(ink as object), $value: { colorSpace: 'srgb', components: [0.97, 0.95, 0.9] } }
+  const own = placed({ ...file, tokens: { color: { $type: 'color', ink: light } } }, 'hero')
+  const whole = placed(file, 'hero')
+  const colors = (looks: readonly { color?: unknown }[]) => looks.map(({ color }) => color)
+  expect(colors(own.looks)).toEqual(colors(whole.looks))
+})

@@ -1,4 +1,5 @@
-/** A line that is placed has the colour of the words beside it: on a dark ground they are light. */
+/** What is placed has the colour of the words beside it: on a dark ground they are light. */
+import { contrastOf } from '../color/contrast'
 import type { Document } from '../document/document'
 import { isText } from '../properties/kinds'
 import type { Draft } from './build'
@@ -24,10 +25,23 @@ function inkAt(doc: Document, parent: string, index: number): string | undefined
   return inkAt(doc, around, doc.node(around).children.indexOf(parent))
 }
 
-/** A line in plain ink in the colour that belongs where it is put; anything else as it is. */
+/** Whether words in a colour are made for a dark ground. */
+function isLight(doc: Document, color: string): boolean {
+  const token = doc.tokenTable.lookup(color)
+  const hex = token?.type === 'color' ? token.value : color
+  return contrastOf(hex, '#000000') > contrastOf(hex, '#ffffff')
+}
+
+/**
+ * A line in plain ink in the colour that belongs where it is put; words where those beside them stand on a ground that plain ink is not
+ * made for; anything else as it is.
+ */
 export function inkedFor(doc: Document, draft: Draft, parent: string, index: number): Draft {
   const { kind, props } = draft
-  if (kind !== 'shape' || props.paint !== undefined || props.stroke?.color !== PLAIN) return draft
-  const color = inkAt(doc, parent, index)
-  return color === undefined ? draft : { ...draft, props: { ...props, stroke: { ...props.stroke, color } } }
+  const isWords = kind === 'text' && props.color === PLAIN && props.fills === undefined
+  const isLine = kind === 'shape' && props.paint === undefined && props.stroke?.color === PLAIN
+  const color = isWords || isLine ? inkAt(doc, parent, index) : undefined
+  if (color === undefined) return draft
+  if (isLine) return { ...draft, props: { ...props, stroke: { ...props.stroke!, color } } }
+  return isLight(doc, color) === isLight(doc, PLAIN) ? draft : { ...draft, props: { ...props, color } }
 }

@@ -81,6 +81,16 @@ describe('a line placed among words', () => {
     expect(colorAt(blocks(), 's', 3)).toBe('#222222')
     expect(colorAt(blocks(), 's', 0)).toBe('#111111')
   })
+  test('words are light where those beside them are, and keep their own ink beside any that are dark', () => {
+    const plain = draft('text', { color: '{color.ink}' })
+    const beside = (color: string) => {
+      const { doc } = lay({ flow: 'column' }, [words('a', color)])
+      return inkedFor(doc, plain, 's', 1).props.color
+    }
+    expect(beside('#fff8ee')).toBe('#fff8ee')
+    expect(beside('{color.paper}')).toBe('{color.paper}')
+    for (const dark of ['#8a5a00', '{color.pine}', '{color.ink}']) expect(beside(dark)).toBe('{color.ink}')
+  })
   test('in a box without words, of those around the box', () =>
     expect(colorAt(blocks(), 'b', 0)).toBe('#111111'))
   test('stays plain where no words have a colour, and what is coloured or painted stays so', () => {
