@@ -1,7 +1,7 @@
 /** The board, the ledger and the keyboard. */
 
 import { starterProject } from '../src/core/shelf/starter'
-import { expect, findNode, onSheet, row, SPEAKING, saved, stored, test } from './app'
+import { choose, expect, findNode, onSheet, row, SPEAKING, saved, setValue, stored, test } from './app'
 
 test('pan, zoom, fit, real size', async ({ desk }) => {
   const sheet = desk.locator('[data-sheet=desktop]')
@@ -230,4 +230,18 @@ test('a block wholly off its sheet is selected and brought back: the board goes 
     await expect(page.locator('[data-size-tag]').first()).toContainText('120 × 60')
   }
   await expect(page.getByText('The board stopped')).toHaveCount(0)
+})
+
+test('words move with their padding, also where neither their box nor their lines change', async ({ desk }) => {
+  const text = onSheet(desk, 'desktop', 'Take home heirloom')
+  await text.click()
+  await choose(desk, /^Width/, 'exact')
+  const line = text.locator('.line').first()
+  const { width } = (await text.boundingBox())!
+  const before = (await line.boundingBox())!.x
+  await setValue(desk, /^Padding left/, '3')
+  await expect.poll(async () => (await line.boundingBox())!.x - before).toBeGreaterThan(0.5)
+  expect((await text.boundingBox())!.width).toBeCloseTo(width, 1)
+  await setValue(desk, /^Padding left/, '0')
+  await expect.poll(async () => (await line.boundingBox())!.x).toBeCloseTo(before, 1)
 })

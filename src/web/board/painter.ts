@@ -191,7 +191,8 @@ export class SheetPainter {
       drawn.y = y
     }
     const rewritten = restyled || drawn.typeset !== box.typeset || (isOther && hasInks(box.typeset))
-    if (box.typeset && (rewritten || resized)) this.text(drawn, box, layout, rewritten)
+    // Padding and borders move words, too, and change neither their box nor their look.
+    if (box.typeset && (rewritten || resized || isOther)) this.text(drawn, box, layout, rewritten)
     element.classList.toggle('written', this.written === id)
     drawn.resolved = box.resolved
     drawn.lifted = box.lifted
