@@ -232,7 +232,9 @@ test('a block wholly off its sheet is selected and brought back: the board goes 
   await expect(page.getByText('The board stopped')).toHaveCount(0)
 })
 
-test('words move with their padding, also where neither their box nor their lines change', async ({ desk }) => {
+test('words move with their padding, also where neither their box nor their lines change', async ({
+  desk,
+}) => {
   const text = onSheet(desk, 'desktop', 'Take home heirloom')
   await text.click()
   await choose(desk, /^Width/, 'exact')

@@ -19,8 +19,10 @@ export async function violationsOn(page: Page): Promise<string[]> {
   return page.evaluate(async () => {
     const { axe } = globalThis as unknown as { axe: Axe }
     // Where a sheet goes on behind a panel it is taken for what the panel's words stand on.
-    const sheets = [...document.querySelectorAll<HTMLElement>('[data-sheet]')]
-    for (const sheet of sheets) sheet.style.visibility = 'hidden'
+    const pages = [...document.querySelectorAll('[data-sheet]')].flatMap(
+      (sheet) => sheet.shadowRoot?.querySelector<HTMLElement>('.page') ?? [],
+    )
+    for (const page of pages) page.style.display = 'none'
     // A row of the ledger is named by its name; its numbers are controls of their own.
     // Lists, menus and tips float outside of the landmarks.
     // What lies on a sheet, or shows how its words read, is the user's page, not ours; what guards the ends of a panel hands the focus on at once.
@@ -28,7 +30,7 @@ export async function violationsOn(page: Page): Promise<string[]> {
       { exclude: [['[data-sheet]'], ['[data-sample]'], ['[data-base-ui-focus-guard]']] },
       { rules: { 'label-content-name-mismatch': { enabled: false }, region: { enabled: false } } },
     )
-    for (const sheet of sheets) sheet.style.visibility = ''
+    for (const page of pages) page.style.display = ''
     return violations.map((each) => `${each.id}: ${each.nodes[0]!.html}`)
   })
 }

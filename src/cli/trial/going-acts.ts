@@ -33,13 +33,13 @@ const newPage = async (tab: Tab, draw: Draw) => {
 }
 
 const otherPage = async (tab: Tab, draw: Draw) => {
-  const { pages } = await tab.stored()
   await tab.page.getByRole('button', { name: /^Page: / }).click()
-  await tab.page
-    .getByRole('dialog')
-    .locator('button[data-option]', { hasText: draw.one(pages).path })
-    .first()
-    .click()
+  const pages = tab.page.getByRole('dialog').locator('button[data-option]:not([data-option=true])')
+  await pages.first().waitFor()
+  const page = pages.nth(draw.whole(0, (await pages.count()) - 1))
+  const id = await page.getAttribute('data-option')
+  await page.click()
+  await tab.page.locator(`[data-board][data-page="${id}"]`).waitFor({ state: 'attached' })
   return true
 }
 
@@ -61,6 +61,12 @@ const DIALOGS = ['?', 'Shift+T', 'y', 'ControlOrMeta+f', 'p', 'Shift+E', 'Contro
 const openAndLeave = async (tab: Tab, draw: Draw) => {
   if (draw.chance(0.5)) await select(tab, draw)
   await tab.key(draw.one(DIALOGS))
+  // Fetched when it is asked for first.
+  await tab.page
+    .getByRole('dialog')
+    .first()
+    .waitFor({ timeout: 10_000 })
+    .catch(() => undefined)
   return true
 }
 

@@ -139,7 +139,7 @@ function PageRow({ page, depth, close }: { page: Page; depth: number; close: () 
     >
       <button
         type="button"
-        data-option
+        data-option={page.id}
         data-first={isOpen ? true : undefined}
         aria-current={isOpen ? 'page' : undefined}
         className={`flex min-w-0 flex-1 items-baseline justify-between gap-2 px-2 py-1.5 text-left ${isOpen ? 'font-bold text-primary' : ''}`}
