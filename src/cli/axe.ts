@@ -19,10 +19,12 @@ export async function violationsOn(page: Page): Promise<string[]> {
   return page.evaluate(async () => {
     const { axe } = globalThis as unknown as { axe: Axe }
     // Where a sheet goes on behind a panel it is taken for what the panel's words stand on.
-    const pages = [...document.querySelectorAll('[data-sheet]')].flatMap(
-      (sheet) => sheet.shadowRoot?.querySelector<HTMLElement>('.page') ?? [],
-    )
-    for (const page of pages) page.style.display = 'none'
+    const sheets = [...document.querySelectorAll('[data-sheet]')].flatMap((sheet) => [
+      sheet.parentElement!,
+      // It goes back to what elements are by themselves, and is seen again.
+      ...(sheet.shadowRoot?.querySelectorAll<HTMLElement>('.page') ?? []),
+    ])
+    for (const sheet of sheets) sheet.style.visibility = 'hidden'
     // A row of the ledger is named by its name; its numbers are controls of their own.
     // Lists, menus and tips float outside of the landmarks.
     // What lies on a sheet, or shows how its words read, is the user's page, not ours; what guards the ends of a panel hands the focus on at once.
@@ -30,7 +32,7 @@ export async function violationsOn(page: Page): Promise<string[]> {
       { exclude: [['[data-sheet]'], ['[data-sample]'], ['[data-base-ui-focus-guard]']] },
       { rules: { 'label-content-name-mismatch': { enabled: false }, region: { enabled: false } } },
     )
-    for (const page of pages) page.style.display = ''
+    for (const sheet of sheets) sheet.style.visibility = ''
     return violations.map((each) => `${each.id}: ${each.nodes[0]!.html}`)
   })
 }
