@@ -126,6 +126,16 @@ test('single keys act wherever no words are typed; what deletes and moves acts o
   expect((await storedBlock(desk, '/', 'Quote')).props.hidden).toBe(true)
   await desk.keyboard.press('h')
   await saved(desk)
+  // Nor does a box that was ticked.
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('Escape')
+  const half = desk.getByRole('checkbox', { name: /^Half a gutter/ })
+  await half.focus()
+  await desk.keyboard.press('Space')
+  await expect(half).toBeChecked()
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(half).not.toBeChecked()
+  await row(desk, 'Quote').click()
   // In a field they are what they are.
   await desk
     .getByRole('button', { name: /^Padding top/ })

@@ -93,6 +93,9 @@ const ZOOMS = new Set(['Mod++', 'Mod+=', 'Mod+-', 'Mod+0'])
 /** What finds its own by the letters that are typed in it. */
 const SEEKING = '[role=menu], [role=listbox], [role=combobox][aria-expanded=true], [role=dialog], [role=grid]'
 
+/** Where words or numbers are typed. */
+const TYPED = 'input:not([type=checkbox], [type=radio], [type=range]), textarea, select, [contenteditable]'
+
 /**
  * Whether a key is a command's where it was pressed: signs wherever no words are typed, what moves and deletes only at home, those of
  * the zoom only on the board.
@@ -116,7 +119,7 @@ function Desk() {
       const isTaken = event.defaultPrevented
       if (event.key === 'Escape' && !isTaken && target.closest('aside input, aside textarea'))
         return goHome(editor)
-      if (target.closest('input, textarea, select, [contenteditable]')) return
+      if (target.closest(TYPED)) return
       // All is all blocks, never the words that the app is labelled with.
       if (keysOf(event) === 'Mod+A') event.preventDefault()
       if (editor.dialog) return
