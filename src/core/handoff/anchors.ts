@@ -5,7 +5,7 @@ import { isText } from '../properties/kinds'
 import { linkFrom, linkProblem, pageLinked } from '../properties/links'
 import { looksIn, plainText } from '../words/words'
 import { htmlAddress } from './escape'
-import { pageFileName, rootOf, slug } from './names'
+import { isMade, pageFileName, rootOf, slug } from './names'
 import { isPanel } from './panels'
 
 type Target = { page: string; part: string }
@@ -112,7 +112,11 @@ export class Anchors {
     const own = this.ids.get(target.page) ?? new Map<string, string>()
     this.ids.set(target.page, own)
     if (own.has(block.id)) return
-    const base = slug(isText(block.kind) ? plainText(block.props.words) : block.name, block.kind).slice(0, 60)
+    const named = slug(isText(block.kind) ? plainText(block.props.words) : block.name, block.kind).slice(
+      0,
+      60,
+    )
+    const base = isMade(named) ? `${block.kind}-${named}` : named
     const taken = new Set(own.values())
     let id = base
     for (let n = 2; taken.has(id); n++) id = `${base}-${n}`

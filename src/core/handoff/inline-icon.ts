@@ -25,8 +25,11 @@ export const ICON_DECLARATIONS: readonly (readonly [string, string])[] = [
 /** Its drawing within 100 × 100. */
 export const iconPath = ({ data, line }: Icon) => `<path d="${data}" stroke-width="${num(line)}"/>`
 
-/** @param said what it is called to whoever cannot see it; left out: words beside it say that */
-export function iconHtml(icon: Icon, said: string | undefined): string {
+/**
+ * @param said what it is called to whoever cannot see it; left out: words beside it say that
+ * @param drawing what stands in it: its path, or where that is found
+ */
+export function iconHtml(icon: Icon, said: string | undefined, drawing = iconPath(icon)): string {
   const name = said === undefined ? 'aria-hidden="true"' : `role="img" aria-label="${htmlAttribute(said)}"`
-  return `<svg class="${ICON_CLASS}" viewBox="0 0 100 100" ${name}>${iconPath(icon)}</svg>`
+  return `<svg class="${ICON_CLASS}" viewBox="0 0 100 100" ${name}>${drawing}</svg>`
 }

@@ -41,7 +41,8 @@ const MADE = 'is-'
 /** The class of something that has no name of its own: `weight-450` → `is-weight-450`. */
 export const madeClass = (name: string) => `${MADE}${name}`
 
-const isMade = (name: string) => name.startsWith(MADE) || name === MADE.slice(0, -1)
+/** Whether a name is of those. */
+export const isMade = (name: string) => name.startsWith(MADE) || name === MADE.slice(0, -1)
 
 /** The class that texts in a type style wear: `{type.heading}` → `type-heading`. */
 export function typeClass(style: string): string {

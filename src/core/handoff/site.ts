@@ -15,11 +15,12 @@ import { filesNeeded, learnFamilies } from '../text/families'
 import { hyphenated } from '../text/hyphenation'
 import { writeTokensFile } from '../tokens/tokens-file'
 import { holdsLinks, holdsParagraphs, isOneParagraph } from '../words/parts'
-import { looksIn, type Words } from '../words/words'
+import { type Icon, looksIn, type Words } from '../words/words'
 import { Anchors } from './anchors'
 import { type Element, pageElements } from './elements'
 import { htmlAttribute, htmlText } from './escape'
-import { pageFileName, rootOf } from './names'
+import { IconSheet } from './icon-sheet'
+import { madeClass, pageFileName, rootOf } from './names'
 import { isPanel } from './panels'
 import { pictureFiles, renditionPath } from './pictures'
 import type { Renditions } from './renditions'
@@ -63,6 +64,7 @@ class PageWriter {
   /** Lines with tips so far: what marks them has an id. */
   private tipped = 0
   private readonly instances: Instances
+  private readonly icons: IconSheet
   private elements: ReadonlyMap<string, Element> = new Map()
   /** Whether what is written is of the first sections. */
   private isFirst = true
@@ -75,6 +77,16 @@ class PageWriter {
     private readonly options: SiteOptions,
   ) {
     this.instances = new Instances(doc, page.id)
+    this.icons = new IconSheet(this.said(this.instances.node(page.id)))
+  }
+
+  /** Everything that is said below a block, in every view. */
+  private *said(node: Node): Generator<Words> {
+    if (isText(node.kind)) {
+      const { words } = cascaded(this.doc, node, this.doc.views[0]!.id)
+      for (const version of versionsOf(this.doc, node)) yield version?.words ?? words ?? []
+    }
+    for (const id of node.children) yield* this.said(this.instances.node(id))
   }
 
   write(): string {
@@ -108,7 +120,7 @@ class PageWriter {
       this.block(section, open ? 3 : 2)
     })
     if (open) this.lines.push('    </main>')
-    this.lines.push('  </body>', '</html>')
+    this.lines.push(...this.icons.lines().map((line) => `    ${line}`), '  </body>', '</html>')
     return `${this.lines.join('\n')}\n`
   }
 
@@ -249,7 +261,7 @@ class PageWriter {
   /** Drawn in its box, whatever its size; the line along it is as wide everywhere. Its colours come from its class. */
   private shape(node: Node, { alt, form }: Props, pad: string) {
     if (isTipped(form)) this.tipped++
-    const { attributes, content } = formSvg(form ?? { form: 'ellipse' }, `line-${this.tipped}`)
+    const { attributes, content } = formSvg(form ?? { form: 'ellipse' }, madeClass(`line-${this.tipped}`))
     const own = attributes.map(([name, value]) => ` ${name}="${value}"`).join('')
     const said = alt ? ` role="img" aria-label="${htmlAttribute(alt)}"` : ' aria-hidden="true"'
     const { tag } = this.elements.get(node.id)!
@@ -291,6 +303,7 @@ class PageWriter {
       write: writingFor(this.doc.tokenTable),
       ownLinks: holdsLinks(node.kind, node.props.tag) && !inLink,
       href: (link: string) => this.href(link),
+      icon: (icon: Icon) => this.icons.drawing(icon),
       apart: this.isSetApart(node),
     }
     versionsOf(this.doc, node).forEach((version, i) => {

@@ -7,6 +7,7 @@ import { collapseSpaces } from '../text/spans'
 import { INDENT } from '../text/typeset'
 import { BULLET, isOneParagraph, partsOf } from '../words/parts'
 import {
+  type Icon,
   type Item,
   type List,
   type Look,
@@ -15,7 +16,8 @@ import {
   type Span,
   type Words,
 } from '../words/words'
-import { cssString, htmlText } from './escape'
+import { cssString, htmlAttribute, htmlText } from './escape'
+import { SYMBOLS_CLASS } from './icon-sheet'
 import { ICON_CLASS, ICON_DECLARATIONS, iconHtml } from './inline-icon'
 import { madeClass } from './names'
 import type { Writing } from './written'
@@ -53,7 +55,10 @@ export function rulesForWords(
   rules: Map<string, string>,
 ) {
   for (const { look, icon } of looksIn(words)) {
-    if (icon) rules.set(`.${ICON_CLASS}`, declared(ICON_DECLARATIONS))
+    if (icon) {
+      rules.set(`.${ICON_CLASS}`, declared(ICON_DECLARATIONS))
+      rules.set(`.${SYMBOLS_CLASS}`, 'display: none')
+    }
     for (const [name, declaration] of looks(look, write)) rules.set(`.${name}`, declaration)
     if (look.weight === STRONG) rules.set('strong', `font-weight: ${STRONG}`)
     if (look.script) rules.set(look.script, declared(scriptDeclarations(look.script)))
@@ -82,6 +87,8 @@ export type WordsContext = {
   ownLinks: boolean
   /** Where a link leads, as the attribute; nothing for one that leads nowhere. */
   href: (link: string) => string
+  /** What stands in an icon's SVG. */
+  icon: (icon: Icon) => string
   /** Whether a space stands before the first word. */
   apart?: boolean
 }
@@ -116,8 +123,8 @@ function itemHtml({ content: [first, ...lists] }: Item, context: WordsContext): 
   return [`<li>${own}`, ...lists.flatMap((each) => list(each, context)).map((each) => `  ${each}`), '</li>']
 }
 
-/** A stretch as it is handed off. `said`: what its icon is called, where no words say it. */
-type Shown = Span & { said?: string }
+/** A stretch as it is handed off. `said`: what its icon, or a row of them that it belongs to, is called, where no words say it. */
+type Shown = Span & { said?: string; row?: string }
 
 const isWordless = (spans: readonly Span[]) => spans.every(({ text, icon }) => icon || text.trim() === '')
 
@@ -126,8 +133,19 @@ function named(spans: readonly Span[]): Shown[] {
   const alone = isWordless(spans)
   return grouped(spans, ({ link }) => link).flatMap(({ value, spans: own }) => {
     if (!alone && (value === undefined || !isWordless(own))) return own
+    const icons = own.flatMap(({ icon }) => icon ?? [])
+    if (icons.length > 1) return own.map((span) => ({ ...span, row: rowWords(icons) }))
     return own.map((span) => (span.icon ? { ...span, said: iconWords(span.icon.name) } : span))
   })
+}
+
+/** Five stars are one picture: “5 × star”; of several kinds each is counted. */
+function rowWords(icons: readonly Icon[]): string {
+  const counts = new Map<string, number>()
+  for (const { name } of icons) counts.set(name, (counts.get(name) ?? 0) + 1)
+  return [...counts]
+    .map(([name, count]) => (count > 1 ? `${count} × ${iconWords(name).toLowerCase()}` : iconWords(name)))
+    .join(', ')
 }
 
 /** Stretches side by side that are alike in `key`, as one. */
@@ -145,7 +163,7 @@ function grouped<T>(spans: readonly Shown[], key: (span: Shown) => T): { value: 
 const attributes = (names: readonly (readonly [string, string])[]) =>
   names.length > 0 ? ` class="${names.map(([name]) => name).join(' ')}"` : ''
 
-type Wrapping = (inner: string, span: Span, context: WordsContext) => string
+type Wrapping = (inner: string, span: Shown, context: WordsContext) => string
 
 /** What no element stands for. */
 function plainLook({ link, weight = STRONG, italic, size, color, case: letters }: Span): Look {
@@ -156,12 +174,16 @@ function plainLook({ link, weight = STRONG, italic, size, color, case: letters }
 }
 
 /** From the outermost element in: what it is alike in, and the element. */
-const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
+const LEVELS: readonly { key: (span: Shown) => unknown; wrap: Wrapping }[] = [
   {
     // A link's line is in the ink and the size of the link.
     key: ({ link, size, color }) => (link === undefined ? undefined : [link, size, color]),
     wrap: (inner, { link, size, color }, { write, href }) =>
       `<a${attributes([[LINK_CLASS, ''], ...looks({ size, color }, write)])}${href(link!)}>${inner}</a>`,
+  },
+  {
+    key: ({ row }) => row,
+    wrap: (inner, { row }) => `<span role="img" aria-label="${htmlAttribute(row!)}">${inner}</span>`,
   },
   {
     key: ({ weight = 0 }) => (weight >= 600 ? weight : undefined),
@@ -188,11 +210,11 @@ const LEVELS: readonly { key: (span: Span) => unknown; wrap: Wrapping }[] = [
   { key: ({ code }) => code, wrap: (inner) => `<code>${inner}</code>` },
 ]
 
-const shownSpan = ({ text, icon, said }: Shown) =>
-  icon ? iconHtml(icon, said) : htmlText(text).replaceAll('\n', '<br>')
+const shownSpan = ({ text, icon, said }: Shown, context: WordsContext) =>
+  icon ? iconHtml(icon, said, context.icon(icon)) : htmlText(text).replaceAll('\n', '<br>')
 
 function nested(spans: readonly Shown[], level: number, context: WordsContext): string {
-  if (level === LEVELS.length) return spans.map(shownSpan).join('')
+  if (level === LEVELS.length) return spans.map((span) => shownSpan(span, context)).join('')
   const { key, wrap } = LEVELS[level]!
   return grouped(spans, key)
     .map(({ value, spans: own }) => {
