@@ -1,16 +1,20 @@
 /** The page budget: bands typed in words, their sum, their offsets. Lengths in px. */
 
 import type { Document, Node } from '../document/document'
-import type { NodeTree } from '../document/schema'
+import type { NodeTree, View } from '../document/schema'
 import type { Edit } from '../edits/edit'
 import { formatPx } from '../lattice/solve'
 import type { PageLayout } from '../layout/page'
 import { oneFill } from '../properties/items'
+import { deepEqual } from '../properties/plain-equal'
+import type { Props } from '../properties/table'
+import type { ScreenHeight, Size } from '../properties/values'
 import { readQuantity } from '../quantity/arithmetic'
 import type { SetEdit } from './align'
 import { ordersAt } from './order'
 
-export type Band = { name: string; height: number }
+/** `screen`: said as a share of the first screen, or what is left of it, and so in every window. */
+export type Band = { name: string; height: number; screen?: ScreenHeight }
 export type Budget = { bands: Band[]; total: number; offsets: number[] }
 
 /** A wrong budget: what, and where in the text. */
@@ -38,8 +42,9 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
     const count = Number(times)
     if (count < 1 || bands.length + count > MOST_BANDS) return { part, reason: `at most ${MOST_BANDS} bands` }
     const used = bands.reduce((sum, band) => sum + band.height, 0)
+    const screen = screenOf(height, used, count)
     let px: number
-    if (height.toLowerCase() === 'rest') px = Math.max(0, fold - used) / count
+    if (screen && 'less' in screen) px = Math.max(0, fold - used) / count
     else {
       const read = readQuantity(height.replaceAll('×', '*'), { whole: fold, min: 0, max: 100_000 })
       if (!read.ok) return { part, reason: read.reason }
@@ -48,7 +53,11 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
     const name = words!.trim() === '' ? 'section' : words!.trim()
     const label = name[0]!.toUpperCase() + name.slice(1)
     for (let i = 0; i < count; i++)
-      bands.push({ name: count > 1 ? `${label} ${i + 1}` : label, height: Math.round(px * 100) / 100 })
+      bands.push({
+        name: count > 1 ? `${label} ${i + 1}` : label,
+        height: Math.round(px * 100) / 100,
+        ...(screen && { screen }),
+      })
   }
   const cushion = bands.findIndex((band) => isCushion(band.name))
   if (cushion >= 0 && cushion < bands.length - 1)
@@ -63,6 +72,23 @@ export function readBudget(text: string, fold: number): Budget | BudgetProblem {
   })
   return { bands, total, offsets }
 }
+
+/** A height that is said by the first screen. @param used px above it */
+function screenOf(height: string, used: number, count: number): ScreenHeight | undefined {
+  if (height.toLowerCase() === 'rest') return restOfScreen(used, count)
+  const [, percent] = /^(\d{1,3}(?:\.\d+)?)\s*%$/.exec(height) ?? []
+  return percent === undefined ? undefined : { kind: 'svh', percent: Number(percent), grows: true }
+}
+
+const round = (value: number) => Math.round(value * 100) / 100
+
+/** What is left of the first screen, which a section may outgrow. @param used px above it @param among how many it is shared */
+export const restOfScreen = (used: number, among = 1): ScreenHeight => ({
+  kind: 'svh',
+  percent: round(100 / among),
+  less: round(used / among),
+  grows: true,
+})
 
 /** The budget that a page's sections make now, in the words that `readBudget` reads; '' for an empty page. */
 export const budgetOf = (layout: PageLayout): string =>
@@ -177,12 +203,14 @@ export function budgetEdits(
     plan.map(({ node }) => (node && stay.has(node.id) ? node : undefined)),
   )
   const edits: Edit[] = plan.flatMap(({ band, node }, i) => {
-    const height = { kind: 'exact', px: band.height } as const
-    if (!node)
-      return [{ op: 'insert', parent: layout.page, tree: sectionOf(band, makeId(), keys[i]!, i) } as const]
-    const isSame = Math.abs(layout.boxes.get(node.id)!.height - band.height) < 0.005
+    const narrower = screensBelow(doc, layout.view, plan.slice(0, i), band)
+    if (!node) {
+      const tree = sectionOf(band, makeId(), keys[i]!, i)
+      if (narrower.size > 0) tree.overrides = Object.fromEntries(narrower)
+      return [{ op: 'insert', parent: layout.page, tree } as const]
+    }
     return [
-      ...(isSame ? [] : [set(node, { height })]),
+      ...(isAlready(layout, node, band) ? [] : heightEdits(node, band, set, narrower)),
       ...(isRenamed(node, band) ? [{ op: 'meta', node: node.id, name: band.name } as const] : []),
       ...(stay.has(node.id)
         ? []
@@ -190,6 +218,41 @@ export function budgetEdits(
     ]
   })
   return [...edits, ...gone.map(({ id }): Edit => ({ op: 'remove', node: id }))]
+}
+
+/** Whether a section is as high as a band says: one that follows the window goes on doing so until another height is typed. */
+function isAlready(layout: PageLayout, { id, props }: Node, { height, screen }: Band): boolean {
+  if (screen && !deepEqual(props.height, screen)) return false
+  return Math.abs(layout.boxes.get(id)!.height - height) < 0.005
+}
+
+function heightEdits(node: Node, band: Band, set: SetEdit, narrower: ReadonlyMap<string, Props>): Edit[] {
+  const edit = set(node, { height: heightOf(band) })
+  // What is said of one view alone is said of no other.
+  if (edit.op !== 'set' || edit.view !== undefined) return [edit]
+  return [edit, ...[...narrower].map(([view, props]): Edit => ({ op: 'set', node: node.id, view, props }))]
+}
+
+const heightOf = ({ height, screen }: Band): Size => screen ?? { kind: 'exact', px: height }
+
+/** On narrower views the bands above may be of other heights, and leave another rest. @returns what is other there, by view */
+function screensBelow(doc: Document, view: View, above: Plan['bands'], { screen }: Band): Map<string, Props> {
+  const out = new Map<string, Props>()
+  if (screen?.less === undefined) return out
+  const among = Math.round(100 / screen.percent)
+  for (const { id } of doc.views.slice(doc.views.indexOf(view) + 1)) {
+    const used = above.reduce((sum, { band, node }) => sum + (ownHeight(doc, node, id) ?? band.height), 0)
+    const rest = restOfScreen(used, among)
+    if (rest.less !== screen.less) out.set(id, { height: rest })
+  }
+  return out
+}
+
+/** An exact height that a section has on a narrower view of its own, px. */
+function ownHeight(doc: Document, node: Node | undefined, view: string): number | undefined {
+  const own = doc.cascade(view).flatMap(({ id }) => node?.overrides[id]?.height ?? [])
+  const last = own.at(-1)
+  return last?.kind === 'exact' && typeof last.px === 'number' ? last.px : undefined
 }
 
 /** An order key for each place where no section stays: between those that stay before and behind it. */
@@ -219,7 +282,7 @@ function sectionOf(band: Band, id: string, order: string, index: number): NodeTr
     props: {
       flow: 'lattice',
       tag: tag ?? 'section',
-      height: { kind: 'exact', px: band.height },
+      height: heightOf(band),
       ...(isCushion(band.name) ? {} : { fills: oneFill(GREYS[index % GREYS.length]!) }),
     },
   }

@@ -308,6 +308,33 @@ describe('page budget', () => {
     const read = readBudget('header 48*2; hero rest\nband 50%', 900)
     expect(read).toMatchObject({ bands: [{ height: 96 }, { height: 804 }, { height: 450 }] })
   })
+  test('what is said by the first screen follows every window, less what is above it there, and may grow', () => {
+    const { doc, layout, run, rect } = lay({}, [])
+    const bands = (words: string) => {
+      const read = readBudget(words, 900)
+      if ('reason' in read) throw new Error(read.reason)
+      return read.bands
+    }
+    run(budgetEdits(doc, layout, bands('header 96, hero rest, news 50%'), set, makeId))
+    const [header, hero, news] = doc.node(layout.page).children as [string, string, string]
+    expect([hero, news].map((id) => rect(id).height)).toEqual([804, 450])
+    expect(doc.node(hero).props.height).toEqual({ kind: 'svh', percent: 100, less: 96, grows: true })
+    run([{ op: 'set', node: hero, props: { paddingTop: 900, flow: 'column' } }])
+    expect(rect(hero).height).toBe(900)
+    // Laid out again as it is: it still follows the window.
+    run([{ op: 'set', node: hero, props: { paddingTop: null } }])
+    run(budgetEdits(doc, layout, bands(budgetOf(layout)), set, makeId))
+    expect(doc.node(hero).props.height).toMatchObject({ kind: 'svh' })
+    // A header that is lower on the phone leaves more there.
+    const [, phone] = doc.views
+    run([
+      { op: 'set', node: header, view: phone!.id, props: { height: { kind: 'exact', px: 64 } } },
+      { op: 'set', node: hero, props: { height: { kind: 'snug' } } },
+    ])
+    run(budgetEdits(doc, layout, bands('header 96, hero rest, news rest'), set, makeId))
+    expect(doc.node(hero).overrides[phone!.id]?.height).toMatchObject({ less: 64 })
+    expect(doc.node(hero).props.height).toMatchObject({ less: 96 })
+  })
   test('names may hold digits and spaces, sums too', () => {
     expect(readBudget('Hero 2 400, Band 3 48 * 2', 900)).toMatchObject({
       bands: [

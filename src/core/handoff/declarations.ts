@@ -8,13 +8,13 @@ import { type Carrying, placeColumns } from '../lattice/carrying'
 import { type Held, heldOn } from '../lattice/held'
 import { hasOwnLattice, latticeOf } from '../lattice/section-lattice'
 import { Flow } from '../layout/box'
-import { flowOf, isLifted, isShown, panelPins, shapesHeight } from '../layout/style'
+import { flowOf, growsIn, isLifted, isShown, panelPins, shapesHeight } from '../layout/style'
 import { stackingDeclarations, stackingOf } from '../paint/stacking'
 import { num, percent, px, rem, shorthand } from '../properties/css-text'
 import { type Declarations, lookDeclarations } from '../properties/declarations'
 import type { Border } from '../properties/look'
 import type { Props, Resolved } from '../properties/table'
-import type { Size } from '../properties/values'
+import type { ScreenHeight, Size } from '../properties/values'
 import { holdsParagraphs, isOneParagraph, mostLines } from '../words/parts'
 import { latticeProperties } from './lattice-properties'
 import { remainder, writePanel, writePins } from './pin-declarations'
@@ -172,8 +172,13 @@ const naturalWidth = (place: Place, resolved: Resolved) =>
 /** A width that follows a height by a ratio; undefined where the height says nothing. */
 function widthByRatio(height: Size, ratio: number): string | undefined {
   if (height.kind === 'exact') return px((height.px as number) * ratio)
-  return height.kind === 'svh' ? `${num(height.percent * ratio)}svh` : undefined
+  if (height.kind !== 'svh') return undefined
+  return height.less ? `calc(${screenText(height)} * ${num(ratio)})` : `${num(height.percent * ratio)}svh`
 }
+
+/** A share of the first screen, less what is taken off. */
+const screenText = ({ percent, less }: ScreenHeight): string =>
+  less ? `calc(${num(percent)}svh - ${px(less)})` : `${num(percent)}svh`
 
 const exactText = (writer: Writer, size: Size): string =>
   (size.kind === 'exact' ? writer.write.length(size.px) : undefined) ?? '0'
@@ -267,7 +272,9 @@ function writeHeight(writer: Writer, place: Place, node: Node, around: Flow) {
       aligned()
       break
     case 'svh':
-      writer.set('height', `${num(height.percent)}svh`)
+      if (!growsIn(node.kind, height)) writer.set('height', screenText(height))
+      else if (raw.minHeight === undefined) writer.set('min-height', screenText(height))
+      else writer.set('min-height', `max(${writer.length('minHeight')}, ${screenText(height)})`)
       if (around === Flow.Column) writer.set('flex-shrink', '0')
       aligned()
       break

@@ -10,7 +10,7 @@ import { sectionLattice } from '../lattice/section-lattice'
 import { spanWidth, type UsedLattice, usedLattice } from '../lattice/used'
 import { isText, type Kind } from '../properties/kinds'
 import { defaultsOf, type Props } from '../properties/table'
-import type { Pin, Size } from '../properties/values'
+import type { Pin, ScreenHeight, Size } from '../properties/values'
 import { cutToUnit, toUnit } from '../text/unit'
 import { mostLines } from '../words/parts'
 import { Align, COMMON, Flow, type LayoutBox, Sizing, Spread, type Uncommon } from './box'
@@ -170,7 +170,8 @@ function uncommonOf(
     set.minHeight !== undefined ||
     set.maxHeight !== undefined ||
     set.ratio !== undefined ||
-    set.rotate !== undefined
+    set.rotate !== undefined ||
+    (set.height !== undefined && growsIn(kind, set.height))
   if (!asks) return COMMON
   const defaults = defaultsOf(kind)
   const asset = kind === 'picture' && set.asset ? doc.assets.get(set.asset) : undefined
@@ -187,7 +188,7 @@ function uncommonOf(
     borL: borderIn(tokens, set.borderLeft)?.width ?? 0,
     minW: lengthOf(tokens, set.minWidth, Number.NaN),
     maxW: lengthOf(tokens, set.maxWidth, Number.NaN),
-    minH: lengthOf(tokens, set.minHeight, Number.NaN),
+    minH: leastHeight(kind, set, view, tokens),
     maxH: lengthOf(tokens, set.maxHeight, set.folded ? belowTop(set, view.fold) : Number.NaN),
     ratio,
     naturalRatio: set.ratio === undefined && asset !== undefined,
@@ -196,6 +197,14 @@ function uncommonOf(
     lattice,
     pins: lifted ? { ...pinsOf(set.folded ? panelPins(set) : set), held } : null,
   }
+}
+
+/** px; NaN: none. */
+function leastHeight(kind: Kind, { minHeight, height }: Props, view: View, tokens: Tokens): number {
+  const own = lengthOf(tokens, minHeight, Number.NaN)
+  if (height === undefined || !growsIn(kind, height)) return own
+  const screen = screenHeight(height, view)
+  return own > screen ? own : screen
 }
 
 function applyWidth(
@@ -256,6 +265,14 @@ function applyWidth(
 export const shapesHeight = (kind: Kind, ratio: number | undefined, width: Size, height: Size): boolean =>
   ratio !== undefined && !isText(kind) && height.kind === 'snug' && width.kind !== 'snug'
 
+/** Whether a height is the least that it may be: no other kind of block than a section grows. */
+export const growsIn = (kind: Kind, height: Size): height is ScreenHeight =>
+  kind === 'section' && height.kind === 'svh' && height.grows === true
+
+/** px */
+const screenHeight = ({ percent, less = 0 }: ScreenHeight, view: View) =>
+  toUnit(Math.max(0, (view.fold * percent) / 100 - less))
+
 function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
   switch (height.kind) {
     case 'exact':
@@ -263,8 +280,8 @@ function applyHeight(box: LayoutBox, height: Size, view: View, tokens: Tokens) {
       box.heightValue = lengthOf(tokens, height.px, 0)
       break
     case 'svh':
-      box.heightKind = Sizing.Exact
-      box.heightValue = toUnit((view.fold * height.percent) / 100)
+      box.heightKind = growsIn(box.node.kind, height) ? Sizing.Snug : Sizing.Exact
+      box.heightValue = growsIn(box.node.kind, height) ? 0 : screenHeight(height, view)
       break
     case 'percent':
       box.heightKind = Sizing.Percent

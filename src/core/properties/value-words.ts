@@ -3,7 +3,7 @@ import { familyNamed } from '../text/families'
 import { plainText, type Words } from '../words/words'
 import { num } from './css-text'
 import { PROPERTIES, type PropKey, type Props } from './table'
-import type { Pin, Size } from './values'
+import type { Pin, ScreenHeight, Size } from './values'
 
 const px = (value: number | string) => (typeof value === 'number' ? `${num(value)} px` : tokenWords(value))
 
@@ -20,7 +20,7 @@ function sizeWords(size: Size): string {
     case 'percent':
       return `${num(size.percent)} %`
     case 'svh':
-      return `${num(size.percent)} % of the first screen`
+      return screenWords(size)
     case 'columns': {
       const { span, from } = size
       if (from === undefined) return span === 1 ? '1 column' : `${span} columns`
@@ -30,6 +30,9 @@ function sizeWords(size: Size): string {
       return size.kind
   }
 }
+
+const screenWords = ({ percent, less, grows }: ScreenHeight) =>
+  `${grows ? 'at least ' : ''}${num(percent)} % of the first screen${less ? ` less ${px(less)}` : ''}`
 
 const pinWords = (pin: Pin) => ('px' in pin ? px(pin.px) : `${num(pin.percent)} %`)
 

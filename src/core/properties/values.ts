@@ -63,7 +63,14 @@ export const SizeSchema = v.variant('kind', [
     /** First column, counted from 1; left out: placed automatically. */
     from: v.optional(v.pipe(finite, v.integer(), v.minValue(1), v.maxValue(48))),
   }),
-  v.strictObject({ kind: v.literal('svh'), percent: v.pipe(finite, v.minValue(0), v.maxValue(1000)) }),
+  v.strictObject({
+    kind: v.literal('svh'),
+    percent: v.pipe(finite, v.minValue(0), v.maxValue(1000)),
+    /** px that are taken off, such as those of a header above it. */
+    less: v.optional(positivePx),
+    /** Of a section: at least as high, and higher where its content is. */
+    grows: v.optional(v.literal(true)),
+  }),
 ])
 
 /** Where a lifted block's edge stays: px or a share of the parent's padding box. */
@@ -88,6 +95,8 @@ export const SectionLatticeSchema = v.strictObject({
 })
 
 export type Size = v.InferOutput<typeof SizeSchema>
+/** A share of the first screen. */
+export type ScreenHeight = Extract<Size, { kind: 'svh' }>
 export type Pin = v.InferOutput<typeof PinSchema>
 export type LineHeight = v.InferOutput<typeof LineHeightSchema>
 export type SectionLattice = v.InferOutput<typeof SectionLatticeSchema>

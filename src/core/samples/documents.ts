@@ -265,7 +265,18 @@ function section(features: ReadonlySet<Feature>, pictures: readonly string[]): f
   const height: fc.Arbitrary<Size> = fc.oneof(
     { weight: 4, arbitrary: fc.constant<Size>({ kind: 'snug' }) },
     { weight: 1, arbitrary: length(700).map((px): Size => ({ kind: 'exact', px })) },
-    { weight: 1, arbitrary: fc.constantFrom(50, 100).map((percent): Size => ({ kind: 'svh', percent })) },
+    {
+      weight: 2,
+      arbitrary: fc.record(
+        {
+          kind: fc.constant('svh' as const),
+          percent: fc.constantFrom(50, 100),
+          less: fc.constantFrom(64, 96.5),
+          grows: fc.constant(true as const),
+        },
+        { requiredKeys: ['kind', 'percent'] },
+      ),
+    },
   )
   return fc
     .tuple(

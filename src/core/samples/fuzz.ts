@@ -21,6 +21,7 @@ const size: fc.Arbitrary<Size> = fc.oneof(
     { kind: 'snug' },
     { kind: 'columns', span: 48, from: 48 },
     { kind: 'svh', percent: 1000 },
+    { kind: 'svh', percent: 100, less: 2000, grows: true },
   ),
 )
 

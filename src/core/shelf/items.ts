@@ -67,7 +67,7 @@ export const SHELF: ShelfItem[] = [
         align: 'center',
         justify: 'center',
         rowGap: 24,
-        height: { kind: 'svh', percent: 70 },
+        height: { kind: 'svh', percent: 70, grows: true },
         fills: oneFill('{color.night}'),
         minHeight: 420,
       },

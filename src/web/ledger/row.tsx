@@ -17,8 +17,10 @@ import {
   Type,
 } from 'lucide-react'
 import { memo, useCallback } from 'react'
+import { restOfScreen } from '../../core/arrange/budget'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
+import type { Size } from '../../core/properties/values'
 import type { Editor } from '../editor/editor-state'
 import { useShown, useStillEditor } from '../editor/use-editor'
 import { NumberChip } from '../parts/number-chip'
@@ -258,6 +260,7 @@ function saidOf({ node, name, hidden, height, from, words, view }: RowShown): st
 /** A section's height, to be changed here unless it is the template's, and where it begins. */
 function SectionFigures({ shown: { node, height, from, why } }: { shown: RowShown }) {
   const editor = useStillEditor()
+  const setHeight = (to: Size) => editor.setProps({ height: to }, `Height of ${node.name}`, undefined, [node])
   return (
     <>
       <span className="flex w-11.5 flex-none justify-end font-semibold">
@@ -276,18 +279,15 @@ function SectionFigures({ shown: { node, height, from, why } }: { shown: RowShow
               label={`Height of ${node.name}`}
               value={height}
               className="rounded-field px-1 font-semibold tabular-nums hover:bg-base-300/60"
-              // “rest”: what is left of the first screen.
+              // What is left of the first screen, whatever the window.
+              names={new Map([['rest', () => setHeight(restOfScreen(from ?? 0))]])}
               context={{
                 min: 0,
                 max: 100_000,
                 whole: editor.view.fold,
                 rest: Math.max(0, editor.view.fold - (from ?? 0)),
               }}
-              onChange={(px) =>
-                editor.setProps({ height: { kind: 'exact', px } }, `Height of ${node.name}`, undefined, [
-                  node,
-                ])
-              }
+              onChange={(px) => setHeight({ kind: 'exact', px })}
             />
           )}
         </span>

@@ -4,7 +4,7 @@ import { isOnLattice } from '../../core/arrange/spans'
 import type { Node } from '../../core/document/document'
 import { formatPx } from '../../core/lattice/solve'
 import { spanWidth } from '../../core/lattice/used'
-import type { Size } from '../../core/properties/values'
+import type { ScreenHeight, Size } from '../../core/properties/values'
 import { useEditor } from '../editor/use-editor'
 import { Choice, type Option } from '../parts/choice'
 import { NumberChip } from '../parts/number-chip'
@@ -27,6 +27,53 @@ const HINTS: Record<Kind, string> = {
   percent: 'of the parent',
   columns: 'of the lattice',
   svh: 'a share',
+}
+
+/** A share of the first screen, what is taken off it, and whether the content may need more. */
+function ScreenChips({
+  size,
+  label,
+  isSection,
+  commit,
+}: {
+  size: ScreenHeight
+  label: string
+  isSection: boolean
+  commit: (size: Size) => void
+}) {
+  const { less, grows, ...plain } = size
+  return (
+    <>
+      {isSection && (
+        <Choice
+          label={`${label} of the first screen`}
+          options={[
+            { value: 'least', label: 'at least', hint: 'more where the content needs it' },
+            { value: 'exact', label: 'exactly', hint: 'what is too much sticks out' },
+          ]}
+          value={grows ? 'least' : 'exact'}
+          onChoose={(to) =>
+            commit({ ...plain, ...(less && { less }), ...(to === 'least' && { grows: true as const }) })
+          }
+        />
+      )}
+      <NumberChip
+        label={`${label} as a share of the first screen`}
+        value={size.percent}
+        unit=" %"
+        context={{ min: 0, max: 1000 }}
+        onChange={(percent) => commit({ ...size, percent })}
+      />
+      <span>less</span>
+      <NumberChip
+        label={`${label} taken off the first screen`}
+        value={less ?? 0}
+        unit=" px"
+        context={{ min: 0, max: 10_000 }}
+        onChange={(off) => commit({ ...plain, ...(off > 0 && { less: off }), ...(grows && { grows }) })}
+      />
+    </>
+  )
 }
 
 export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height' }) {
@@ -73,7 +120,11 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
     else if (kind === 'stretch') commit({ kind, weight: 1 })
     else if (kind === 'percent') commit({ kind, percent: shareNow() })
     else if (kind === 'svh')
-      commit({ kind, percent: Math.max(1, Math.round((now / editor.view.fold) * 100)) })
+      commit({
+        kind,
+        percent: Math.max(1, Math.round((now / editor.view.fold) * 100)),
+        ...(node.kind === 'section' && { grows: true }),
+      })
     else {
       const used = layout!.usedFor(node.id)
       const span = Math.min(
@@ -119,13 +170,7 @@ export function SizeChips({ node, side }: { node: Node; side: 'width' | 'height'
         />
       )}
       {size.kind === 'svh' && (
-        <NumberChip
-          label={`${label} as a share of the first screen`}
-          value={size.percent}
-          unit=" %"
-          context={{ min: 0, max: 1000 }}
-          onChange={(percent) => commit({ kind: 'svh', percent })}
-        />
+        <ScreenChips size={size} label={label} isSection={node.kind === 'section'} commit={commit} />
       )}
       {size.kind === 'stretch' && size.weight !== 1 && (
         <NumberChip
