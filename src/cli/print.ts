@@ -15,6 +15,7 @@ import { MOST_DRAWN, pictureOf } from './capture'
 import { CHROMIUM } from './chromium'
 import { handOff } from './hand-off'
 import { fillsAsPictures } from './paper-fills'
+import { onOwnPaper, POINTS } from './paper-size'
 
 /** A page at one view. `scale`: device pixels for one CSS px. */
 export type Printed = { doc: Document; blobs: Blobs; layout: PageLayout }
@@ -65,12 +66,8 @@ export const sizeOf = ({ root }: PageLayout) => ({
   height: Math.max(1, Math.ceil(root.height)),
 })
 
-/** Of a CSS px. */
-const POINTS = 0.75
-
 /** How many times as large a page is printed: paper is whole points wide, and a page is laid out as wide as its paper. */
-export const paperScale = (width: number) =>
-  [1, 2].find((each) => Number.isInteger(width * POINTS * each)) ?? 1
+const paperScale = (width: number) => [1, 2].find((each) => Number.isInteger(width * POINTS * each)) ?? 1
 
 class BrowserPrinter implements Printer {
   constructor(private readonly viewer: SiteViewer) {}
@@ -99,7 +96,7 @@ class BrowserPrinter implements Printer {
     await this.viewer.page.emulateMedia({ media: 'screen' })
     const scale = paperScale(width)
     const inches = (size: number) => `${Math.ceil(size * POINTS * scale) / 72}in`
-    return this.viewer.page.pdf({
+    const pdf = await this.viewer.page.pdf({
       width: inches(width),
       height: inches(height),
       scale,
@@ -107,6 +104,7 @@ class BrowserPrinter implements Printer {
       pageRanges: '1',
       tagged: true,
     })
+    return onOwnPaper(pdf, { width, height }, scale)
   }
 
   close() {
@@ -124,7 +122,7 @@ export const ownPrinter: Printer = {
 function onePicture(png: Uint8Array, layout: PageLayout): Promise<Uint8Array> {
   return new Promise((resolve, reject) => {
     const { width, height } = sizeOf(layout)
-    const size: [number, number] = [width * 0.75, height * 0.75]
+    const size: [number, number] = [width * POINTS, height * POINTS]
     const out = new PDFDocument({ size, margin: 0 })
     const chunks: Buffer[] = []
     out.on('data', (chunk: Buffer) => chunks.push(chunk))

@@ -13,7 +13,7 @@ import { BoardViewer } from '../board-viewer'
 import { SiteViewer } from '../browser'
 import { pictureOf, sharpest } from '../capture'
 import { handOff } from '../hand-off'
-import { openPrinter, ownPrinter, type Printer, paperScale, sizeOf } from '../print'
+import { openPrinter, ownPrinter, type Printer, sizeOf } from '../print'
 import type { Running } from '../serve'
 
 /** One page at one view. */
@@ -71,9 +71,7 @@ export class Ways {
     if (way === 'svg') return this.asSvg(pageSvg(doc, layout, blobs), layout)
     // Where there is a browser PNG is the page itself: what is held against it is our own writer's.
     if (way === 'png') return ownPrinter.png({ doc, blobs, layout }, 1)
-    const dpi =
-      (96 * scaleOf('pdf', layout)) / (this.printer === ownPrinter ? 1 : paperScale(sizeOf(layout).width))
-    return rasterOfPdf(await this.printer.pdf({ doc, blobs, layout }), dpi)
+    return rasterOfPdf(await this.printer.pdf({ doc, blobs, layout }), 96 * scaleOf('pdf', layout))
   }
 
   private async asSvg(svg: string, layout: PageLayout): Promise<Uint8Array> {

@@ -1,6 +1,7 @@
 /** Edits that do not fit any more, since somebody else changed what they are about: kept, said, and put back another way. */
 
 import { ordersAt, withNewIds } from '../arrange/order'
+import { hashOf } from '../blobs/blobs'
 import type { Document } from '../document/document'
 import { freePath } from '../document/paths'
 import { picturesOf } from '../document/picture-uses'
@@ -79,6 +80,16 @@ export function park(
     else if (parked.words.length === MOST_WORDS) parked.words.push('… and more')
   }
   return out
+}
+
+/** What a server had confirmed and does not know any more: in the order in which it was done. */
+export function parkUnknown(edits: readonly Edit[], now: Tree, who: { by: string; at: number }): Parked {
+  const words = edits.slice(0, MOST_WORDS).map((edit) => wordsOf(edit, now))
+  if (edits.length > MOST_WORDS) words.push('… and more')
+  const reason = 'the server was set back to an earlier state, from before these changes'
+  // Whichever tab finds it out, it is set aside once.
+  const id = hashOf(new TextEncoder().encode(JSON.stringify(edits))).slice(0, 16)
+  return { id, ...who, reason, words, edits: [...edits] }
 }
 
 /** What a step that is taken back would put into the project, and has no place for any more: a block whose parent is gone, a page. */

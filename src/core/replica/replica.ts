@@ -292,6 +292,12 @@ export class Replica {
     return this.rebase((draft) => draft.fill(page, body))
   }
 
+  /** Batches of this copy's own that the server has confirmed, of those that are remembered. */
+  confirmed(): LeftBatch[] {
+    const at = this.who.now()
+    return this.recent.flatMap(({ key, by, changes }) => (by === this.who.by ? [{ key, at, changes }] : []))
+  }
+
   /** Keys of all batches that this copy knows of by themselves. */
   knownKeys(): string[] {
     return [...this.recent.map((batch) => batch.key), ...this.pending.map((batch) => batch.key)]

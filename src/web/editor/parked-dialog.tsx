@@ -18,8 +18,8 @@ export function ParkedDialog() {
       ) : (
         <>
           <p className="mb-3 soft">
-            These changes of yours came too late: somebody else had removed or changed what they are about.
-            They are kept until you put them back or dismiss them.
+            These changes could not stay where they were made. Each says why. They are kept until you put them
+            back or dismiss them.
           </p>
           <ul className="grid max-h-[52vh] gap-3 overflow-y-auto">
             {parked.list.map((each) => (
@@ -51,7 +51,21 @@ function ParkedItem({ parked }: { parked: Parked }) {
       .catch(() => session.showNotice('the server does not answer; it is still set aside'))
   const putBack = () => {
     const edits = putBackEdits(doc, parked, editor.pageId, makeId)
-    if (editor.commit(edits, block ? `Put back ${block.tree.name}` : 'Try a change again')) void dismiss()
+    if (block) {
+      if (editor.commit(edits, `Put back ${block.tree.name}`)) void dismiss()
+      return
+    }
+    const { left, reason } = session.tryAgain(
+      edits,
+      edits.length > 1 ? 'Try changes again' : 'Try a change again',
+    )
+    if (left.length === 0) void dismiss()
+    else
+      session.showNotice(
+        left.length === edits.length
+          ? `it does not fit any more (${reason}); it is still set aside`
+          : `${left.length} of ${edits.length} changes do not fit any more (${reason}); all of them are still set aside`,
+      )
   }
   const copy = () => {
     if (editor.commit(values, 'Copy values set aside')) void dismiss()

@@ -150,7 +150,7 @@ function SetAside() {
     <button
       type="button"
       className="flex-none rounded-field bg-(--gold-wash) px-2 py-1 text-small font-semibold text-(--gold-text)"
-      title="Changes of yours that came too late: look at them"
+      title="Changes that could not stay: look at them"
       onClick={() => editor.set({ dialog: 'parked' })}
     >
       {count} set aside

@@ -12,12 +12,15 @@ import type { LeftBatch } from '../../core/replica/replica'
 type KeptBatch = { project: string; tab: string; seq: number; batch: LeftBatch }
 type KeptParked = { project: string; id: string; parked: Parked }
 /** `at`: when it was kept, ms since 1970. */
+/** `seq`: in which order they were confirmed. */
+type KeptConfirmed = { project: string; seq: number; batch: LeftBatch }
 type KeptBlob = { hash: string; type: string; bytes: Uint8Array; at: number }
 
 interface Schema extends DBSchema {
   batches: { key: [string, string, string]; value: KeptBatch }
   parked: { key: [string, string]; value: KeptParked }
   blobs: { key: string; value: KeptBlob }
+  confirmed: { key: [string, string]; value: KeptConfirmed }
 }
 
 /** What one write makes of a tab's log: all of it or nothing. */
@@ -33,11 +36,16 @@ export type Writing = {
 /** How long a picture waits for edits that name it, ms: those set aside among them. */
 const LONGEST_KEPT = 90 * 86_400_000
 
+/** What the server has confirmed is kept for a backup's age, and so many batches of a project at most; ms. */
+const CONFIRMED_KEPT = 30 * 86_400_000
+const MOST_CONFIRMED = 1000
+
 const STRICT = { durability: 'strict' } as const
 /** Sorts behind every string. */
 const LAST = [[]]
 
 export class Keep {
+  private seq = 0
   private constructor(private readonly db: IDBPDatabase<Schema>) {}
 
   /** @throws when the browser gives no store */
@@ -46,13 +54,14 @@ export class Keep {
     const refused = new Promise<never>((_, reject) => {
       refuse = reject
     })
-    const opened = openDB<Schema>('just-lattice', 2, {
+    const opened = openDB<Schema>('just-lattice', 3, {
       upgrade(db, before) {
         if (before < 1) {
           db.createObjectStore('batches', { keyPath: ['project', 'tab', 'batch.key'] })
           db.createObjectStore('parked', { keyPath: ['project', 'id'] })
         }
-        db.createObjectStore('blobs', { keyPath: 'hash' })
+        if (before < 2) db.createObjectStore('blobs', { keyPath: 'hash' })
+        db.createObjectStore('confirmed', { keyPath: ['project', 'batch.key'] })
       },
       blocked: () => refuse(new Error('a tab with an earlier version of this program is open')),
       // A newer version of ours wants to open it: it is not kept waiting.
@@ -126,6 +135,40 @@ export class Keep {
     // Sent off at once, so that it is done even if the page is closing.
     write.commit()
     await Promise.all([...jobs, write.done])
+  }
+
+  /** Keeps what the server has confirmed: to find out one day that it has it no more. */
+  async confirm(project: string, batches: readonly LeftBatch[]) {
+    const write = this.db.transaction('confirmed', 'readwrite')
+    for (const { key, at, changes } of batches) {
+      const batch = { key, at, changes: changes.map(({ id, edit }) => ({ id, edit })) }
+      this.seq = Math.max(this.seq + 0.001, Date.now())
+      void write.store.put({ project, seq: this.seq, batch })
+    }
+    await write.done
+  }
+
+  /** What it has confirmed lately, oldest first; what is older is let go. */
+  async confirmed(project: string): Promise<LeftBatch[]> {
+    const rows = await this.db.getAll('confirmed', IDBKeyRange.bound([project], [project, LAST]))
+    const batches = rows.sort((a, b) => a.seq - b.seq).map((row) => row.batch)
+    const old = Date.now() - CONFIRMED_KEPT
+    const kept = batches.slice(-MOST_CONFIRMED).filter(({ at }) => at >= old)
+    const stays = new Set(kept.map(({ key }) => key))
+    await this.unconfirm(
+      project,
+      batches.flatMap(({ key }) => (stays.has(key) ? [] : [key])),
+    )
+    return kept
+  }
+
+  /** Forgets what was confirmed, which is set aside by the same write if it is to be kept all the same. */
+  async unconfirm(project: string, keys: readonly string[], parked?: Parked) {
+    if (keys.length === 0) return
+    const write = this.db.transaction(['confirmed', 'parked'], 'readwrite', STRICT)
+    for (const key of keys) void write.objectStore('confirmed').delete([project, key])
+    if (parked) void write.objectStore('parked').put({ project, id: parked.id, parked })
+    await write.done
   }
 
   async unpark(project: string, id: string) {

@@ -12,12 +12,12 @@ import { ApiError, type Wire } from './wire'
 const RETRY = 8000
 
 /** Batches of those left that are not in the project as of `revision`: these alone are applied. @throws ApiError */
-export async function notKnown(
+export async function notKnown<T extends Pick<LeftBatch, 'key'>>(
   wire: Wire,
   project: string,
-  left: readonly LeftBatch[],
+  left: readonly T[],
   revision: number,
-): Promise<LeftBatch[]> {
+): Promise<T[]> {
   if (left.length === 0) return []
   const known = await wire.known(
     project,

@@ -10,6 +10,7 @@ import type { Step } from '../../core/replica/history'
 import type { Parked } from '../../core/replica/parked'
 import { type LeftBatch, Replica, type TakenBack } from '../../core/replica/replica'
 import { AbsentPages } from './absent-pages'
+import { Confirmed } from './confirmed'
 import { Courier, type Sender } from './courier'
 import { Keep } from './keep'
 import { keptHistory, rememberHistory } from './kept-history'
@@ -59,6 +60,7 @@ export class ProjectSession implements Sender {
   readonly parked: ParkedEdits
   readonly pictures: Pictures
   readonly pages: AbsentPages
+  private readonly confirmed: Confirmed
   private readonly courier: Courier
   private readonly writeAhead: WriteAhead
   private readonly listeners = new Set<() => void>()
@@ -79,6 +81,7 @@ export class ProjectSession implements Sender {
       this.changed()
     })
     this.pictures = new Pictures(ports.wire, ports.keep, changed)
+    this.confirmed = new Confirmed(id, replica, ports, this.timers)
     this.courier = new Courier(id, replica, ports.wire, this.timers, this.pictures, this)
     this.pages = new AbsentPages(
       id,
@@ -115,6 +118,7 @@ export class ProjectSession implements Sender {
     globalThis.addEventListener?.('beforeunload', session.askToStay)
     globalThis.addEventListener?.('online', session.courier.tryNow)
     void session.courier.send()
+    void session.confirmed.look(session.tellSetBack)
     return session
   }
 
@@ -168,6 +172,24 @@ export class ProjectSession implements Sender {
     }
     this.done(gesture !== undefined)
     return true
+  }
+
+  /**
+   * Does again what was set aside, as far as it fits: one step of the history.
+   * @returns what does not fit, and why the first of it does not
+   */
+  tryAgain(edits: readonly Edit[], label: string): { left: Edit[]; reason?: string } {
+    const gesture = nanoid(16)
+    const left: Edit[] = []
+    let reason: string | undefined
+    for (const edit of edits) {
+      this.notice = undefined
+      if (this.commit([edit], label, gesture)) continue
+      left.push(edit)
+      reason ??= this.notice
+    }
+    this.showNotice(undefined)
+    return { left, reason }
   }
 
   get canUndo() {
@@ -294,6 +316,7 @@ export class ProjectSession implements Sender {
 
   moved(document: boolean, parked: readonly Parked[]) {
     void this.keep(parked)
+    this.confirmed.note()
     this.park(parked)
     if (!document) return
     this.changed(true)
@@ -307,6 +330,13 @@ export class ProjectSession implements Sender {
 
   arrived() {
     this.parked.upload()
+  }
+
+  private readonly tellSetBack = (parked: Parked) => {
+    this.parked.add([parked])
+    this.showNotice(
+      'the server was set back to an earlier state: changes from this browser that it had confirmed are not there any more; they are kept under “Set aside”',
+    )
   }
 
   private park(parked: readonly Parked[]) {
