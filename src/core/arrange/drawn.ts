@@ -1,13 +1,15 @@
-/** Shapes and boxes drawn on a sheet: lifted in the section that they begin in, where they were drawn. */
+/** Shapes and boxes drawn on a sheet: lifted in the card, or else the section, that they were drawn on, where they were drawn. */
 import type { Document } from '../document/document'
 import type { NodeTree } from '../document/schema'
 import type { Edit, PropChanges } from '../edits/edit'
 import type { Form } from '../forms/form'
 import { boundsOf } from '../forms/path'
 import { type Outlines, pathOfOutlines } from '../forms/points'
+import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
-import type { Kind } from '../properties/kinds'
+import { type Kind, mayHoldKind } from '../properties/kinds'
+import { blockAt } from './hit'
 import { orderAt } from './order'
 import { boxRound, hundredths, keptIn, sized } from './outline'
 
@@ -22,18 +24,50 @@ function drawn(
 ): Drawn | string {
   const section = layout.own.find((each) => y >= each.y && y < each.y + each.height)
   if (!section) return 'what is drawn lies in a section of this page: place one first'
+  const holder = cardUnder(doc, layout, kind, rect) ?? section
+  const { x: left, y: top } = layout.rect(holder.id)!
   const id = makeId()
-  const order = orderAt(doc, section.id, doc.node(section.id).children.length)
+  const order = orderAt(doc, holder.id, doc.node(holder.id).children.length)
   const own = {
     ...sized(rect),
     lifted: true,
-    pinLeft: { px: hundredths(rect.x - section.x - section.borL) },
-    pinTop: { px: hundredths(rect.y - section.y - section.borT) },
+    pinLeft: { px: hundredths(rect.x - left - holder.borL) },
+    pinTop: { px: hundredths(rect.y - top - holder.borT) },
     ...props,
   }
   const tree: NodeTree = { id, kind, name, order, props: own as NodeTree['props'] }
-  return { edits: [{ op: 'insert', parent: section.id, tree }], made: id }
+  return { edits: [{ op: 'insert', parent: holder.id, tree }], made: id }
 }
+
+/** The innermost box that is seen, and holds all of what is drawn: that goes along with it, to the phone, too. */
+function cardUnder(doc: Document, layout: PageLayout, kind: Kind, rect: Rect): LayoutBox | undefined {
+  const top = blockAt(layout, rect.x + rect.width / 2, rect.y + rect.height / 2)
+  const around: LayoutBox[] = []
+  for (let box = top === undefined ? null : layout.boxes.get(top)!; box; box = box.parent) around.push(box)
+  // What is turned has other axes than what is drawn.
+  const lastTurned = around.findLastIndex((box) => box.turn !== 0)
+  return around
+    .slice(lastTurned + 1)
+    .find(
+      (box) =>
+        box.node.kind === 'box' &&
+        doc.nodes.has(box.id) &&
+        mayHoldKind(box.node.kind, kind) &&
+        isSeen(box) &&
+        holds(layout.rect(box.id)!, rect),
+    )
+}
+
+const holds = (outer: Rect, inner: Rect) =>
+  inner.x >= outer.x &&
+  inner.y >= outer.y &&
+  inner.x + inner.width <= outer.x + outer.width &&
+  inner.y + inner.height <= outer.y + outer.height
+
+/** Whether a box shows where it is: a ground, a border, a shadow. */
+const isSeen = (box: LayoutBox): boolean =>
+  [box.resolved.fills, box.resolved.shadows].some((items) => items && Object.keys(items).length > 0) ||
+  box.borT + box.borR + box.borB + box.borL > 0
 
 /** A path by its points, px on the sheet. */
 export function drawnPath(
