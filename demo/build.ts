@@ -53,7 +53,18 @@ const LINKS: Record<string, string> = {
   'How lending works': '/borrow',
   'Browse the catalogue': '/catalogue',
   'Hollow Oak': '/',
+  'Sign in': '/borrow',
+  'Reserve a packet': '/borrow',
+  'See twelve kinds': '/catalogue',
+  'See nine kinds': '/catalogue',
+  'See four kinds': '/catalogue',
+  'See seven kinds': '/catalogue',
+  'See eight kinds': '/catalogue',
+  'Keep a place': 'mailto:workshops@hollow-oak.test',
+  'Terms and contact': 'mailto:desk@hollow-oak.test',
 }
+/** What a footer says and leads nowhere. */
+const SAID = new Set(['Open Saturdays, ten to\u00a0four', 'The old glasshouse, Plot\u00a01'])
 const NAMES: Record<string, string> = { 'Falling leaves': 'Leaves falling in green, gold and rust' }
 
 /** Links that lead somewhere in the demo, and words for who cannot see the pictures. */
@@ -61,6 +72,10 @@ function finish(draft: Draft): Draft {
   const label = plainText(draft.props.words)
   const props = { ...draft.props }
   if (label && props.link === '#' && LINKS[label]) props.link = LINKS[label]
+  if (label && SAID.has(label)) {
+    delete props.link
+    delete props.tag
+  }
   // No heading ends in a word alone.
   if (/^h[1-3]$/.test(props.tag ?? '')) props.textWrap = 'balance'
   // Cut out of its ground, it has one of the page's.
@@ -78,7 +93,7 @@ const foot = () =>
     b,
     'Hollow Oak',
     [
-      { title: 'Visit', links: ['Open Saturdays, ten to four', 'The old glasshouse, Plot 1'] },
+      { title: 'Visit', links: ['Open Saturdays, ten to\u00a0four', 'The old glasshouse, Plot\u00a01'] },
       { title: 'Library', links: ['How lending works', 'Terms and contact'] },
     ],
     'A neighbourhood library that lends vegetable and flower seeds.',

@@ -76,13 +76,13 @@ const WORKSHOPS: readonly Workshop[] = [
   {
     day: '11 April',
     title: 'Beans along a string',
-    text: 'Frames that last three summers, out of what the hedge gives.',
+    text: 'Frames that last three summers, out of what the hedge\u00a0gives.',
     place: 'Plot 14',
   },
   {
     day: '20 June',
     title: 'Keeping seed true',
-    text: 'Which plants cross, how far apart they stand, what a bag over a flower does.',
+    text: 'Which plants cross, how far apart they stand, what a bag over a flower\u00a0does.',
     place: 'Reading room',
   },
   {
@@ -138,7 +138,7 @@ export function bring(b: Builder): Draft {
     words: [
       list('bullets', [
         'Boots that may get wet',
-        'A jar or a tin for each kind that you take home',
+        'A jar or a tin for each kind that you take\u00a0home',
         'A label with the year and the place',
         'Seed of your own, if there is some left',
       ]),
@@ -175,7 +175,7 @@ const STEPS = [
     'Sow, and write it down',
     'The day, the place, what came up. The card in the packet asks for nothing else.',
   ],
-  ['3', 'Bring a tenth back', 'In autumn, dry and clean. In a bad year bring the story instead.'],
+  ['3', 'Bring a tenth back', 'In autumn, dry and clean. In a bad year bring the story\u00a0instead.'],
 ] as const
 
 /** How it goes, in three steps with large figures. */
@@ -271,7 +271,10 @@ export function join(b: Builder): Draft {
         field(b, 'Your name', 'As it should stand on the card'),
         field(b, 'Where a letter finds you', 'Street and number'),
         field(b, 'Your plot, if you have one', 'A balcony counts'),
-        b.button('Call to action', 'Ask for a card', { alignSelf: 'start' }),
+        b.button('Call to action', 'Ask for a card', {
+          alignSelf: 'start',
+          link: 'mailto:desk@hollow-oak.test',
+        }),
       ],
       { paddingTop: 20, paddingRight: 20, paddingBottom: 20, paddingLeft: 20 },
     ),
@@ -323,6 +326,7 @@ export function ask(b: Builder): Draft {
     maxWidth: 720,
   })
   const action = b.button('Call to action', 'When we are open', {
+    link: '/borrow',
     fills: oneFill('{color.paper}'),
     color: '{color.pine}',
     width: SNUG,

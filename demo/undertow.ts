@@ -126,6 +126,7 @@ const action = (label: string, props: Props = {}, narrow: Props = {}) =>
     'Button',
     label,
     {
+      link: label === 'Book a stall' ? 'mailto:stalls@undertow.test' : '#Nights',
       fills: oneFill('{color.acid}'),
       color: '{color.ground}',
       type: '{type.label}',
@@ -136,6 +137,9 @@ const action = (label: string, props: Props = {}, narrow: Props = {}) =>
     },
     narrow,
   )
+
+/** Where the menu leads: parts of the page, by their names. */
+const PARTS: Record<string, string> = { Stalls: '#Stalls', Nights: '#Nights', 'The way here': '#Late' }
 
 const head = b.section(
   'Header',
@@ -170,7 +174,7 @@ const head = b.section(
       'Menu',
       { rowGap: 32 },
       ['Stalls', 'Nights', 'The way here'].map((label) =>
-        words('Link', label, { type: '{type.label}', tag: 'a', link: '#' }),
+        words('Link', label, { type: '{type.label}', tag: 'a', link: PARTS[label] }),
       ),
       oneFill('{color.ground}'),
       72,

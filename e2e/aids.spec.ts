@@ -142,10 +142,10 @@ test('what is to be looked at in the type is marked on its sheet, said for what 
 }) => {
   const heading = onSheet(desk, 'mobile', 'Return a harvest.')
   await heading.click()
-  await expect(desk.locator('[data-type-mark]', { hasText: 'on Desktop' })).toHaveCount(0)
+  await expect(desk.locator('[data-page-mark]', { hasText: 'on Desktop' })).toHaveCount(0)
   // Larger on Mobile alone it takes more lines there.
   await setValue(desk, /^Font size/, '64')
-  const marks = desk.locator('[data-type-mark*="2 lines on Desktop"]')
+  const marks = desk.locator('[data-page-mark*="2 lines on Desktop"]')
   await expect(marks).toHaveCount(1)
   await expect(marks).toContainText(/^\d lines, 2 lines on Desktop$/)
   await row(desk, 'Hero').click()
@@ -153,5 +153,5 @@ test('what is to be looked at in the type is marked on its sheet, said for what 
   await expect(marks).toHaveText('')
   await desk.getByRole('button', { name: /^Guides on/ }).click()
   await desk.getByLabel('Marks on the type').uncheck()
-  await expect(desk.locator('[data-type-mark]')).toHaveCount(0)
+  await expect(desk.locator('[data-page-mark]')).toHaveCount(0)
 })

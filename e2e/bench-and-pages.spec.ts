@@ -147,7 +147,7 @@ test('what is said about a page and the site is handed off in its head', async (
 test('how many families a page may be set in is said for the site; texts in more are marked', async ({
   desk,
 }) => {
-  await expect(desk.locator('[data-type-mark$="families"]')).toHaveCount(0)
+  await expect(desk.locator('[data-page-mark$="families"]')).toHaveCount(0)
   await desk.getByRole('button', { name: /^Page: Home/ }).click()
   await desk.getByRole('button', { name: /^About Home/ }).click()
   const field = desk.getByRole('dialog').getByLabel('Families on a page, at most')
@@ -157,11 +157,11 @@ test('how many families a page may be set in is said for the site; texts in more
   await field.fill('1')
   await field.press('Enter')
   await desk.keyboard.press('Escape')
-  await expect(desk.locator('[data-type-mark$="one of 2 families"]').first()).toBeAttached()
+  await expect(desk.locator('[data-page-mark$="one of 2 families"]').first()).toBeAttached()
   await saved(desk)
   expect((await stored(desk)) as unknown as { about: object }).toMatchObject({ about: { families: 1 } })
   await desk.keyboard.press('ControlOrMeta+z')
-  await expect(desk.locator('[data-type-mark$="families"]')).toHaveCount(0)
+  await expect(desk.locator('[data-page-mark$="families"]')).toHaveCount(0)
 })
 
 test('views: named, widened, copied, and taken away with what that loses said first', async ({ desk }) => {

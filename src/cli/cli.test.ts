@@ -72,6 +72,14 @@ describe('solve', () => {
   })
 })
 
+describe('start', () => {
+  test('what belongs to several servers is refused for one alone, before anything is started', async () => {
+    const { status, err } = await lattice('start', '--neighbour-host', '127.0.0.1')
+    expect(status).toBe(2)
+    expect(err).toContain('--database')
+  })
+})
+
 describe('layout', () => {
   test('boxes and lines of a page at a width', async () => {
     const { status, out } = await lattice('layout', DEMO, '--page', 'Home', '--width', '390')

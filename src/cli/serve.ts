@@ -5,10 +5,11 @@ import { mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { Pool } from 'mysql2/promise'
 import { type Logger, pino } from 'pino'
 import { namedBlobs } from '../core/document/named-blobs'
 import { openProject } from '../core/document/open'
-import { createApp, listen } from '../server/app'
+import { createApp, listen, type RunningApp } from '../server/app'
 import { migrate } from '../server/db/migrate'
 import { addressOf, type DatabaseAddress, openPool } from '../server/db/pool'
 import { Disk, freeOn } from '../server/disk'
@@ -87,12 +88,10 @@ export async function serve(options: ServeOptions): Promise<Running> {
     const running = createApp(pool, log, { hosts: options.hosts, disk, printer: PRINTER })
     const { app, projects, end } = running
     if (options.demo) await loadDemo(projects, data, options.otherDemo === true)
+    // Before a database of its own there is no other.
+    const stopTelling = databases && (await toNeighbours(running, pool, log, options.neighbourHost))
     const { server, port } = await listen(app, options.port)
     const stopKeeping = keepHouse(pool, log)
-    // Before a database of its own there is no other.
-    const stopTelling = databases
-      ? await tellNeighbours(running, pool, log, options.neighbourHost)
-      : undefined
     const stop = async () => {
       stopKeeping()
       disk?.end()
@@ -109,6 +108,17 @@ export async function serve(options: ServeOptions): Promise<Running> {
     await pool.end().catch(() => undefined)
     await database?.stop()
     throw error
+  }
+}
+
+/** @throws Refusal where others cannot reach this server at that address */
+async function toNeighbours(running: RunningApp, pool: Pool, log: Logger, host?: string) {
+  try {
+    return await tellNeighbours(running, pool, log, host)
+  } catch (error) {
+    throw new Refusal(
+      `--neighbour-host ${host}: this machine cannot be reached there (${(error as NodeJS.ErrnoException).code ?? (error as Error).message}); say an address of its own`,
+    )
   }
 }
 
@@ -213,6 +223,10 @@ async function run(args: string[], isDemo: boolean): Promise<number> {
   const databases = values.database?.map(databaseOption)
   if (values.stateless && !databases)
     throw new Refusal('--stateless keeps nothing on this machine: say with --database where it is kept')
+  if (values['neighbour-host'] && !databases)
+    throw new Refusal(
+      '--neighbour-host is for several servers before one database: say with --database which',
+    )
   if (values.fresh) await rm(data, { recursive: true, force: true })
   await buildWeb()
   const running = await serve({

@@ -1,4 +1,5 @@
 /** Several app servers before one database, and before a cluster of three nodes of which one is killed. */
+import { createSocket } from 'node:dgram'
 import { mkdtemp, rm } from 'node:fs/promises'
 import type { Server } from 'node:http'
 import { tmpdir } from 'node:os'
@@ -6,7 +7,7 @@ import { join } from 'node:path'
 import type { RowDataPacket } from 'mysql2/promise'
 import { pino } from 'pino'
 import { afterEach, describe, expect, test } from 'vitest'
-import { createApp, listen } from './app'
+import { createApp, listen, type RunningApp } from './app'
 import { migrate } from './db/migrate'
 import { type DatabaseAddress, openPool } from './db/pool'
 import { startCluster } from './galera'
@@ -181,6 +182,34 @@ test('what is appended to one app server is told to the others, which need not l
   const tab = new Client('tab', [a], id, page)
   for (let n = 0; n < 20; n++) await tab.append(n)
   await expect.poll(() => heard.keys, { timeout: 20_000 }).toEqual(tab.acknowledged)
+})
+
+test('words without a neighbour’s secret move nobody; an address that is not this machine’s is refused', async () => {
+  const database = await startMariaDb(await folder())
+  endings.push(() => database.stop())
+  const a = await appServer([database.address], NEVER)
+  const { id, page } = await newProject(a, 'Shared')
+  const pool = openPool(database.address)
+  endings.push(() => pool.end())
+  const asked: string[] = []
+  const streams = { heard: (project: string) => void asked.push(project) }
+  const running = { projects: {}, streams } as unknown as RunningApp
+  const log = pino({ level: 'silent' })
+  endings.push(await tellNeighbours(running, pool, log))
+  const [rows] = await pool.query<RowDataPacket[]>('SELECT port, secret FROM app_servers ORDER BY seen_at')
+  const { port, secret } = rows.at(-1) as { port: number; secret: Buffer }
+  const socket = createSocket('udp4')
+  endings.push(() => void socket.close())
+  const send = (bytes: Buffer) => new Promise((resolve) => socket.send(bytes, port, '127.0.0.1', resolve))
+  await send(Buffer.concat([Buffer.alloc(16, 7), Buffer.from('forged')]))
+  await send(Buffer.from('short'))
+  await send(Buffer.concat([secret, Buffer.from('x'.repeat(200))]))
+  await send(Buffer.concat([secret, Buffer.from('told')]))
+  await expect.poll(() => asked).toContain('told')
+  expect(asked).toEqual(['told'])
+  await new Client('tab', [a], id, page).append(0)
+  await expect.poll(() => asked).toContain(id)
+  await expect(tellNeighbours(running, pool, log, '192.0.2.1')).rejects.toThrow('EADDRNOTAVAIL')
 })
 
 describe('a cluster', () => {

@@ -30,6 +30,17 @@ function overlaid(fill: Fill, under: readonly string[]): string[] {
   return [...new Set(colors.flatMap((color) => under.map((ground) => laidOver(color, ground))))]
 }
 
+const fillsWords = ({ resolved }: LayoutBox) => resolved.fillsIn === 'words'
+
+/** What words are drawn in: their ink, or the colours of what fills them. */
+function inksOf(box: LayoutBox, ink: string): { inks: string[]; isSure: boolean } {
+  const fills = fillsWords(box) ? fillsOf(box) : []
+  // Of several the topmost is seen; through it what lies below.
+  const [top] = fills
+  if (!top) return { inks: [ink], isSure: true }
+  return { inks: colorsIn(top), isSure: fills.length === 1 && top.kind !== 'picture' && top.kind !== 'noise' }
+}
+
 /** What words in a block stand on. @param known of the blocks around it, found so far */
 export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): Ground {
   const found = known.get(box)
@@ -37,7 +48,8 @@ export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): 
   const under = box.parent
     ? groundOf(box.parent, known)
     : { colors: [paperFor(box.resolved.background)], isSure: true }
-  const fills = fillsOf(box)
+  // What fills the words is not behind them.
+  const fills = fillsWords(box) ? [] : fillsOf(box)
   let { colors } = under
   // The lowest first.
   for (const fill of fills.toReversed()) colors = overlaid(fill, colors)
@@ -50,8 +62,18 @@ export function groundOf(box: LayoutBox, known = new Map<LayoutBox, Ground>()): 
   return ground
 }
 
-/** How words read on what is behind them: the worst of it. `ratio`: WCAG 2.2. */
-export type Reading = { ink: string; ground: string; ratio: number; needed: number; isSure: boolean }
+/**
+ * How words read on what is behind them: the worst of it, of a gradient in the words as well. `ratio`: WCAG 2.2; `best`: of the worst ink
+ * on the ground that it reads best on.
+ */
+export type Reading = {
+  ink: string
+  ground: string
+  ratio: number
+  best: number
+  needed: number
+  isSure: boolean
+}
 
 /** Ratios that were worked out, by ink and ground. */
 type Ratios = Map<string, number>
@@ -71,11 +93,15 @@ export function readingOf(
   const { color: ink, fontSize, fontWeight } = box.resolved
   if (!box.typeset || box.typeset.isEmpty || ink === undefined) return undefined
   const { colors, isSure } = groundOf(box, grounds)
+  const drawn = inksOf(box, ink)
   const needed = neededFor(fontSize, fontWeight as number)
   let worst: Reading | undefined
-  for (const ground of colors) {
-    const ratio = ratioOf(ink, ground, ratios)
-    if (!worst || ratio < worst.ratio) worst = { ink, ground, ratio, needed, isSure }
+  for (const each of drawn.inks) {
+    const all = colors.map((ground) => ({ ground, ratio: ratioOf(each, ground, ratios) }))
+    const best = Math.max(...all.map(({ ratio }) => ratio))
+    for (const { ground, ratio } of all)
+      if (!worst || ratio < worst.ratio)
+        worst = { ink: each, ground, ratio, best, needed, isSure: isSure && drawn.isSure }
   }
   return worst
 }

@@ -333,6 +333,20 @@ describe('pairs', () => {
     expect(heading.ratio).toBeGreaterThan(10)
     expect(heading.isSure).toBe(true)
   })
+  test('a gradient in the words is held by its worst stop against what is behind them', () => {
+    const { layout, run } = page()
+    const fill = { order: 'a0', kind: 'gradient' as const, angle: 0 }
+    const stops = [
+      { color: '#000000', at: 0 },
+      { color: '#f4f4f4', at: 100 },
+    ]
+    run([{ op: 'set', node: 't', props: { fillsIn: 'words', fills: { f: { ...fill, stops } } } }])
+    expect(readingOf(layout.boxes.get('t')!)).toMatchObject({ ink: '#f4f4f4', isSure: true })
+    run([{ op: 'set', node: 't', props: { fillsIn: null } }])
+    // Behind the words it is what they stand on, and there may be a stop that they read on.
+    const behind = readingOf(layout.boxes.get('t')!)!
+    expect(behind.best).toBeGreaterThan(behind.ratio)
+  })
   test('on a picture only pixels tell, unless a colour that lets nothing through lies between', () => {
     const { layout, run } = page()
     expect(onPictures(layout)).toEqual([])

@@ -25,6 +25,7 @@ import { Guides, Rulers } from './guides'
 import { DragMarks } from './marks'
 import { MissingMarks } from './missing-marks'
 import { BaselineLines, EmptyAreas, Fold, LatticeLines, SafeArea, SectionHeights, Selection } from './overlay'
+import { PageMarks } from './page-marks'
 import { PointsBar } from './points-bar'
 import { Pulls } from './pulls'
 import { ScalingBar } from './scaling-bar'
@@ -33,7 +34,6 @@ import { SharedSections } from './shared-sections'
 import { Sheet } from './sheet'
 import { RULER } from './sheet-place'
 import { ScalingPoints } from './tracings'
-import { TypeMarks } from './type-marks'
 import { WidthGrip } from './width-grip'
 import { WorstPlace } from './worst-place'
 
@@ -327,7 +327,7 @@ export function Board() {
         // Over every sheet's edges: what is said beside one may reach the next.
         <div key={place.id}>
           <MissingMarks {...place} />
-          {editor.showTypeMarks && <TypeMarks {...place} />}
+          {editor.showMarks && <PageMarks {...place} />}
           <WorstPlace {...place} />
           <Pulls {...place} />
           <FramingLayer {...place} />

@@ -65,7 +65,7 @@ export class EditorState {
   showAids = true
   rulers = true
   /** Words alone on last lines, headings in more lines, many families: marked on the sheets. */
-  showTypeMarks = true
+  showMarks = true
   /** Whether what is selected is brought into sight. */
   follows = true
   /** px that a nudge with Shift goes. */

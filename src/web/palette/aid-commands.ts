@@ -80,10 +80,10 @@ export const AIDS: Command[] = [
     run: (editor) => editor.set({ rulers: !editor.rulers }),
   },
   {
-    id: 'type-marks',
-    name: 'Show or hide the marks on the type',
+    id: 'page-marks',
+    name: 'Show or hide the marks on type, contrast and links',
     group: 'Board',
-    run: (editor) => editor.set({ showTypeMarks: !editor.showTypeMarks }),
+    run: (editor) => editor.set({ showMarks: !editor.showMarks }),
   },
   {
     id: 'pin-gauge',

@@ -144,8 +144,8 @@ function GuidesPanel({ guides }: { guides: Guide[] }) {
         <Check on={editor.showAids} set={(showAids) => editor.set({ showAids })}>
           Show guides and gauges
         </Check>
-        <Check on={editor.showTypeMarks} set={(showTypeMarks) => editor.set({ showTypeMarks })}>
-          Marks on the type
+        <Check on={editor.showMarks} set={(showMarks) => editor.set({ showMarks })}>
+          Marks on type, contrast and links
         </Check>
         <Check on={editor.rulers} set={(rulers) => editor.set({ rulers })}>
           Rulers

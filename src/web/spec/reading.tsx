@@ -64,7 +64,9 @@ export function Reading({ onTake }: { onTake: (hex: string) => void }) {
   const { ink, ground, ratio, needed } = seen ?? worst
   const grounds = seen?.grounds ?? groundOf(worst.box).colors
   const reads = ratio >= needed
-  const better = reads ? undefined : nearestThatReads(ink, grounds, needed)
+  // The colours of a gradient in the words are chosen in that.
+  const isFilled = worst.box.resolved.fillsIn === 'words'
+  const better = reads || isFilled ? undefined : nearestThatReads(ink, grounds, needed)
   const where = seen && seen.grounds.length > 1 ? 'where it is worst: ' : ''
   return (
     <div className="rule-t grid gap-1.5 pt-2 text-small" data-reading>
@@ -85,7 +87,8 @@ export function Reading({ onTake }: { onTake: (hex: string) => void }) {
         </button>
       )}
       {!reads && <Veil box={worst.box} ink={ink} grounds={grounds} needed={needed} />}
-      {!reads && !better && (
+      {!reads && isFilled && <p className="soft">It is the colour of the words’ fill that reads worst.</p>}
+      {!reads && !isFilled && !better && (
         <p className="soft">No lightness of this colour reads on all that is behind it.</p>
       )}
     </div>

@@ -1,7 +1,8 @@
-/** What is to be looked at in a sheet's type, in gold; in words for what is selected. */
+/** What is to be looked at on a sheet, in gold; in words for what is selected. */
 import { useEffect, useState } from 'react'
+import type { Document } from '../../core/document/document'
 import type { PageLayout } from '../../core/layout/page'
-import { MOST_FAMILIES, type TypeMark, typeMarksIn } from '../../core/proof/type-marks'
+import { MOST_FAMILIES, type PageMark, pageMarksIn } from '../../core/proof/page-marks'
 import { useBoard } from '../editor/use-editor'
 import { askIdle } from '../parts/when-idle'
 import { TAG } from './marks'
@@ -12,16 +13,22 @@ const MOST = 40
 /** ms that nothing changes before the type is looked over. */
 const REST = 250
 
-type Found = { layout: PageLayout; version: number; marks: TypeMark[] }
+type Found = { layout: PageLayout; version: number; marks: PageMark[] }
 
 /** Looked for once nothing changes and the browser has nothing else to do. */
-function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string, families: number): TypeMark[] {
+function useMarksOf(
+  layout: PageLayout,
+  leading: PageLayout,
+  name: string,
+  { pages, about }: Document,
+): PageMark[] {
+  const families = about.families ?? MOST_FAMILIES
   const [found, setFound] = useState<Found>()
   const { version } = layout
   useEffect(() => {
     let idle = 0
-    const looking = typeMarksIn(layout, { layout: leading, name }, families)
-    const marks: TypeMark[] = []
+    const looking = pageMarksIn(layout, { layout: leading, name }, pages, families)
+    const marks: PageMark[] = []
     // As much at a time as the browser has time for.
     const look = (deadline: IdleDeadline) => {
       do {
@@ -38,17 +45,17 @@ function useTypeMarks(layout: PageLayout, leading: PageLayout, name: string, fam
       clearTimeout(timer)
       cancelIdleCallback(idle)
     }
-  }, [layout, leading, name, families, version])
+  }, [layout, leading, name, pages, families, version])
   // While it changes they would lie where their words were.
   return found?.layout === layout && found.version === version ? found.marks : NONE
 }
-const NONE: TypeMark[] = []
+const NONE: PageMark[] = []
 
-export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
+export function PageMarks({ view, layout, left, top, zoom }: SheetPlace) {
   const editor = useBoard()
   const [wide] = editor.shownViews
   const leading = editor.layoutOf(wide!.id) ?? layout
-  const marks = useTypeMarks(layout, leading, wide!.name, editor.doc.about.families ?? MOST_FAMILIES)
+  const marks = useMarksOf(layout, leading, wide!.name, editor.doc)
   if (editor.drag || editor.editing?.view === view.id || marks.length === 0) return null
   const [selected] = editor.view.id === view.id && editor.selection.length === 1 ? editor.selection : []
   const { width, height } = editor.boardSize
@@ -72,14 +79,14 @@ export function TypeMarks({ view, layout, left, top, zoom }: SheetPlace) {
 type At = { left: number; top: number; width: number; height: number }
 
 /** Under a word a dotted line; beside a text an upright one. */
-function Mark({ mark: { kind, words }, isSaid, at }: { mark: TypeMark; isSaid: boolean; at: At }) {
+function Mark({ mark: { kind, words }, isSaid, at }: { mark: PageMark; isSaid: boolean; at: At }) {
   const line =
     kind === 'lone'
       ? 'border-b-2 border-dotted'
       : `border-l-2 ${kind === 'family' ? 'border-dotted' : 'border-solid'}`
   return (
     <div
-      data-type-mark={words}
+      data-page-mark={words}
       className={`pointer-events-none absolute border-(--sheet-gold) ${line}`}
       style={kind === 'lone' ? at : { ...at, left: at.left - 6, width: 2 }}
     >

@@ -5,7 +5,7 @@ import { PageLayout } from '../layout/page'
 import type { Props } from '../properties/table'
 import { openType } from '../samples/fonts'
 import { said } from '../words/words'
-import { typeMarksIn } from './type-marks'
+import { pageMarksIn } from './page-marks'
 
 beforeAll(async () => {
   const id = 'hanken-grotesk-latin-wght-normal'
@@ -24,7 +24,7 @@ function marksOf(texts: NodeTree[], families?: number) {
   const { doc, layout } = lay({ flow: 'column' }, texts)
   const mobile = new PageLayout(doc, 'home', 'mobile', 390, paragraphs)
   const widest = { layout, name: 'Desktop' }
-  const all = (sheet: PageLayout) => [...typeMarksIn(sheet, widest, families)].flat()
+  const all = (sheet: PageLayout) => [...pageMarksIn(sheet, widest, doc.pages, families)].flat()
   return { desktop: all(layout), mobile: all(mobile), layout }
 }
 
@@ -66,5 +66,34 @@ describe('type looked over', () => {
       2,
     )
     expect(desktop).toMatchObject([{ id: 'd', kind: 'family', words: 'Inter Tight: one of 3 families' }])
+  })
+})
+
+describe('words on what is behind them', () => {
+  const kinds = (marks: { kind: string; id: string; words: string }[], kind: string) =>
+    marks.filter((each) => each.kind === kind).map(({ id, words }) => [id, words])
+  test('that do not read are marked, with what would be enough', () => {
+    const { desktop } = marksOf([
+      text('pale', 'Seeds', { color: '#bbbbbb' }),
+      text('large', 'Seeds', { color: '#8a8a8a', fontSize: 30 }),
+      text('dark', 'Seeds', { color: '#26332c' }),
+    ])
+    expect(kinds(desktop, 'contrast')).toEqual([['pale', '1.9 : 1 on what is behind it, 4.5 : 1 is needed']])
+  })
+  test('what leads nowhere, or to a page that is gone', () => {
+    const button = (id: string, link?: string): NodeTree => ({ ...text(id, 'Go', { link }), kind: 'button' })
+    const { desktop } = marksOf([
+      button('bare'),
+      button('hash', '#'),
+      button('there', 'page:home'),
+      button('gone', 'page:nowhere'),
+      text('words', 'Seeds', { link: 'https://seeds.test/' }),
+      text('plain', 'Seeds'),
+    ])
+    expect(kinds(desktop, 'link')).toEqual([
+      ['bare', 'leads nowhere yet'],
+      ['gone', 'leads to a page that is gone'],
+      ['hash', 'leads nowhere yet'],
+    ])
   })
 })

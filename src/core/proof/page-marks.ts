@@ -1,16 +1,23 @@
-/** The type of a page looked over: words alone on last lines, headings that take more lines than on the widest sheet, families beyond the first few. */
+/**
+ * A page looked over: words alone on last lines, headings that take more lines than on the widest sheet, families beyond the first few, words
+ * that do not read on what is behind them, what leads nowhere.
+ */
+import { ratioWords } from '../color/contrast'
+import { linksOf } from '../handoff/anchors'
 import type { LayoutBox } from '../layout/box'
 import type { PageLayout } from '../layout/page'
 import type { Rect } from '../layout/rect'
 import { placedLines } from '../paint/lines'
 import { HEADINGS } from '../properties/kinds'
+import { pageLinked } from '../properties/links'
 import { isHeadingStyle } from '../properties/type'
 import { familyNamed } from '../text/families'
 import { loneWord } from '../text/lone-words'
+import { type Ground, readingOf } from '../tokens/pairs'
 
-export type TypeMark = {
+export type PageMark = {
   id: string
-  kind: 'lone' | 'lines' | 'family'
+  kind: 'lone' | 'lines' | 'family' | 'contrast' | 'link'
   words: string
   /** What it is about, px on the sheet: a word, or a text. */
   rect: Rect
@@ -26,7 +33,7 @@ const textsOf = (layout: PageLayout): LayoutBox[] =>
 const leavesAny = (layout: PageLayout, { id }: LayoutBox) =>
   layout.placed(id).some(({ paragraph, lines }) => loneWord(paragraph, lines) !== undefined)
 
-function loneMarks(layout: PageLayout, box: LayoutBox): TypeMark[] {
+function loneMarks(layout: PageLayout, box: LayoutBox): PageMark[] {
   if (!leavesAny(layout, box)) return []
   const { x, y } = layout.rect(box.id)!
   const placed = placedLines(box)
@@ -51,7 +58,7 @@ const linesOf = (layout: PageLayout, { id }: LayoutBox) =>
 const said = (count: number) => (count === 1 ? 'one line' : `${count} lines`)
 
 /** @param widest the sheet that leads, and what it is called */
-function lineMarks(layout: PageLayout, box: LayoutBox, widest: Sheet): TypeMark[] {
+function lineMarks(layout: PageLayout, box: LayoutBox, widest: Sheet): PageMark[] {
   const there = widest.layout.boxes.get(box.id)
   if (!isHeading(box) || widest.layout === layout || !there?.typeset) return []
   const [here, wide] = [linesOf(layout, box), linesOf(widest.layout, there)]
@@ -74,14 +81,46 @@ function familiesIn(texts: readonly LayoutBox[]): string[] {
   return [...counts].sort(([, a], [, b]) => b - a).map(([family]) => family)
 }
 
+/** Only what reads on none of the colours behind it: where pixels alone say which of them it is, that is looked at for what is selected. */
+function contrastMarks(layout: PageLayout, box: LayoutBox, grounds: Map<LayoutBox, Ground>): PageMark[] {
+  const reading = readingOf(box, grounds)
+  if (!reading?.isSure || reading.best >= reading.needed) return []
+  const words = `${ratioWords(reading.best)} on what is behind it, ${reading.needed} : 1 is needed`
+  return [{ id: box.id, kind: 'contrast', words, rect: layout.rect(box.id)! }]
+}
+
+/** What a template says is marked where it is changed. */
+function linkMarks(
+  layout: PageLayout,
+  { id, node }: LayoutBox,
+  pages: ReadonlyMap<string, unknown>,
+): PageMark[] {
+  if (node.source !== undefined) return []
+  const links = linksOf(node)
+  const isEmpty = links.includes('#') || (node.kind === 'button' && links.length === 0)
+  const isGone = links.some((link) => {
+    const linked = pageLinked(link)
+    return linked !== undefined && !pages.has(linked.page)
+  })
+  if (!isEmpty && !isGone) return []
+  const words = isGone ? 'leads to a page that is gone' : 'leads nowhere yet'
+  return [{ id, kind: 'link', words, rect: layout.rect(id)! }]
+}
+
 type Sheet = { layout: PageLayout; name: string }
 
 /** Text by text, each with its marks, so that whoever has no time may go on later. @param widest of the sheets that show the page @param families how many it may be set in */
-export function* typeMarksIn(
+export function* pageMarksIn(
   layout: PageLayout,
   widest: Sheet,
+  pages: ReadonlyMap<string, unknown>,
   families = MOST_FAMILIES,
-): Generator<readonly TypeMark[]> {
+): Generator<readonly PageMark[]> {
+  const grounds = new Map<LayoutBox, Ground>()
+  for (const box of layout.visible()) {
+    const marks = [...contrastMarks(layout, box, grounds), ...linkMarks(layout, box, pages)]
+    if (marks.length > 0) yield marks
+  }
   const texts = textsOf(layout)
   const many = familiesIn(texts)
   const beyond = new Set(many.slice(families))
