@@ -152,6 +152,30 @@ test('what is to be looked at in the type is marked on its sheet, said for what 
   await expect(marks).toHaveCount(1)
   await expect(marks).toHaveText('')
   await desk.getByRole('button', { name: /^Guides on/ }).click()
-  await desk.getByLabel('Marks on the type').uncheck()
+  await desk.getByLabel('Marks on type, contrast and links').uncheck()
   await expect(desk.locator('[data-page-mark]')).toHaveCount(0)
+})
+
+test('words that do not read and what leads nowhere are marked on the sheet, and said for what is selected', async ({
+  desk,
+}) => {
+  await expect(desk.locator('[data-page-mark*="needed"], [data-page-mark*="leads"]')).toHaveCount(0)
+  await onSheet(desk, 'desktop', 'Return a harvest.').click()
+  await desk.getByRole('button', { name: /^Ink/ }).click()
+  const panel = desk.getByRole('dialog', { name: /^Ink/ })
+  await panel.getByLabel('Ink as hex, rgb, hsl or oklch').fill('#f4efe6')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.press('Escape')
+  const pale = desk.locator('[data-page-mark$="3 : 1 is needed"]')
+  // On every sheet; in words on the one that is worked on.
+  await expect(pale).toHaveCount(2)
+  await expect(pale.filter({ hasText: 'is needed' })).toHaveCount(1)
+  await desk.keyboard.press('ControlOrMeta+z')
+  await expect(pale).toHaveCount(0)
+  // A button from the shelf leads nowhere yet.
+  await row(desk, 'Hero').click()
+  await desk.keyboard.press('/')
+  await desk.getByPlaceholder(/Place anything/).fill('button')
+  await desk.keyboard.press('Enter')
+  await expect(desk.locator('[data-page-mark="leads nowhere yet"]').first()).toBeAttached()
 })

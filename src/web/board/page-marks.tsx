@@ -78,21 +78,25 @@ export function PageMarks({ view, layout, left, top, zoom }: SheetPlace) {
 
 type At = { left: number; top: number; width: number; height: number }
 
-/** Under a word a dotted line; beside a text an upright one. */
+/** Under a word, or what leads nowhere, a dotted line; beside a text an upright one. */
 function Mark({ mark: { kind, words }, isSaid, at }: { mark: PageMark; isSaid: boolean; at: At }) {
-  const line =
-    kind === 'lone'
-      ? 'border-b-2 border-dotted'
-      : `border-l-2 ${kind === 'family' ? 'border-dotted' : 'border-solid'}`
+  const isUnder = kind === 'lone' || kind === 'link'
+  const line = isUnder
+    ? 'border-b-2 border-dotted'
+    : `border-l-2 ${kind === 'family' ? 'border-dotted' : 'border-solid'}`
   return (
     <div
       data-page-mark={words}
       className={`pointer-events-none absolute border-(--sheet-gold) ${line}`}
-      style={kind === 'lone' ? at : { ...at, left: at.left - 6, width: 2 }}
+      style={
+        isUnder
+          ? { ...at, height: at.height + (kind === 'link' ? 4 : 0) }
+          : { ...at, left: at.left - 6, width: 2 }
+      }
     >
       {isSaid && (
         <div
-          className={`${TAG} bg-(--gold-wash) text-(--gold-text) ${kind === 'lone' ? 'top-full left-full' : 'right-full top-0 mr-1'}`}
+          className={`${TAG} bg-(--gold-wash) text-(--gold-text) ${isUnder ? 'top-full left-full' : 'right-full top-0 mr-1'}`}
         >
           {words}
         </div>
