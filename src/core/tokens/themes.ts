@@ -54,10 +54,14 @@ function readable(colors: Map<string, string>, next: Map<string, string>, pairs:
 /**
  * The first theme's colours in another light: every token's own colour turned, then moved until what reads well on the pages reads
  * well in it, too. Tokens that are other tokens follow those.
- * @param pairs what meets on the pages in the first theme
+ * @param pairs what meets on the pages in the first theme @param more tokens that are about to be
  */
-export function turnedColors(doc: Document, pairs: readonly Pair[]): Map<string, string> {
-  const colors = ownColors(doc, undefined)
+export function turnedColors(
+  doc: Document,
+  pairs: readonly Pair[],
+  more: ReadonlyMap<string, string> = new Map(),
+): Map<string, string> {
+  const colors = new Map([...ownColors(doc, undefined), ...more])
   const next = new Map([...colors].map(([name, hex]) => [name, turned(hex)]))
   readable(colors, next, pairs)
   return next

@@ -20,6 +20,7 @@ import { pageThen } from './page-then'
 import { onPictures, pairsOn, readingOf } from './pairs'
 import { newThemeEdits, removeThemeEdits, turnedColors } from './themes'
 import { type ReadTokens, readTokensFile } from './tokens-file'
+import { turnedThemeEdits } from './turned-theme'
 import { tokenUses } from './uses'
 
 const text = (id: string, props: Props, overrides?: Record<string, Props>): NodeTree => ({
@@ -288,6 +289,26 @@ describe('themes', () => {
       lookup: (name: string) => doc.tokensAt('desktop', 'dark').lookup(name)!.value as string,
     }
     expect(contrastOf(lookup('color.paper'), '#000000')).toBeLessThan(3)
+  })
+
+  test('a page that says no token for its background gets one: words on it read in both', () => {
+    const { doc, layout, run } = page()
+    const section = layout.boxes.get('t')!.parent!.id
+    run([{ op: 'set', node: section, props: { fills: null } }])
+    const before = pairsOn(layout).filter(({ nodes }) => nodes.includes('t'))
+    expect(before).toMatchObject([{ ground: '#ffffff' }])
+    const ids = { id: 'dark', first: 'light' }
+    run(turnedThemeEdits(doc, ids, { name: 'Dark', scheme: 'dark' }, pairsOn(layout)))
+    expect(doc.node(layout.page).props.background).toBe('{color.page}')
+    const ground = (theme: string) => doc.tokensAt('desktop', theme).lookup('color.page')!.value as string
+    expect(ground('light')).toBe('#ffffff')
+    expect(contrastOf(ground('dark'), '#ffffff')).toBeGreaterThan(7)
+    const night = new PageLayout(doc, layout.page, 'desktop', 1440, paragraphs, undefined, 'dark')
+    const [words] = pairsOn(night).filter(({ nodes }) => nodes.includes('t'))
+    expect(words!.ratio).toBeGreaterThanOrEqual(words!.needed)
+    // A second one has nothing to take along.
+    const again = turnedThemeEdits(doc, { id: 'dusk', first: '' }, { name: 'Dusk', scheme: 'dark' }, [])
+    expect(again.some((edit) => edit.op === 'set')).toBe(false)
   })
 
   test('boxes and lines are the same in every theme', () => {

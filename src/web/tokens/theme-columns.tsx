@@ -3,7 +3,8 @@ import { Moon, Plus, Sun, X } from 'lucide-react'
 import { useState } from 'react'
 import type { Theme } from '../../core/document/schema'
 import { pairsOn } from '../../core/tokens/pairs'
-import { newThemeEdits, removeThemeEdits, turnedColors } from '../../core/tokens/themes'
+import { newThemeEdits, removeThemeEdits } from '../../core/tokens/themes'
+import { turnedThemeEdits } from '../../core/tokens/turned-theme'
 import { makeId } from '../editor/editor-state'
 import { useEditor } from '../editor/use-editor'
 import { Popover } from '../parts/popover'
@@ -112,8 +113,10 @@ function NewTheme({ close }: { close: () => void }) {
   const make = (theme: Omit<Theme, 'id'>, isTurned: boolean) => {
     close()
     const ids = { id: makeId(), first: makeId() }
-    const colors = isTurned ? turnedColors(doc, layout ? pairsOn(layout) : []) : new Map<string, string>()
-    if (!editor.commit(newThemeEdits(doc, ids, theme, colors), `New theme ${theme.name}`)) return
+    const edits = isTurned
+      ? turnedThemeEdits(doc, ids, theme, layout ? pairsOn(layout) : [])
+      : newThemeEdits(doc, ids, theme, new Map())
+    if (!editor.commit(edits, `New theme ${theme.name}`)) return
     editor.showThemes(editor.doc.themes.map(({ id }) => id))
     editor.announce(`${theme.name} is on the board beside ${editor.doc.themes[0]!.name}`)
   }
