@@ -126,6 +126,8 @@ export class SiteViewer {
   broken(): Promise<string[]> {
     return this.page.evaluate(() =>
       [...document.images]
+        // What is hidden at a width has `sizes` of none there, and no natural size (HTML §4.8.4.3).
+        .filter((image) => image.getClientRects().length > 0)
         .filter((image) => image.complete && image.naturalWidth === 0 && image.currentSrc !== '')
         .map((image) => image.currentSrc),
     )
@@ -166,6 +168,11 @@ export class SiteViewer {
           direction === 'rtl' ||
           /center|right|end/.test(textAlign)
         if (turns) (element as HTMLElement).style.lineHeight = '600px'
+        // Of what is turned, or lies in it, lines are found as if it were not.
+        const turned: HTMLElement[] = []
+        for (let around: Element | null = element; around; around = around.parentElement)
+          if (getComputedStyle(around).rotate !== 'none') turned.push(around as HTMLElement)
+        for (const each of turned) each.style.rotate = 'none'
         let last = new DOMRect(Number.POSITIVE_INFINITY)
         let pendingBreak = false
         const walk = (node: Node) => {
@@ -213,6 +220,7 @@ export class SiteViewer {
           } else for (const child of node.childNodes) walk(child)
         }
         walk(element)
+        for (const each of turned) each.style.rotate = ''
         ;(element as HTMLElement).style.lineHeight = lineHeight
         lines[id] = out.map((line) => line.trim())
       }

@@ -91,9 +91,9 @@ const photograph = (id: string) => ({
   hash: '0'.repeat(64),
 })
 
-function site(pictures: Record<string, Props>) {
+function site(pictures: Record<string, Props>, narrow: Props = {}) {
   const file: ProjectFile = starterProject('Test', 'home')
-  file.assets = [photograph('one')]
+  file.assets = [photograph('one'), { ...photograph('two'), width: 900, height: 1200 }]
   const children = Object.entries(pictures).map(
     ([id, props]): NodeTree => ({
       id,
@@ -101,6 +101,7 @@ function site(pictures: Record<string, Props>) {
       name: id,
       order: `a${id}`,
       props: { asset: 'one', ...props },
+      overrides: { mobile: narrow },
     }),
   )
   file.pages[0]!.sections = [
@@ -117,7 +118,7 @@ function site(pictures: Record<string, Props>) {
   const whole = laidOut(file)
   const least = laidOut({
     ...file,
-    assets: file.assets.map((each) => ({ ...each, width: 1500, height: 1000 })),
+    assets: file.assets.map((each) => ({ ...each, width: each.width / 2, height: each.height / 2 })),
   })
   return { ...whole, plan: planRenditions(whole.doc, whole.lay, least.lay) }
 }
@@ -156,5 +157,11 @@ describe('a site’s photographs', () => {
   test('that are as wide as their px say are said so: another size would be laid out otherwise', () => {
     const snug = site({ a: { width: { kind: 'snug' } } })
     expect(snug.plan.sizes.get('home')!.get('a')).toBe('3000px')
+  })
+  test('that are another on the phone are as wide as that one there', () => {
+    const { doc, plan } = site({ a: { width: { kind: 'snug' } } }, { asset: 'two' })
+    const { breakpoint } = doc.view('mobile')
+    expect(plan.sizes.get('home')!.get('a')).toBe(`(max-width: ${breakpoint}px) 900px, 3000px`)
+    expect(plan.widths.get('two')!.at(-1)).toBe(900)
   })
 })

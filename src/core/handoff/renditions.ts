@@ -19,6 +19,8 @@ export type LayAt = (page: string, width: number) => PageLayout
 
 /** How wide a picture is drawn, px; `at`: of which width of the page. */
 type Shown = { at: number; need: number }
+/** Of one picture by range: what it shows there, and how wide. `fixed`: what it shows says how large it is. */
+type Found = { assets: (Asset | undefined)[]; fixed: boolean; ranges: Shown[][] }
 type Range = { low: number; view: number; high: number; breakpoint: number | null }
 
 /** Narrowest page that is thought of, px. */
@@ -98,15 +100,16 @@ export function planRenditions(doc: Document, lay: LayAt, least: LayAt): Renditi
   const sizes = new Map<string, Map<string, string>>()
   const shownAt = new Map<string, number[]>()
   for (const { id } of doc.pagesInOrder()) {
-    const shown = new Map<string, { asset: Asset; fixed: boolean; ranges: Shown[][] }>()
+    const shown = new Map<string, Found>()
     ranges.forEach((range, i) => {
       for (const at of samplesOf(range)) {
         const [layout, other] = [lay(id, at), least(id, at)]
         for (const box of layout.visible()) {
           const asset = box.resolved.asset && doc.assets.get(box.resolved.asset)
           if (box.node.kind !== 'picture' || !asset || !isPhotograph(asset)) continue
-          const known = shown.get(box.id) ?? { asset, fixed: false, ranges: ranges.map(() => []) }
+          const known = shown.get(box.id) ?? { assets: [], fixed: false, ranges: ranges.map(() => []) }
           shown.set(box.id, known)
+          known.assets[i] = asset
           const need = framingOf(box, asset).picture.width
           known.ranges[i]!.push({ at, need })
           known.fixed ||= !isSame(layout, other, box.id)
@@ -114,10 +117,11 @@ export function planRenditions(doc: Document, lay: LayAt, least: LayAt): Renditi
         }
       }
     })
-    const texts = [...shown].map(([key, { asset, fixed, ranges: found }]) => {
-      const text = fixed ? lengthText(asset.width) : sizesText(ranges, found)
-      if (fixed) shownAt.set(asset.id, [...(shownAt.get(asset.id) ?? []), asset.width])
-      return [key, text] as const
+    const texts = [...shown].map(([key, { assets, fixed, ranges: found }]) => {
+      if (!fixed) return [key, sizesText(ranges, found)] as const
+      for (const asset of assets)
+        if (asset) shownAt.set(asset.id, [...(shownAt.get(asset.id) ?? []), asset.width])
+      return [key, ownSizesText(ranges, assets)] as const
     })
     sizes.set(id, new Map(texts))
   }
@@ -133,14 +137,31 @@ function isSame(layout: PageLayout, other: PageLayout, key: string): boolean {
   return !!a && !!b && Math.abs(a.width - b.width) < NEAR && Math.abs(a.height - b.height) < NEAR
 }
 
-/** Narrowest first: the first condition that holds counts. Where it is not shown, the least is fetched. */
-function sizesText(ranges: readonly Range[], shown: readonly Shown[][]): string {
-  const parts = ranges.map(({ breakpoint }, i) => {
-    const length = shown[i]!.length > 0 ? sizeText(shown[i]!) : '1px'
-    return { length, condition: breakpoint === null ? '' : `(max-width: ${num(breakpoint)}px) ` }
-  })
-  return parts
-    .reverse()
-    .map(({ condition, length }) => condition + length)
-    .join(', ')
+const sizesText = (ranges: readonly Range[], shown: readonly Shown[][]): string =>
+  byRange(
+    ranges,
+    shown.map((each) => (each.length > 0 ? sizeText(each) : NOT_SHOWN)),
+  )
+
+/** Where its own px say how large it is: all of them, of the picture that each view shows. */
+function ownSizesText(ranges: readonly Range[], assets: readonly (Asset | undefined)[]): string {
+  const lengths = ranges.map((_, i) => (assets[i] ? lengthText(assets[i].width) : undefined))
+  const own = [...new Set(lengths.filter((length) => length !== undefined))]
+  if (own.length === 1) return own[0]!
+  return byRange(
+    ranges,
+    lengths.map((length) => length ?? NOT_SHOWN),
+  )
 }
+
+/** Where it is not shown, the least is fetched. */
+const NOT_SHOWN = '1px'
+
+/** Narrowest first: the first condition that holds counts. */
+const byRange = (ranges: readonly Range[], lengths: readonly string[]): string =>
+  ranges
+    .map(({ breakpoint }, i) =>
+      breakpoint === null ? lengths[i]! : `(max-width: ${num(breakpoint)}px) ${lengths[i]}`,
+    )
+    .reverse()
+    .join(', ')
