@@ -78,7 +78,7 @@ test('a page changes words on one view alone, leaves a block out, and puts both 
   await expect(onSheet(desk, 'mobile', 'Enter').first()).toBeVisible()
   await expect(onSheet(desk, 'desktop', 'Sign in').first()).toBeVisible()
   const { 'index.html': home } = await handedOff(desk)
-  expect(home).toMatch(/>Sign in<\/button>\s*<button [^>]*>Enter<\/button>/)
+  expect(home).toMatch(/>Sign in<\/a>\s*<a [^>]*>Enter<\/a>/)
   await desk.getByRole('button', { name: 'Put back the template’s words' }).click()
   await expect(onSheet(desk, 'mobile', 'Sign in').first()).toBeVisible()
   await onSheet(desk, 'desktop', 'Sign in').first().click()
