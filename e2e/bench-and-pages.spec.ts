@@ -260,7 +260,7 @@ test('a page is saved as PDF: one sheet of its size; one that is not wanted any 
   expect(pdf.slice(0, 5)).toBe('%PDF-')
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
   // 1440 px at three quarters of a point each.
-  expect(/\/MediaBox \[ *0 \S+ ([\d.]+)/.exec(pdf)![1]).toBe('1080')
+  expect(/\/MediaBox \[ *0 0 ([\d.]+)/.exec(pdf)![1]).toBe('1080')
   await expect(desk.getByText('Making home-1440.pdf …')).toHaveCount(0)
   await desk.route('**/*.pdf', () => {})
   await desk.getByRole('button', { name: 'Hand off' }).click()

@@ -82,12 +82,18 @@ export function park(
   return out
 }
 
-/** What a server had confirmed and does not know any more: in the order in which it was done. */
-export function parkUnknown(edits: readonly Edit[], now: Tree, who: { by: string; at: number }): Parked {
+/**
+ * Edits in the order in which they were done, about whatever they are about. They are the same thing parked, whichever tab parks them.
+ * @param now says what blocks are called
+ */
+export function parkEdits(
+  edits: readonly Edit[],
+  reason: string,
+  now: Tree,
+  who: { by: string; at: number },
+): Parked {
   const words = edits.slice(0, MOST_WORDS).map((edit) => wordsOf(edit, now))
   if (edits.length > MOST_WORDS) words.push('… and more')
-  const reason = 'the server was set back to an earlier state, from before these changes'
-  // Whichever tab finds it out, it is set aside once.
   const id = hashOf(new TextEncoder().encode(JSON.stringify(edits))).slice(0, 16)
   return { id, ...who, reason, words, edits: [...edits] }
 }

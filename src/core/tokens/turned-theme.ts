@@ -1,5 +1,4 @@
 /** A theme in another light, of a whole project: its pages' backgrounds go along where they are no tokens yet. */
-import { backgroundFrom } from '../document/background'
 import type { Document, Page } from '../document/document'
 import type { Theme } from '../document/schema'
 import { withValueAt } from '../document/token-variants'
@@ -9,13 +8,13 @@ import { paperFor } from '../paint/paper'
 import type { Pair } from './pairs'
 import { newThemeEdits, turnedColors } from './themes'
 
-/** Pages by the colour that they lie on, of those that say no token for it, and whose template says none for them. */
+/** Pages by the colour that they lie on, of those that say no token for it; what stands on a template has that one's. */
 function literalGrounds(doc: Document): Map<string, Page[]> {
   const grounds = new Map<string, Page[]>()
   for (const page of doc.allPages()) {
     if (doc.absent.has(page.id)) continue
     const { background } = doc.node(page.id).props
-    if (background === undefined ? backgroundFrom(doc, page.id) : background.startsWith('{')) continue
+    if (background === undefined ? page.template !== undefined : background.startsWith('{')) continue
     const hex = paperFor(background)
     grounds.set(hex, [...(grounds.get(hex) ?? []), page])
   }

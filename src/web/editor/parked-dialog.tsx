@@ -50,22 +50,10 @@ function ParkedItem({ parked }: { parked: Parked }) {
       .dismiss(parked.id)
       .catch(() => session.showNotice('the server does not answer; it is still set aside'))
   const putBack = () => {
-    const edits = putBackEdits(doc, parked, editor.pageId, makeId)
-    if (block) {
-      if (editor.commit(edits, `Put back ${block.tree.name}`)) void dismiss()
-      return
-    }
-    const { left, reason } = session.tryAgain(
-      edits,
-      edits.length > 1 ? 'Try changes again' : 'Try a change again',
-    )
-    if (left.length === 0) void dismiss()
-    else
-      session.showNotice(
-        left.length === edits.length
-          ? `it does not fit any more (${reason}); it is still set aside`
-          : `${left.length} of ${edits.length} changes do not fit any more (${reason}); all of them are still set aside`,
-      )
+    const done = block
+      ? editor.commit(putBackEdits(doc, parked, editor.pageId, makeId), `Put back ${block.tree.name}`)
+      : session.tryAgain(parked)
+    if (done) void dismiss()
   }
   const copy = () => {
     if (editor.commit(values, 'Copy values set aside')) void dismiss()

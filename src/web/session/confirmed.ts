@@ -4,7 +4,7 @@
  */
 
 import type { Parked } from '../../core/replica/parked'
-import { parkUnknown } from '../../core/replica/parked'
+import { parkEdits } from '../../core/replica/parked'
 import type { Replica } from '../../core/replica/replica'
 import { notKnown } from './left-behind'
 import type { Ports } from './ports'
@@ -13,6 +13,8 @@ import { ApiError } from './wire'
 
 /** A server that is asked again after so long is not merely behind another one, ms. */
 const SURE = 4000
+
+const SET_BACK = 'the server was set back to an earlier state, from before these changes'
 
 export class Confirmed {
   /** Keys of what is kept already. */
@@ -45,7 +47,7 @@ export class Confirmed {
     if (gone.length === 0) return
     const edits = gone.flatMap(({ changes }) => changes.map(({ edit }) => edit))
     const at = Math.max(...gone.map((batch) => batch.at))
-    const parked = parkUnknown(edits, this.replica.doc, { by: tabs.id, at })
+    const parked = parkEdits(edits, SET_BACK, this.replica.doc, { by: tabs.id, at })
     await keep.unconfirm(
       this.project,
       gone.map(({ key }) => key),

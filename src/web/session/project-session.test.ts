@@ -1,22 +1,12 @@
 /** Tabs on one project, against a server in memory and a network that fails: nothing is lost, nothing is done twice. */
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { fileOf, insert, pad, settled, World } from './test-world'
+import { describe, expect, test, vi } from 'vitest'
+import { fileOf, freshWorld, insert, pad, settled } from './test-world'
 import { ApiError } from './wire'
 
-let world: World
-beforeEach(async () => {
-  vi.useFakeTimers()
-  vi.stubGlobal('localStorage', { getItem: () => null, removeItem: () => undefined })
-  vi.stubGlobal('indexedDB', new IDBFactory())
-  world = await settled(new World().begin())
-})
-afterEach(() => {
-  vi.useRealTimers()
-  vi.unstubAllGlobals()
-})
+const world = freshWorld()
 
 const calm = () => vi.advanceTimersByTimeAsync(60_000)
-const open = () => settled(world.tab())
+const open = () => settled(world().tab())
 
 describe('one tab', () => {
   test('what is committed is on the server, and says so', async () => {
@@ -25,7 +15,7 @@ describe('one tab', () => {
     expect(session.saveState.kind).toBe('saving')
     await calm()
     expect(session.saveState.kind).toBe('saved')
-    expect(world.server.doc.node('a').props.paddingTop).toBe(8)
+    expect(world().server.doc.node('a').props.paddingTop).toBe(8)
   })
 
   test('every batch says who made it and when', async () => {
@@ -33,7 +23,7 @@ describe('one tab', () => {
     const now = Date.now()
     tab.session.commit([pad('a', 8)], 'Pad')
     await calm()
-    const [batch] = world.server.log
+    const [batch] = world().server.log
     expect(batch!.by).toBe(tab.id)
     expect(Math.abs(Date.parse(batch!.at) - now)).toBeLessThan(2000)
   })
@@ -44,10 +34,10 @@ describe('one tab', () => {
     expect(session.history.steps.map(({ label }) => label)).toEqual(['Drag'])
     expect(session.history.done).toBe(1)
     await calm()
-    expect(world.server.log.length).toBe(1)
+    expect(world().server.log.length).toBe(1)
     session.undo()
     await calm()
-    expect(world.server.doc.node('a').props.paddingTop).toBeUndefined()
+    expect(world().server.doc.node('a').props.paddingTop).toBeUndefined()
   })
 
   test('a refused edit changes nothing and is said', async () => {
@@ -57,7 +47,7 @@ describe('one tab', () => {
     expect(session.notice).toContain('nowhere')
     expect(fileOf(session.doc)).toBe(before)
     await calm()
-    expect(world.server.log).toEqual([])
+    expect(world().server.log).toEqual([])
   })
 
   test('an answer that was not heard: sent again, done once', async () => {
@@ -69,19 +59,19 @@ describe('one tab', () => {
     expect(tab.session.saveState).toMatchObject({ kind: 'waiting', detail: 'the server does not answer' })
     await calm()
     expect(tab.session.saveState.kind).toBe('saved')
-    expect(world.server.log.length).toBe(1)
+    expect(world().server.log.length).toBe(1)
   })
 
   test('one bad edit does not take its neighbours with it; one too large does not block those behind it', async () => {
     const { session } = await open()
-    world.server.faults.push(
+    world().server.faults.push(
       new ApiError(422, 'not this one', { refused: [{ index: 1, reason: 'not this one' }] }),
       ...Array.from({ length: 3 }, () => new ApiError(413, 'the request is larger than 24 MB')),
     )
     session.commit([pad('a', 1), pad('b', 2), pad('c', 3), pad('a1', 4)], 'Pads')
     session.commit([insert('later')], 'Insert')
     await calm()
-    const { doc } = world.server
+    const { doc } = world().server
     expect(['a', 'b', 'c', 'a1'].map((id) => doc.node(id).props.paddingTop)).toEqual([
       undefined,
       undefined,
@@ -103,8 +93,8 @@ describe('kept in this browser', () => {
     const tab = await open()
     tab.fates.push(...Array(200).fill('lost'))
     let release = () => {}
-    const write = world.keep!.write.bind(world.keep)
-    world.keep!.write = (...args) =>
+    const write = world().keep!.write.bind(world().keep)
+    world().keep!.write = (...args) =>
       new Promise((resolve, reject) => {
         release = () => write(...args).then(resolve, reject)
       })
@@ -115,7 +105,8 @@ describe('kept in this browser', () => {
     await vi.advanceTimersByTimeAsync(2000)
     expect(tab.session.saveState.kind).toBe('waiting')
 
-    world.keep!.write = () => Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
+    world().keep!.write = () =>
+      Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
     tab.session.commit([pad('b', 41)], 'Pad')
     await vi.advanceTimersByTimeAsync(2000)
     expect(tab.session.saveState.kind).toBe('unkept')
@@ -123,7 +114,7 @@ describe('kept in this browser', () => {
     tab.fates.length = 0
     await calm()
     expect(tab.session.saveState.kind).toBe('saved')
-    expect(world.server.doc.node('b').props.paddingTop).toBe(41)
+    expect(world().server.doc.node('b').props.paddingTop).toBe(41)
   })
 
   test('a browser killed the moment after loses nothing: the next tab has it, and its undo where it was reloaded', async () => {
@@ -131,7 +122,7 @@ describe('kept in this browser', () => {
     tab.fates.push(...Array(200).fill('lost'))
     tab.session.commit([pad('c', 40)], 'Pad')
     await vi.advanceTimersByTimeAsync(100)
-    expect(world.server.log).toEqual([])
+    expect(world().server.log).toEqual([])
     await settled(tab.reload().catch(() => undefined))
     tab.fates.length = 0
     const again = await settled(tab.reload())
@@ -139,16 +130,16 @@ describe('kept in this browser', () => {
     expect(again.canUndo).toBe('Pad')
     again.undo()
     await calm()
-    expect(world.server.doc.node('c').props.paddingTop).toBeUndefined()
+    expect(world().server.doc.node('c').props.paddingTop).toBeUndefined()
 
     tab.fates.push(...Array(200).fill('lost'))
     again.commit([pad('b', 41)], 'Pad')
     await vi.advanceTimersByTimeAsync(100)
-    world.end(tab, 'kill')
+    world().end(tab, 'kill')
     const next = await open()
     await calm()
     expect(next.session.doc.node('b').props.paddingTop).toBe(41)
-    expect(world.server.doc.node('b').props.paddingTop).toBe(41)
+    expect(world().server.doc.node('b').props.paddingTop).toBe(41)
   })
 
   test('two tabs keep a log each; one that is closed offline is taken over by the other', async () => {
@@ -157,13 +148,13 @@ describe('kept in this browser', () => {
     one.session.commit([pad('a', 1)], 'Pad')
     other.session.commit([pad('b', 2)], 'Pad')
     await vi.advanceTimersByTimeAsync(200)
-    expect([...(await settled(world.keep!.logs('p'))).values()].map((log) => log.length)).toEqual([1, 1])
-    world.end(one, 'kill')
+    expect([...(await settled(world().keep!.logs('p'))).values()].map((log) => log.length)).toEqual([1, 1])
+    world().end(one, 'kill')
     other.fates.length = 0
     await calm()
     expect(other.session.doc.node('a').props.paddingTop).toBe(1)
-    expect(fileOf(world.server.doc)).toBe(fileOf(other.session.doc))
-    expect((await settled(world.keep!.logs('p'))).size).toBe(0)
+    expect(fileOf(world().server.doc)).toBe(fileOf(other.session.doc))
+    expect((await settled(world().keep!.logs('p'))).size).toBe(0)
   })
 
   test('a batch that the server has is not applied again, whatever happened since', async () => {
@@ -172,14 +163,14 @@ describe('kept in this browser', () => {
     tab.fates.push('unheard', ...Array(40).fill('lost'))
     tab.session.commit([pad('a', 10)], 'Pad')
     await vi.advanceTimersByTimeAsync(300)
-    expect(world.server.log.length).toBe(1)
-    world.end(tab, 'kill')
+    expect(world().server.log.length).toBe(1)
+    world().end(tab, 'kill')
     const other = await open()
     other.session.commit([pad('a', 77)], 'Pad')
     await calm()
     expect(other.session.doc.node('a').props.paddingTop).toBe(77)
-    expect(world.server.doc.node('a').props.paddingTop).toBe(77)
-    expect(world.server.log.map((batch) => batch.edits)).toEqual([[pad('a', 10)], [pad('a', 77)]])
+    expect(world().server.doc.node('a').props.paddingTop).toBe(77)
+    expect(world().server.log.map((batch) => batch.edits)).toEqual([[pad('a', 10)], [pad('a', 77)]])
   })
 })
 
@@ -193,14 +184,14 @@ describe('two tabs', () => {
     await calm()
     expect(other.session.notice).toContain('does not fit any more (somebody else removed “a”)')
     expect(other.session.parked.list.length).toBe(1)
-    expect(world.server.parked.size).toBe(1)
-    expect((await settled(world.keep!.parked('p'))).length).toBe(1)
-    expect(fileOf(other.session.doc)).toBe(fileOf(world.server.doc))
+    expect(world().server.parked.size).toBe(1)
+    expect((await settled(world().keep!.parked('p'))).length).toBe(1)
+    expect(fileOf(other.session.doc)).toBe(fileOf(world().server.doc))
     // A tab that opens later sees it too; dismissed there, it is gone everywhere.
     const third = await open()
     const [parked] = third.session.parked.list
     await settled(third.session.parked.dismiss(parked!.id))
-    expect([...world.server.parked.values()]).toEqual([undefined])
+    expect([...world().server.parked.values()]).toEqual([undefined])
     expect((await settled(other.reload())).parked.list).toEqual([])
   })
 
@@ -215,14 +206,14 @@ describe('two tabs', () => {
     expect(again.canUndo).toBe('Pad')
     again.undo()
     await calm()
-    expect(world.server.doc.node('a').props.paddingTop).toBe(60)
-    expect(world.server.doc.node('b').props.paddingTop).toBeUndefined()
+    expect(world().server.doc.node('a').props.paddingTop).toBe(60)
+    expect(world().server.doc.node('b').props.paddingTop).toBeUndefined()
     expect(again.notice).toContain('somebody else has changed it since')
   })
 
   test('a stream that breaks off comes back by itself, with everything missed', async () => {
     const [one, other] = [await open(), await open()]
-    world.server.breakStreams()
+    world().server.breakStreams()
     // Refused again and again before it stands.
     other.fates.push(...Array(3).fill('lost'))
     one.session.commit([pad('a', 3)], 'Pad')
@@ -231,7 +222,7 @@ describe('two tabs', () => {
     other.fates.length = 0
     await calm()
     expect(other.session.doc.node('a').props.paddingTop).toBe(3)
-    expect(world.server.streams.size).toBe(2)
+    expect(world().server.streams.size).toBe(2)
   })
 
   test('a server that was set back is noticed; what it had confirmed is sent again, by whoever has it', async () => {
@@ -240,13 +231,13 @@ describe('two tabs', () => {
     await calm()
     other.session.commit([insert('theirs')], 'Insert')
     await calm()
-    world.server.setBack(0)
+    world().server.setBack(0)
     one.session.commit([pad('c', 3)], 'Pad')
     await calm()
     expect(one.session.notice).toContain('the server was at an earlier state (0) than this tab (2)')
     other.session.commit([pad('b', 2)], 'Pad')
     await calm()
-    const { doc, log } = world.server
+    const { doc, log } = world().server
     expect(['a', 'b', 'c'].map((id) => doc.node(id).props.paddingTop)).toEqual([1, 2, 3])
     expect(doc.nodes.has('theirs')).toBe(true)
     expect(log.length).toBe(4)
@@ -262,18 +253,18 @@ describe('two tabs', () => {
     await calm()
     one.session.commit([pad('b', 2)], 'Pad')
     await calm()
-    world.server.setBack(1)
+    world().server.setBack(1)
     for (const [i, node] of ['c', 'c1', 'a1'].entries())
-      world.server.append('other', {
+      world().server.append('other', {
         base: 1 + i,
-        head: world.server.head,
+        head: world().server.head,
         key: `k${i}`,
         at: 0,
         edits: [pad(node, 9)],
       })
     one.session.commit([insert('mine')], 'Insert')
     await calm()
-    const { doc } = world.server
+    const { doc } = world().server
     expect(['a', 'b', 'c', 'c1', 'a1'].map((id) => doc.node(id).props.paddingTop)).toEqual([1, 2, 9, 9, 9])
     expect(doc.nodes.has('mine')).toBe(true)
     expect(fileOf(one.session.doc)).toBe(fileOf(doc))

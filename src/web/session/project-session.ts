@@ -7,7 +7,7 @@ import { Document } from '../../core/document/document'
 import { type Edit, EditError } from '../../core/edits/edit'
 import { needsAbsent } from '../../core/edits/partly'
 import type { Step } from '../../core/replica/history'
-import type { Parked } from '../../core/replica/parked'
+import { type Parked, parkEdits } from '../../core/replica/parked'
 import { type LeftBatch, Replica, type TakenBack } from '../../core/replica/replica'
 import { AbsentPages } from './absent-pages'
 import { Confirmed } from './confirmed'
@@ -175,21 +175,32 @@ export class ProjectSession implements Sender {
   }
 
   /**
-   * Does again what was set aside, as far as it fits: one step of the history.
-   * @returns what does not fit, and why the first of it does not
+   * Does again what was set aside, as far as it fits: one step of the history. What does not is set aside by itself.
+   * @returns whether any of it fits
    */
-  tryAgain(edits: readonly Edit[], label: string): { left: Edit[]; reason?: string } {
+  tryAgain({ edits, by, at }: Parked): boolean {
     const gesture = nanoid(16)
-    const left: Edit[] = []
-    let reason: string | undefined
-    for (const edit of edits) {
-      this.notice = undefined
-      if (this.commit([edit], label, gesture)) continue
-      left.push(edit)
-      reason ??= this.notice
+    const label = edits.length > 1 ? 'Try changes again' : 'Try a change again'
+    let reason = ''
+    const left = edits.filter((edit) => {
+      if (this.commit([edit], label, gesture)) return false
+      reason ||= this.notice ?? ''
+      return true
+    })
+    if (left.length === edits.length) {
+      this.showNotice(`it does not fit any more (${reason}); it is still set aside`)
+      return false
     }
     this.showNotice(undefined)
-    return { left, reason }
+    if (left.length > 0) {
+      const rest = parkEdits(left, `it does not fit any more: ${reason}`, this.doc, { by, at })
+      void this.keep([rest])
+      this.parked.add([rest])
+      this.showNotice(
+        `${left.length} of ${edits.length} changes do not fit any more (${reason}); they are still set aside`,
+      )
+    }
+    return true
   }
 
   get canUndo() {

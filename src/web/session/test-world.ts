@@ -1,6 +1,6 @@
 /** A world for sessions under test: one server, tabs that come and go, and a network between them that fails. */
 import 'fake-indexeddb/auto'
-import { vi } from 'vitest'
+import { afterEach, beforeEach, vi } from 'vitest'
 import { PART, partsOf as partCount } from '../../core/blobs/blobs'
 import { Document } from '../../core/document/document'
 import { bodyOf, outlineOf, partsOf } from '../../core/document/outline'
@@ -323,4 +323,20 @@ export async function settled<T>(promise: Promise<T>): Promise<T> {
   both.catch(() => undefined)
   while (!done) await vi.advanceTimersByTimeAsync(5)
   return both
+}
+
+/** A new one for each test of a file, in a browser that holds nothing, by a clock of its own. @returns the present test's */
+export function freshWorld(): () => World {
+  let world: World
+  beforeEach(async () => {
+    vi.useFakeTimers()
+    vi.stubGlobal('localStorage', { getItem: () => null, removeItem: () => undefined })
+    vi.stubGlobal('indexedDB', new IDBFactory())
+    world = await settled(new World().begin())
+  })
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+  return () => world
 }
