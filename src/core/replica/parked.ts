@@ -7,6 +7,7 @@ import { freePath } from '../document/paths'
 import { picturesOf } from '../document/picture-uses'
 import type { NodeTree } from '../document/schema'
 import type { Tree } from '../document/tree'
+import { rehearse } from '../edits/apply'
 import type { Edit, SetEdit } from '../edits/edit'
 import { type Change, mergeEdits } from '../edits/merge'
 import { moduleOf } from '../edits/registry'
@@ -84,15 +85,17 @@ export function park(
 
 /**
  * Edits in the order in which they were done, about whatever they are about. They are the same thing parked, whichever tab parks them.
- * @param now says what blocks are called
+ * @param doc without them
  */
 export function parkEdits(
   edits: readonly Edit[],
   reason: string,
-  now: Tree,
+  doc: Document,
   who: { by: string; at: number },
 ): Parked {
-  const words = edits.slice(0, MOST_WORDS).map((edit) => wordsOf(edit, now))
+  // What some of them make others call by its name.
+  const { draft } = rehearse(doc, edits)
+  const words = edits.slice(0, MOST_WORDS).map((edit) => wordsOf(edit, draft))
   if (edits.length > MOST_WORDS) words.push('… and more')
   const id = hashOf(new TextEncoder().encode(JSON.stringify(edits))).slice(0, 16)
   return { id, ...who, reason, words, edits: [...edits] }

@@ -27,6 +27,7 @@ test('it is set aside and said, in the order in which it was done; tried again i
   const [parked] = session.parked.list
   expect(parked!.edits.map(({ op }) => op)).toEqual(['insert', 'set', 'set'])
   expect(parked!.words[0]).toContain('New')
+  expect(parked!.words[1]).toContain('“mine”')
   expect(session.tryAgain(parked!)).toBe(true)
   expect(session.notice).toBeUndefined()
   await later()
