@@ -348,6 +348,15 @@ test('shapes are drawn from corner to corner, on lines they come near to; even w
   await expect(desk.getByRole('button', { name: 'Cancel' })).toHaveCount(0)
   await desk.mouse.click(...at(1300, 500))
   await expect(row(desk, 'Box')).toHaveCount(0)
+
+  // What is drawn on a card goes where that goes.
+  await draw('a box')
+  await drag(desk, at(100, 300), at(500, 560))
+  await draw('a star')
+  await drag(desk, at(200, 340), at(300, 440))
+  await saved(desk)
+  const card = await storedBlock(desk, '/drawn', 'Box')
+  expect(card.children!.map(({ name, props }) => [name, props.lifted])).toEqual([['Star', true]])
 })
 
 test('a shape masks what lies over it; the mask is pulled by its points, and lets all out again', async ({
