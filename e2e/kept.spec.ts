@@ -110,6 +110,11 @@ test('a change that comes too late is set aside, listed, and put back as a new s
   await late.getByRole('button', { name: '1 set aside' }).click()
   const dialog = late.getByRole('dialog', { name: 'Set aside' })
   await expect(dialog).toContainText('“Quote”: height 444')
+  // Whoever else opens the project is shown it, too.
+  await desk.reload()
+  await desk.getByRole('button', { name: '1 set aside' }).click()
+  await expect(desk.getByRole('dialog', { name: 'Set aside' })).toContainText('“Quote”: height 444')
+  await desk.keyboard.press('Escape')
   // The other change arrived all the same.
   await expect.poll(async () => (await stored(late)).pages[0]!.sections.at(-1)?.props.paddingTop).toBe(91)
 

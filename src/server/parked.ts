@@ -3,7 +3,7 @@ import type { Pool } from 'mysql2/promise'
 import * as v from 'valibot'
 import { FormatError } from '../core/document/format-error'
 import { checkPlain } from '../core/document/plain'
-import { IdSchema } from '../core/properties/values'
+import { type ParkedOutside, ParkedSchema } from '../core/replica/parked-schema'
 import { parkedSize } from './db/parked.sql'
 import { Problem } from './problem'
 import { checked } from './requests'
@@ -14,25 +14,6 @@ export const MOST_PARKED = 4_000_000
 const MOST_ENTRIES = 1000
 const MOST_BYTES = 64_000_000
 
-const words = v.pipe(v.string(), v.maxLength(2000))
-const ParkedBody = v.strictObject({
-  id: IdSchema,
-  by: v.pipe(v.string(), v.maxLength(64)),
-  at: v.pipe(v.number(), v.finite()),
-  reason: words,
-  words: v.pipe(v.array(words), v.maxLength(500)),
-  /** What is in them is looked at when they are put back. */
-  edits: v.pipe(v.array(v.looseObject({ op: v.pipe(v.string(), v.maxLength(40)) })), v.maxLength(10_000)),
-  block: v.optional(
-    v.strictObject({
-      tree: v.looseObject({ id: IdSchema, kind: v.string(), name: v.string() }),
-      parent: v.nullable(IdSchema),
-      page: v.strictObject({ id: IdSchema, name: v.string(), path: v.string() }),
-    }),
-  ),
-})
-export type ParkedOutside = v.InferOutput<typeof ParkedBody>
-
 /** @param id that the address says @throws Problem 400 */
 export function parkedIn(value: unknown, id: string): ParkedOutside {
   try {
@@ -41,7 +22,7 @@ export function parkedIn(value: unknown, id: string): ParkedOutside {
     if (error instanceof FormatError) throw new Problem(400, 'Bad request', error.message)
     throw error
   }
-  const parked = checked(ParkedBody, value)
+  const parked = checked(ParkedSchema, value)
   if (parked.id !== id) throw new Problem(400, 'Bad request', 'id: another than that of the address')
   return parked
 }
@@ -51,7 +32,7 @@ export function readParked(text: string): ParkedOutside | undefined {
   try {
     const value: unknown = JSON.parse(text)
     checkPlain(value)
-    const read = v.safeParse(ParkedBody, value)
+    const read = v.safeParse(ParkedSchema, value)
     return read.success ? read.output : undefined
   } catch {
     return undefined

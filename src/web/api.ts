@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid'
 import * as v from 'valibot'
 import type { Edit } from '../core/edits/edit'
 import type { Parked } from '../core/replica/parked'
+import { ParkedSchema } from '../core/replica/parked-schema'
 import type { SavedBatch } from '../core/replica/replica'
 import { speaker } from './session/tabs'
 
@@ -54,7 +55,7 @@ const OpenedPage = v.object({
 })
 const Known = v.array(v.object({ key: v.string(), revision: v.number() }))
 const BlobAnswer = v.object({ complete: v.boolean(), parts: v.array(v.number()) })
-const ParkedList = v.array(v.object({ id: v.string(), at: v.number(), edits: v.array(v.unknown()) }))
+const ParkedList = v.array(ParkedSchema)
 
 export type ListedProject = v.InferOutput<typeof ProjectList>[number]
 

@@ -6,6 +6,8 @@ import { ApiError } from './wire'
 export class ParkedEdits {
   private parked: Parked[] = []
   private readonly uploaded = new Set<string>()
+  /** What was dismissed here: an answer that is still on its way may have it. */
+  private readonly dismissed = new Set<string>()
 
   constructor(
     private readonly project: string,
@@ -29,7 +31,7 @@ export class ParkedEdits {
     const ids = new Set(this.parked.map((each) => each.id))
     const found: Parked[] = []
     for (const each of [...stored, ...kept]) {
-      if (ids.has(each.id)) continue
+      if (ids.has(each.id) || this.dismissed.has(each.id)) continue
       ids.add(each.id)
       found.push(each)
     }
@@ -70,6 +72,7 @@ export class ParkedEdits {
   }
 
   private async forget(id: string) {
+    this.dismissed.add(id)
     this.parked = this.parked.filter((each) => each.id !== id)
     this.changed()
     await this.ports.keep?.unpark(this.project, id).catch(() => undefined)
